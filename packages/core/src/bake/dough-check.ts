@@ -1,0 +1,80 @@
+import { isFlour } from '../formula/totals.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { ingredient } from '../ingredient/catalogue.ts';
+import { gramsByVolume } from '../ingredient/measure-weight.ts';
+import { commonPractice, figure } from '../quantity/figure.ts';
+import { gramsText } from '../quantity/number.ts';
+import type { Measures } from '../quantity/measures.ts';
+import { inSpoons } from '../dough/slips/slip.ts';
+import { stateAt } from '../dough/state.ts';
+import { outside, type Window } from '../dough/window.ts';
+
+/** Minutes to let a correction work in before looking again. */
+export const waitMinutes = figure(3, 'min', 1, commonPractice);
+/** Share of a correction to give first to a dough that drinks slowly. */
+export const firstShare = figure(0.5, 'share', 0.2, commonPractice);
+
+/** What to do with a dough while it can still be saved. */
+export interface DoughAdvice {
+  readonly action: 'leave' | 'add';
+  /** Ingredient to add now, and how much of it. */
+  readonly ingredient?: string;
+  readonly grams?: number;
+  readonly spoons?: string;
+  /** All that it seems to want, of which `grams` is the first spoon. */
+  readonly totalGrams?: number;
+  readonly says: string;
+}
+
+/**
+ * The spoon-sized correction for a dough as it feels: warm water where it is too tight, flour where
+ * it is too loose, one tablespoon at a time. Doughs that drink slowly get half of it first, later.
+ *
+ * @param felt points of the level where the baker put it
+ * @param lines the dough as mixed
+ * @example felt −7 in a window from −3, 500 g of flour: 15 g of water now, of about 20 in all
+ */
+export function checkDough(
+  felt: number,
+  window: Window,
+  lines: readonly ResolvedLine[],
+  baseGrams: number,
+  measures: Measures,
+): DoughAdvice {
+  const off = outside(felt, window);
+  const state = stateAt(felt);
+  if (off === 0) {
+    return {
+      action: 'leave',
+      says: `This is where it should be (${state.id}): leave it alone.`,
+    };
+  }
+  const flours = lines.filter((l) => l.grams > 0 && isFlour(l));
+  const slow = flours.some((l) => ingredient(l.ingredient).slow && l.grams > baseGrams / 4);
+  const tight = off < 0;
+  const flour = [...flours].sort((a, b) => b.grams - a.grams)[0]?.ingredient ?? 'plain-flour';
+  const of = tight ? 'water' : flour;
+  const thirst = ingredient(flour).thirst.value;
+  const total = tight
+    ? (-off * baseGrams) / 100
+    : (off * baseGrams) / (100 * thirst + felt - off);
+  const spoon = gramsByVolume(1, 'tbsp', ingredient(of), measures) ?? 15;
+  const now = Math.max(
+    spoon / 3,
+    Math.min(spoon, total * (slow ? firstShare.value : 1)),
+  );
+  const grams = Math.round(now);
+  const what = tight ? 'warm water' : ingredient(of).name;
+  const spoons = inSpoons(now, of, measures);
+  const later = slow
+    ? ' Whole grain drinks for 20 to 30 minutes: judge late, and give half first.'
+    : '';
+  return {
+    action: 'add',
+    ingredient: of,
+    grams,
+    spoons,
+    totalGrams: total,
+    says: `${spoons} of ${what} (${gramsText(grams)}), then wait ${waitMinutes.value} minutes and look again.${total > grams * 1.4 ? ` It seems to want about ${gramsText(total)} in all.` : ''}${later}`,
+  };
+}

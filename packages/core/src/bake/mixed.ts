@@ -1,0 +1,48 @@
+import { mainStage, type Formula } from '../formula/formula.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import type { BakeState } from './state.ts';
+
+/**
+ * The dough as it was really made: what the scale said instead of what the formula said, and what
+ * was added at the dough check.
+ *
+ * @example mixedLines(formula, bakeState(events))
+ */
+export function mixedLines(formula: Formula, state: BakeState): ResolvedLine[] {
+  const lines = resolve(formula);
+  const starters = new Map(
+    formula.stages
+      .filter((s) => s.kind === 'starter')
+      .map((s) => [
+        s.id,
+        lines.filter((l) => l.stage === s.id).reduce((total, l) => total + l.grams, 0),
+      ]),
+  );
+  const weighed = lines.map((line): ResolvedLine => {
+    const own = state.weighed.get(line.id);
+    if (own) return { ...line, grams: own.grams, ...(own.byScale ? { measured: 'scale' } : {}) };
+    const whole = state.weighed.get(`stage:${line.stage}`);
+    const planned = starters.get(line.stage) ?? 0;
+    if (!whole || !(planned > 0)) return line;
+    return {
+      ...line,
+      grams: (line.grams * whole.grams) / planned,
+      ...(whole.byScale ? { measured: 'scale' } : {}),
+    };
+  });
+  const main = mainStage(formula);
+  const added = state.added.map(
+    (a): ResolvedLine => ({
+      id: `added:${a.event}`,
+      ingredient: a.ingredient,
+      bag: lines.find((l) => l.ingredient === a.ingredient)?.bag,
+      grams: a.grams,
+      measured: 'volume',
+      stage: main.id,
+      stageKind: main.kind,
+      typedGrams: 0,
+      slips: [],
+    }),
+  );
+  return [...weighed, ...added];
+}

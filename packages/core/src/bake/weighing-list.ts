@@ -1,0 +1,76 @@
+import type { Formula, StageKind } from '../formula/formula.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import { ingredient } from '../ingredient/catalogue.ts';
+import { loadingOrders, type LoadingMethod } from '../machine/loading-order.ts';
+
+/** One thing to put on the scale. A starter is one thing, whatever it is made of. */
+export interface WeighingItem {
+  readonly id: string;
+  readonly name: string;
+  readonly ingredient: string;
+  readonly grams: number;
+  readonly lines: readonly string[];
+  readonly bag?: string;
+  readonly hint?: string;
+}
+
+export interface WeighingStage {
+  readonly id: string;
+  readonly kind: StageKind;
+  readonly name: string;
+  readonly items: readonly WeighingItem[];
+}
+
+/**
+ * What to weigh, stage by stage, and in the main dough in the order of loading. A starter stands
+ * with the liquids of the dough that it goes into.
+ *
+ * @example weighingList(formula, 'liquids-first').at(-1)?.items[0].name // 'water'
+ */
+export function weighingList(formula: Formula, method: LoadingMethod): WeighingStage[] {
+  const lines = resolve(formula).filter((l) => l.grams > 0);
+  const order = loadingOrders[method];
+  const starters = formula.stages.filter((s) => s.kind === 'starter');
+  const main = formula.stages.findLast((s) => s.kind === 'dough')?.id;
+
+  return formula.stages
+    .filter((s) => s.kind !== 'starter')
+    .map((stage) => {
+      const own = lines.filter((l) => l.stage === stage.id).map((l) => item(l, order.hints));
+      const poured =
+        stage.id === main
+          ? starters.map((s) => starterItem(s.id, s.name, lines.filter((l) => l.stage === s.id)))
+          : [];
+      const items = [...own, ...poured.filter((i) => i.grams > 0)].sort(
+        (a, b) => rank(a, order.ranks) - rank(b, order.ranks),
+      );
+      return { id: stage.id, kind: stage.kind, name: stage.name, items };
+    })
+    .filter((s) => s.items.length > 0);
+}
+
+function item(line: ResolvedLine, hints: (typeof loadingOrders)[LoadingMethod]['hints']): WeighingItem {
+  const of = ingredient(line.ingredient);
+  const hint = hints[of.role];
+  return {
+    id: line.id,
+    name: of.name,
+    ingredient: of.id,
+    grams: line.grams,
+    lines: [line.id],
+    ...(line.bag ? { bag: line.bag } : {}),
+    ...(hint ? { hint } : {}),
+  };
+}
+
+const starterItem = (id: string, name: string, lines: readonly ResolvedLine[]): WeighingItem => ({
+  id: `stage:${id}`,
+  name: name.toLowerCase(),
+  ingredient: 'starter',
+  grams: lines.reduce((total, l) => total + l.grams, 0),
+  lines: lines.map((l) => l.id),
+  hint: 'ripe: domed or just falling; stirred down',
+});
+
+const rank = (of: WeighingItem, ranks: (typeof loadingOrders)[LoadingMethod]['ranks']): number =>
+  of.ingredient === 'starter' ? ranks.liquid + 0.5 : ranks[ingredient(of.ingredient).role];

@@ -1,0 +1,117 @@
+import type { ResolvedLine } from '../formula/resolve.ts';
+import type { StyleId } from '../formula/style.ts';
+import type { Totals } from '../formula/totals.ts';
+import { ingredient } from '../ingredient/catalogue.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+
+export interface Caution {
+  readonly id: string;
+  readonly text: string;
+}
+
+/** What a caution's condition may look at. */
+export interface CautionFacts {
+  readonly style: StyleId;
+  readonly ingredients: readonly Ingredient[];
+  readonly totals: Totals;
+  readonly points: number;
+  readonly roomCelsius?: number;
+}
+
+interface CautionRow extends Caution {
+  readonly source: string;
+  readonly when: (facts: CautionFacts) => boolean;
+}
+
+const has = (facts: CautionFacts, test: (i: Ingredient) => boolean): boolean =>
+  facts.ingredients.some(test);
+
+/** Hours that perishables may stand shorten above this. Source: US food-safety guidance. */
+const hotRoom = 32;
+
+/** General guidance that defers to local rules, makers' manuals and licensed advice. */
+export const cautionTable: readonly CautionRow[] = [
+  {
+    id: 'gluten',
+    text: 'Holds gluten. All wheats (spelt, einkorn, emmer, khorasan and durum too), rye, barley and vital gluten are unsafe in coeliac disease or wheat allergy; fresh-milled or ancient changes nothing. Oats only where labelled gluten-free.',
+    source: 'EU 1169/2011 Annex II; 21 CFR 101.91',
+    when: (f) => has(f, (i) => i.allergens.includes('gluten')),
+  },
+  {
+    id: 'perishable',
+    text: 'Milk, egg, soft butter or cheese in it: not over 2 hours in all between 4 and 60 °C, waiting included, so no delay timer. Milk powder keeps dry on top of the flour.',
+    source: 'US food-safety guidance',
+    when: (f) => has(f, (i) => i.perishable === true) && (f.roomCelsius ?? 0) <= hotRoom,
+  },
+  {
+    id: 'perishable-hot',
+    text: 'Milk, egg, soft butter or cheese in it, in a room above 32 °C: not over 1 hour out of the fridge, waiting included, and no delay timer.',
+    source: 'US food-safety guidance',
+    when: (f) => has(f, (i) => i.perishable === true) && (f.roomCelsius ?? 0) > hotRoom,
+  },
+  {
+    id: 'egg-rich',
+    text: 'Breads with egg are baked to 71 °C in the middle at least. Raw dough with egg is not for tasting.',
+    source: 'US food-safety guidance',
+    when: (f) => has(f, (i) => i.allergens.includes('egg')),
+  },
+  {
+    id: 'honey-infants',
+    text: 'Honey, baked or not, is not for children under 12 months.',
+    source: 'US food-safety guidance',
+    when: (f) => has(f, (i) => i.id === 'honey'),
+  },
+  {
+    id: 'xylitol-dogs',
+    text: 'Xylitol kills dogs, in small amounts: keep dough, bread and crumbs from them.',
+    source: 'US food-safety guidance',
+    when: (f) => has(f, (i) => i.id === 'xylitol'),
+  },
+  {
+    id: 'raisins-dogs',
+    text: 'Raisins and raw dough harm dogs.',
+    source: 'US food-safety guidance',
+    when: (f) => has(f, (i) => i.id === 'raisins'),
+  },
+  {
+    id: 'polyols',
+    text: 'Polyols and much fibre upset some guts; small slices first.',
+    source: 'EU 1169/2011 Annex III',
+    when: (f) => has(f, (i) => i.role === 'sweetener'),
+  },
+  {
+    id: 'carbohydrate-estimate',
+    text: 'Figures for a low-carb bread are estimates: people on insulin or a medical diet follow their clinic.',
+    source: 'common practice, no source',
+    when: (f) => f.totals.dryBase || f.style === 'low-carb',
+  },
+  {
+    id: 'raw-flour',
+    text: 'Raw flour is not for tasting, nor is raw dough.',
+    source: 'US food-safety guidance',
+    when: () => true,
+  },
+  {
+    id: 'machine-too-loose',
+    text: 'A dough in a bread machine must form a ball: this one is too loose for the paddle. Use a tin and your hands, or hold water back.',
+    source: 'common practice, no source',
+    when: (f) => (f.style === 'pan' || f.style === 'wholegrain-pan') && f.points > 8,
+  },
+  {
+    id: 'soft-wheat',
+    text: 'Most of this flour is soft or ancient wheat: it spreads and tears with long kneading, and added gluten does not cure that. Short mixing, a tin for support.',
+    source: 'common practice, no source',
+    when: (f) =>
+      !f.totals.dryBase &&
+      f.ingredients.filter((i) => i.role === 'flour').every((i) => i.strength === 'weak'),
+  },
+];
+
+/** The cautions that a formula calls for, in the table's order. */
+export function cautions(
+  lines: readonly ResolvedLine[],
+  facts: Omit<CautionFacts, 'ingredients'>,
+): Caution[] {
+  const present = { ...facts, ingredients: lines.filter((l) => l.grams > 0).map((l) => ingredient(l.ingredient)) };
+  return cautionTable.filter((row) => row.when(present)).map(({ id, text }) => ({ id, text }));
+}

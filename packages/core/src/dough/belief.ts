@@ -1,0 +1,37 @@
+/**
+ * What the book has taught so far: how far each thirst, and the household's way of filling a cup,
+ * departs from the catalogue. A joint Gaussian; a key that is not in it is still as the catalogue
+ * has it.
+ */
+export interface Belief {
+  readonly keys: readonly string[];
+  /** Departures: g per g for a thirst, a share for the cup. */
+  readonly mean: readonly number[];
+  readonly covariance: readonly (readonly number[])[];
+  /** Bakes that each key has been seen in. */
+  readonly bakes: Readonly<Record<string, number>>;
+}
+
+export const nothingLearned: Belief = { keys: [], mean: [], covariance: [], bakes: {} };
+
+/** Key of a thirst: of the bag where there is one, else of the household's usual bag of that kind. */
+export const thirstKey = (line: { ingredient: string; bag?: string }): string =>
+  line.bag ? `thirst:bag:${line.bag}` : `thirst:${line.ingredient}`;
+
+/** Key of the household's habit of filling a cup with flour. */
+export const fillKey = 'fill';
+
+/** Key of how far sugars and fats soften. */
+export const softeningKey = 'softening';
+
+/** Mean departure of a key; 0 where nothing was learned. */
+export function departure(belief: Belief, key: string): number {
+  const at = belief.keys.indexOf(key);
+  return at < 0 ? 0 : belief.mean[at]!;
+}
+
+/** Standard deviation left in a key, or the catalogue's where nothing was learned. */
+export function doubtOf(belief: Belief, key: string, priorSd: number): number {
+  const at = belief.keys.indexOf(key);
+  return at < 0 ? priorSd : Math.sqrt(belief.covariance[at]![at]!);
+}

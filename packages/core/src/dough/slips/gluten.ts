@@ -1,0 +1,82 @@
+import { ingredient } from '../../ingredient/catalogue.ts';
+import { gramsText } from '../../quantity/number.ts';
+import { commonPractice, figure } from '../../quantity/figure.ts';
+import { catalogueThirst } from '../account.ts';
+import { departure } from '../belief.ts';
+import { glutenToAdd, proteinAim, strengthShares } from '../strength.ts';
+import { isFlour } from '../../formula/totals.ts';
+import { makeSlip, normalBelow, type Slip, type SlipContext } from './slip.ts';
+
+const gluten = 'vital-gluten';
+
+/** Share of the flour above which gluten makes a wheat bread rubbery. */
+export const mostGluten = figure(5, '% of flour', 1, commonPractice);
+/** Shortfalls below this are lost in the spread between bags. */
+export const leastShortfall = figure(0.25, 'g protein per 100 g', 0.1, commonPractice);
+
+/**
+ * Gluten to add where the blend is weaker than its style wants, with the water that the gluten
+ * drinks, so that taking the slip leaves the level where it is. Gluten to hold back above 5 %.
+ * Never for a dough without cereal flour, nor where soft or gluten-free grains are the most of it:
+ * gluten does not cure those.
+ *
+ * @example plain flour 500, tin loaf: +13 g of gluten and +20 g of water
+ */
+export function glutenSlip(context: SlipContext): Slip | undefined {
+  const { totals, lines, formula, stage, kitchen } = context;
+  if (totals.dryBase) return undefined;
+  const inIt = lines
+    .filter((l) => l.ingredient === gluten)
+    .reduce((total, l) => total + l.grams, 0);
+  const most = (mostGluten.value * totals.flourGrams) / 100;
+  const water = (grams: number) =>
+    grams * (catalogueThirst(gluten, false).value + departure(kitchen.belief, `thirst:${gluten}`));
+
+  if (inIt > most) {
+    const back = Math.min(inIt, Math.ceil(inIt - most));
+    return makeSlip(context, {
+      kind: 'gluten',
+      reason: `Hold back ${gramsText(back)} of the gluten: above ${mostGluten.value} % of the flour a wheat bread turns rubbery.`,
+      basis: commonPractice,
+      certainty: 0.8,
+      ifLeft: 'A rubbery crumb and a dough that springs back at the shaping.',
+      changes: [
+        { stage, ingredient: gluten, grams: -back },
+        { stage, ingredient: 'water', grams: -Math.round(water(back)) },
+      ],
+    });
+  }
+
+  if (strengthShares(lines).strong < 0.5) return undefined;
+  const aim = proteinAim(formula.style, totals);
+  const short = aim - totals.proteinPercent;
+  if (short < leastShortfall.value) return undefined;
+  const already = totals.flourGrams + inIt;
+  const protein = ingredient(gluten).composition.protein;
+  const wanted = glutenToAdd(already, totals.proteinPercent, protein, aim);
+  const grams = Math.min(wanted, most - inIt);
+  if (grams < 0.5) return undefined;
+  const rounded = grams < 10 ? Math.round(grams * 2) / 2 : Math.round(grams);
+  const thumb = totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
+  return makeSlip(context, {
+    kind: 'gluten',
+    reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(Math.round(water(rounded)))} of water for it to drink.${thumb}`,
+    basis: `protein of the flours (USDA SR Legacy, from memory) against the style's aim (${commonPractice})`,
+    certainty: normalBelow(short / proteinSd(context)),
+    ifLeft: 'It rises less and the slices crumble more; longer kneading helps a little.',
+    changes: [
+      { stage, ingredient: gluten, grams: rounded },
+      { stage, ingredient: 'water', grams: Math.round(water(rounded)) },
+    ],
+  });
+}
+
+function proteinSd({ lines, totals }: SlipContext): number {
+  const variance = lines
+    .filter(isFlour)
+    .reduce((total, l) => {
+      const share = l.grams / totals.flourGrams;
+      return total + (share * ingredient(l.ingredient).composition.proteinSd) ** 2;
+    }, 0);
+  return Math.sqrt(variance) || 0.7;
+}

@@ -1,0 +1,83 @@
+import type { Change, Formula } from '../../formula/formula.ts';
+import type { ResolvedLine } from '../../formula/resolve.ts';
+import type { Totals } from '../../formula/totals.ts';
+import { ingredient } from '../../ingredient/catalogue.ts';
+import { gramsPerMillilitre } from '../../ingredient/measure-weight.ts';
+import type { Measures } from '../../quantity/measures.ts';
+import { spoonsInWords } from '../../quantity/spoons.ts';
+import type { Kitchen, Level } from '../level.ts';
+import type { Window } from '../window.ts';
+
+export const slipKinds = ['water', 'flour', 'gluten', 'yeast', 'salt'] as const;
+export type SlipKind = (typeof slipKinds)[number];
+
+/** A correction that the baker may take or leave. */
+export interface Slip {
+  /** Stays the same while the reason does: kind, ingredient and direction. */
+  readonly key: string;
+  readonly kind: SlipKind;
+  readonly ingredient: string;
+  /** Positive adds, negative holds back. */
+  readonly grams: number;
+  readonly spoons: string;
+  readonly reason: string;
+  /** What it rests on. */
+  readonly basis: string;
+  /** Chance that it is called for, 0 to 1. */
+  readonly certainty: number;
+  /** What leaving it costs. */
+  readonly ifLeft: string;
+  /** Everything that taking it changes; the first change is `grams` of `ingredient`. */
+  readonly changes: readonly Change[];
+}
+
+/** What a slip is worked out from. */
+export interface SlipContext {
+  readonly formula: Formula;
+  readonly lines: readonly ResolvedLine[];
+  readonly totals: Totals;
+  readonly level: Level;
+  readonly window: Window;
+  readonly kitchen: Kitchen;
+  /** Kind of dried or fresh yeast that the household keeps, where it has said so. */
+  readonly yeastKept?: string;
+  /** Stage that additions go to. */
+  readonly stage: string;
+}
+
+/** Grams of an ingredient in the household's spoons; in grams' own words where it has no volume. */
+export function inSpoons(grams: number, of: string, measures: Measures): string {
+  const density = gramsPerMillilitre(ingredient(of), measures);
+  return density ? spoonsInWords(Math.abs(grams) / density.value, measures) : 'by weight only';
+}
+
+/** Fills in what every slip derives from its changes. */
+export function makeSlip(
+  context: SlipContext,
+  slip: Omit<Slip, 'key' | 'grams' | 'ingredient' | 'spoons'>,
+): Slip {
+  const { ingredient: of, grams } = slip.changes[0]!;
+  return {
+    ...slip,
+    key: `${slip.kind}:${of}:${grams > 0 ? '+' : '-'}`,
+    ingredient: of,
+    grams,
+    spoons: inSpoons(grams, of, context.kitchen.measures),
+  };
+}
+
+/**
+ * Distribution function of the standard normal.
+ * Source: Abramowitz & Stegun 7.1.26, error below 1.5e-7.
+ *
+ * @example normalBelow(0) // 0.5
+ */
+export function normalBelow(z: number): number {
+  const x = Math.abs(z) / Math.SQRT2;
+  const t = 1 / (1 + 0.3275911 * x);
+  const series =
+    t *
+    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  const erf = 1 - series * Math.exp(-x * x);
+  return z < 0 ? (1 - erf) / 2 : (1 + erf) / 2;
+}

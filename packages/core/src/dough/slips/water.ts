@@ -1,0 +1,94 @@
+import { ingredient } from '../../ingredient/catalogue.ts';
+import { roles } from '../../ingredient/role.ts';
+import { gramsText, roundAway } from '../../quantity/number.ts';
+import { thirstKey } from '../belief.ts';
+import { stateAt } from '../state.ts';
+import { outside } from '../window.ts';
+import { makeSlip, normalBelow, type Slip, type SlipContext } from './slip.ts';
+
+/** Step to which a correction is rounded, away from zero: a gram, or a tenth in a very small dough. */
+const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
+
+/** What the level rests on, for the baker. */
+export function levelBasis({ kitchen, lines }: SlipContext): string {
+  const bakes = Math.max(0, ...lines.map((l) => kitchen.belief.bakes[thirstKey(l)] ?? 0));
+  if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
+  return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with these flours`;
+}
+
+/**
+ * The least water, added or held back, that brings the middle of the bubble into the window.
+ * Where the formula is too loose and pours too little water to hold back, flour is added instead:
+ * it drinks only about .6 g a gram, so that it takes more.
+ *
+ * @returns undefined inside the window
+ * @example fresh-milled 480 with the water for 440: +19 g
+ */
+export function waterSlip(context: SlipContext): Slip | undefined {
+  const { level, window, lines } = context;
+  const off = outside(level.points, window);
+  if (off === 0) return undefined;
+  const grams = roundAway((-off * level.baseGrams) / 100, step(level.baseGrams));
+  const certainty = normalBelow(Math.abs(off) / level.sd);
+  const basis = levelBasis(context);
+  const state = stateAt(level.points);
+  const drinker = mainDrinker(context);
+
+  if (grams > 0) {
+    return makeSlip(context, {
+      kind: 'water',
+      reason: `Needs about ${gramsText(grams)} more water: with so much ${drinker} the dough comes out ${state.says}.`,
+      basis,
+      certainty,
+      ifLeft: 'A tight dough rises less, tears at the shaping and bakes dense.',
+      changes: [{ stage: context.stage, ingredient: 'water', grams }],
+    });
+  }
+
+  const spare = lines
+    .filter((l) => l.ingredient === 'water' && l.stage === context.stage)
+    .reduce((total, l) => total + l.grams, 0);
+  if (spare >= -grams) {
+    return makeSlip(context, {
+      kind: 'water',
+      reason: `Hold back about ${gramsText(-grams)} of the water: as it stands the dough is ${state.says}.`,
+      basis,
+      certainty,
+      ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
+      changes: [{ stage: context.stage, ingredient: 'water', grams }],
+    });
+  }
+
+  const flour = mainFlour(context);
+  if (!flour) return undefined;
+  const entry = level.account.entries.find((e) => e.line === flour.id);
+  const thirst = entry?.thirst ?? ingredient(flour.ingredient).thirst.value;
+  const more = roundAway(flourFor(level.points - off, context, thirst), step(level.baseGrams));
+  if (!(more > 0)) return undefined;
+  return makeSlip(context, {
+    kind: 'flour',
+    reason: `Needs about ${gramsText(more)} more flour: there is no water to hold back, and the dough is ${state.says}.`,
+    basis,
+    certainty,
+    ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
+    changes: [{ stage: flour.stage, ingredient: flour.ingredient, grams: more }],
+  });
+}
+
+/** Flour that moves the level to an aim: (surplus − aim × base) / (100 × thirst + aim). */
+function flourFor(aim: number, { level }: SlipContext, thirst: number): number {
+  const surplus = level.points * level.baseGrams;
+  return (surplus - aim * level.baseGrams) / (100 * thirst + aim);
+}
+
+const mainFlour = ({ lines, totals }: SlipContext) =>
+  lines
+    .filter((l) => l.grams > 0 && roles[ingredient(l.ingredient).role][totals.dryBase ? 'dryBase' : 'flour'])
+    .sort((a, b) => b.grams - a.grams)[0];
+
+/** Name of what drinks most for its weight among the large drinkers: the one to blame. */
+function mainDrinker({ level }: SlipContext): string {
+  const large = level.account.entries.filter((e) => e.drinks > 0.15 * level.account.drinks);
+  const worst = large.sort((a, b) => b.thirst - a.thirst)[0];
+  return worst ? ingredient(worst.ingredient).name : 'flour';
+}

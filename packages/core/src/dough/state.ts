@@ -1,0 +1,30 @@
+import { ownModel } from '../quantity/figure.ts';
+
+/** A state of dough: a stretch of the level, in the words a baker has for it. */
+export interface DoughState {
+  readonly id: string;
+  /** Ends here, in points; the next state begins. */
+  readonly below: number;
+  readonly says: string;
+}
+
+export const stateSource = ownModel;
+
+export const states: readonly DoughState[] = [
+  { id: 'dry', below: -10, says: 'dry and crumbly: it cracks, and a machine knocks' },
+  { id: 'tight', below: -4, says: 'tight: it holds together and pushes back' },
+  { id: 'firm and smooth', below: 0, says: 'firm and smooth' },
+  { id: 'tacky ball', below: 4, says: 'a tacky ball that lets go of a finger' },
+  { id: 'soft', below: 8, says: 'soft: it sticks, then lets go' },
+  { id: 'slack', below: 14, says: 'slack: wet hands or a basket' },
+  { id: 'batter', below: Infinity, says: 'so wet that it pools like batter' },
+];
+
+/**
+ * The state of a dough at a level.
+ *
+ * @param points of the level; 0 is the reference ball
+ * @example stateAt(1).id // 'tacky ball'
+ */
+export const stateAt = (points: number): DoughState =>
+  states.find((s) => points < s.below) ?? states[states.length - 1]!;

@@ -1,0 +1,60 @@
+import type { StyleId } from '../formula/style.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { isFlour, type Totals } from '../formula/totals.ts';
+import { ingredient } from '../ingredient/catalogue.ts';
+import { commonPractice, figure } from '../quantity/figure.ts';
+
+/** Protein of the flour blend that a style wants, g per 100 g, as is. */
+export const proteinAims: Readonly<Record<StyleId, readonly [low: number, high: number]>> = {
+  bagel: [12, 14.5],
+  plait: [11, 13],
+  rolls: [11, 13],
+  pan: [12, 14],
+  'wholegrain-pan': [13.5, 15],
+  pizza: [11.5, 13],
+  flatbread: [10, 13],
+  'hearth-white': [11.5, 14],
+  'hearth-wholegrain': [12, 15],
+  'low-carb': [0, 100],
+};
+export const proteinAimSource = commonPractice;
+
+/** Points of protein that whole grain asks for on top, as its bran cuts strands. */
+export const branAllowance = figure(1.5, 'g per 100 g at 100 % whole grain', 0.5, commonPractice);
+
+/** Styles whose aim already counts the bran in. */
+const wholeAlready: ReadonlySet<StyleId> = new Set(['wholegrain-pan', 'hearth-wholegrain']);
+
+/** Least protein that this blend wants in this style. */
+export const proteinAim = (style: StyleId, totals: Totals): number =>
+  proteinAims[style][0] +
+  (wholeAlready.has(style) ? 0 : branAllowance.value * totals.wholeShare);
+
+/**
+ * Gluten to add to a flour so that the two together have a protein.
+ *
+ * @param flour grams before gluten
+ * @param protein of the flour, and of the gluten, and the aim: all in the same unit and basis
+ * @example glutenToAdd(500, 10.33, 75.16, 12) // 13.2
+ */
+export const glutenToAdd = (flour: number, protein: number, gluten: number, aim: number): number =>
+  (flour * (aim - protein)) / (gluten - aim);
+
+/**
+ * The same with the final mass held: gluten takes the place of flour.
+ *
+ * @example glutenToReplace(500, 10.33, 75.16, 12) // 12.9
+ */
+export const glutenToReplace = (mass: number, protein: number, gluten: number, aim: number): number =>
+  (mass * (aim - protein)) / (gluten - protein);
+
+/** What the flours can build, by weight. */
+export function strengthShares(lines: readonly ResolvedLine[]) {
+  const flours = lines.filter(isFlour);
+  const grams = (of: string) =>
+    flours
+      .filter((l) => ingredient(l.ingredient).strength === of)
+      .reduce((total, l) => total + l.grams, 0);
+  const all = flours.reduce((total, l) => total + l.grams, 0) || 1;
+  return { strong: grams('strong') / all, weak: grams('weak') / all, none: grams('none') / all };
+}

@@ -1,0 +1,65 @@
+import { cautions, type Caution } from './caution/cautions.ts';
+import type { Belief } from './dough/belief.ts';
+import { kitchenOf, type Household } from './dough/household.ts';
+import { level, type Level } from './dough/level.ts';
+import { slips } from './dough/slips/index.ts';
+import type { Slip } from './dough/slips/slip.ts';
+import { stateAt, type DoughState } from './dough/state.ts';
+import { windowFor, type Window } from './dough/window.ts';
+import { mainStage, type Formula } from './formula/formula.ts';
+import { resolve, type ResolvedLine } from './formula/resolve.ts';
+import { totals, type Totals } from './formula/totals.ts';
+
+/** Everything that can be said of a formula before it is mixed. */
+export interface Evaluation {
+  readonly lines: readonly ResolvedLine[];
+  readonly totals: Totals;
+  readonly level: Level;
+  readonly state: DoughState;
+  readonly window: Window;
+  /** All corrections that it calls for, those that the baker left included. */
+  readonly slips: readonly Slip[];
+  readonly cautions: readonly Caution[];
+}
+
+/**
+ * Works out what a formula will do in this household and what to correct.
+ *
+ * @returns undefined where nothing in it counts as flour: there is then no 100 % and no level
+ * @example evaluate(formula, defaultHousehold, nothingLearned)?.level.points
+ */
+export function evaluate(
+  formula: Formula,
+  household: Household,
+  belief: Belief,
+): Evaluation | undefined {
+  const lines = resolve(formula);
+  const sums = totals(lines);
+  const kitchen = kitchenOf(household, belief);
+  const at = level(lines, kitchen);
+  if (!sums || !at) return undefined;
+  const window = windowFor(formula.style, sums.dryBase);
+  return {
+    lines,
+    totals: sums,
+    level: at,
+    state: stateAt(at.points),
+    window,
+    slips: slips({
+      formula,
+      lines,
+      totals: sums,
+      level: at,
+      window,
+      kitchen,
+      yeastKept: household.yeastKept,
+      stage: mainStage(formula).id,
+    }),
+    cautions: cautions(lines, {
+      style: formula.style,
+      totals: sums,
+      points: at.points,
+      roomCelsius: household.room.celsius,
+    }),
+  };
+}

@@ -1,0 +1,78 @@
+import type { StyleId } from './style.ts';
+
+/** How a line's amount gets into the bowl: it decides how far the grams can be trusted. */
+export const measuringMethods = ['scale', 'volume', 'count'] as const;
+export type MeasuringMethod = (typeof measuringMethods)[number];
+
+/** One ingredient of one stage. */
+export interface Line {
+  readonly id: string;
+  /** Id in the catalogue. */
+  readonly ingredient: string;
+  /** The bag that it comes from, where the household tells its bags apart. */
+  readonly bag?: string;
+  readonly grams: number;
+  readonly measured: MeasuringMethod;
+  /** Further doubt about the amount, as a share: "heaping", "about", a range. */
+  readonly spread?: number;
+  /** Stays as it is when the formula is scaled. */
+  readonly held?: boolean;
+  /** The baker's word against the catalogue's on what counts as flour. */
+  readonly countsAsFlour?: boolean;
+  readonly note?: string;
+  readonly asWritten?: string;
+}
+
+export const stageKinds = ['starter', 'preferment', 'soaker', 'dough'] as const;
+export type StageKind = (typeof stageKinds)[number];
+
+/** What is mixed together at one time. A starter's flour and water are lines of its stage. */
+export interface Stage {
+  readonly id: string;
+  readonly kind: StageKind;
+  readonly name: string;
+  readonly lines: readonly Line[];
+}
+
+/** Grams added to (or, negative, held back from) one ingredient of one stage. */
+export interface Change {
+  readonly stage: string;
+  readonly ingredient: string;
+  readonly grams: number;
+}
+
+/** A slip that the baker took. It lies over the lines as typed, so that taking it away restores them. */
+export interface Taken {
+  readonly id: string;
+  /** The slip that it was, for instance `water+`. */
+  readonly slip: string;
+  readonly reason: string;
+  readonly basis: string;
+  readonly changes: readonly Change[];
+}
+
+export const formulaFormat = 'tender-crumb/formula-1';
+
+/** A bread as the baker has it: what was typed, and the slips taken since. Never changed in place. */
+export interface Formula {
+  readonly format: typeof formulaFormat;
+  readonly name: string;
+  readonly style: StyleId;
+  readonly stages: readonly Stage[];
+  readonly taken: readonly Taken[];
+  /** Slips that the baker chose to leave. */
+  readonly left: readonly string[];
+  readonly pieces?: number;
+  /** The recipe as it was pasted, to the letter. */
+  readonly source?: string;
+}
+
+/** The stage that everything ends in: the last one of kind dough, or else the last. */
+export function mainStage(formula: Formula): Stage {
+  const stage = formula.stages.findLast((s) => s.kind === 'dough') ?? formula.stages.at(-1);
+  if (!stage) throw new RangeError('a formula has at least one stage');
+  return stage;
+}
+
+/** Every line with its stage, as typed. */
+export const allLines = (formula: Formula): Line[] => formula.stages.flatMap((s) => s.lines);

@@ -1,0 +1,35 @@
+import type { Formula, Taken } from './formula.ts';
+
+const without = <T>(list: readonly T[], drop: (item: T) => boolean): T[] =>
+  list.filter((item) => !drop(item));
+
+/**
+ * Takes a slip: a new formula with it laid over the lines as typed.
+ *
+ * @example takeSlip(formula, slip).taken.length // one more
+ */
+export function takeSlip(formula: Formula, slip: Omit<Taken, 'id'>): Formula {
+  const used = formula.taken.map((t) => Number(t.id.slice(1)) || 0);
+  const id = `t${Math.max(0, ...used) + 1}`;
+  const { slip: key, reason, basis, changes } = slip;
+  return { ...formula, taken: [...formula.taken, { id, slip: key, reason, basis, changes }] };
+}
+
+/**
+ * Gives a taken slip back. Taking and giving back at once restores the formula bit for bit,
+ * because the lines as typed were never touched.
+ */
+export const giveBackSlip = (formula: Formula, takenId: string): Formula => ({
+  ...formula,
+  taken: without(formula.taken, (t) => t.id === takenId),
+});
+
+/** Leaves a slip: it stays out of the way until the baker reconsiders. */
+export const leaveSlip = (formula: Formula, key: string): Formula =>
+  formula.left.includes(key) ? formula : { ...formula, left: [...formula.left, key] };
+
+/** Takes back the decision to leave a slip. */
+export const reconsiderSlip = (formula: Formula, key: string): Formula => ({
+  ...formula,
+  left: without(formula.left, (k) => k === key),
+});

@@ -1,0 +1,99 @@
+import { ingredient } from '../ingredient/catalogue.ts';
+import { roles } from '../ingredient/role.ts';
+import type { Line } from './formula.ts';
+import type { ResolvedLine } from './resolve.ts';
+
+/** A formula's sums. Percentages are of total flour unless the name says otherwise. */
+export interface Totals {
+  /** All cereal flour, starter flour included; in a dry-base dough its dry base. */
+  readonly flourGrams: number;
+  /** Flour added as flour: neither in a starter nor in a pre-ferment. */
+  readonly addedFlourGrams: number;
+  /** Water that is water, wherever it is poured in, starter and pre-ferment included. */
+  readonly pouredWaterGrams: number;
+  /** Poured water and the water inside milk, egg, butter, honey, purée. */
+  readonly effectiveWaterGrams: number;
+  readonly doughGrams: number;
+  readonly hydrationTotalFlour: number;
+  readonly hydrationAddedFlour: number;
+  readonly effectiveHydration: number;
+  readonly saltPercent: number;
+  readonly prefermentedFlourPercent: number;
+  readonly proteinPercent: number;
+  /** Share of whole grain in the flour, 0 to 1. */
+  readonly wholeShare: number;
+  /** No cereal flour: gluten, fibre, bran and meals are the 100 %. */
+  readonly dryBase: boolean;
+}
+
+/** Whether a line counts as cereal flour, by the catalogue or by the baker's word. */
+export const isFlour = (line: Line): boolean =>
+  line.countsAsFlour ?? roles[ingredient(line.ingredient).role].flour;
+
+/** Whether the lines hold no cereal flour but do hold gluten, fibre, bran or meal. */
+export const isDryBase = (lines: readonly Line[]): boolean =>
+  !lines.some((l) => l.grams > 0 && isFlour(l)) &&
+  lines.some((l) => l.grams > 0 && roles[ingredient(l.ingredient).role].dryBase);
+
+/** Whether a line is part of the 100 %. */
+export const isBase = (line: Line, dryBase: boolean): boolean =>
+  dryBase ? roles[ingredient(line.ingredient).role].dryBase : isFlour(line);
+
+/** Whether a line stands in a starter or pre-ferment. */
+export const isPrefermented = (line: ResolvedLine): boolean =>
+  line.stageKind === 'starter' || line.stageKind === 'preferment';
+
+/** Grams of water in a line that the dough can drink. */
+export const freeWater = (line: Line): number => {
+  const of = ingredient(line.ingredient);
+  return roles[of.role].bringsWater ? (line.grams * of.composition.water) / 100 : 0;
+};
+
+const sum = (lines: readonly ResolvedLine[], of: (line: ResolvedLine) => number): number =>
+  lines.reduce((total, line) => total + of(line), 0);
+
+/**
+ * Sums a formula up. Protein is that of the flours with the gluten added to them, as is.
+ *
+ * @returns undefined where nothing counts as flour or dry base, so that there is no 100 %
+ * @example flour 500, water 400, starter 50 + 50, salt 8: hydrationTotalFlour 81.8,
+ *   hydrationAddedFlour 80, saltPercent 1.45, prefermentedFlourPercent 9.1
+ */
+export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
+  const dryBase = isDryBase(lines);
+  const base = lines.filter((l) => isBase(l, dryBase));
+  const flourGrams = sum(base, (l) => l.grams);
+  if (!(flourGrams > 0)) return undefined;
+
+  const added = lines.filter((l) => !isPrefermented(l));
+  const addedFlourGrams = sum(
+    added.filter((l) => isBase(l, dryBase)),
+    (l) => l.grams,
+  );
+  const poured = (of: readonly ResolvedLine[]) =>
+    sum(of, (l) => (l.ingredient === 'water' ? l.grams : 0));
+  const pouredWaterGrams = poured(lines);
+  const effectiveWaterGrams = sum(lines, freeWater);
+  const salt = sum(lines, (l) => (l.grams * (ingredient(l.ingredient).addedSalt ?? 0)) / 100);
+  const strong = lines.filter(
+    (l) => isBase(l, dryBase) || ingredient(l.ingredient).role === 'gluten',
+  );
+  const protein = sum(strong, (l) => (l.grams * ingredient(l.ingredient).composition.protein) / 100);
+  const percent = (grams: number) => (100 * grams) / flourGrams;
+
+  return {
+    flourGrams,
+    addedFlourGrams,
+    pouredWaterGrams,
+    effectiveWaterGrams,
+    doughGrams: sum(lines, (l) => l.grams),
+    hydrationTotalFlour: percent(pouredWaterGrams),
+    hydrationAddedFlour: addedFlourGrams > 0 ? (100 * poured(added)) / addedFlourGrams : 0,
+    effectiveHydration: percent(effectiveWaterGrams),
+    saltPercent: percent(salt),
+    prefermentedFlourPercent: percent(sum(base.filter(isPrefermented), (l) => l.grams)),
+    proteinPercent: (100 * protein) / sum(strong, (l) => l.grams),
+    wholeShare: sum(base, (l) => l.grams * (ingredient(l.ingredient).whole ?? 0)) / flourGrams,
+    dryBase,
+  };
+}

@@ -1,0 +1,25 @@
+import { drinkers } from './drinkers.ts';
+import { flours } from './flours.ts';
+import type { Ingredient } from './ingredient.ts';
+import { others } from './others.ts';
+
+/** Everything that Tender Crumb knows by itself, in the order in which a baker would look for it. */
+export const catalogue: readonly Ingredient[] = [...flours, ...drinkers, ...others];
+
+const byId: ReadonlyMap<string, Ingredient> = new Map(catalogue.map((i) => [i.id, i]));
+
+/**
+ * The ingredient of that id.
+ *
+ * @throws RangeError for an id that is not in the catalogue: ids from outside are checked with
+ *   {@link isIngredientId} at the door.
+ * @example ingredient('bread-flour').thirst.value // 0.62
+ */
+export function ingredient(id: string): Ingredient {
+  const found = byId.get(id);
+  if (!found) throw new RangeError(`no ingredient "${id}" in the catalogue`);
+  return found;
+}
+
+/** Whether the catalogue has that id. */
+export const isIngredientId = (id: string): boolean => byId.has(id);

@@ -1,0 +1,55 @@
+import type { Figure } from '../quantity/figure.ts';
+import type { Fill } from '../quantity/measures.ts';
+import type { Role } from './role.ts';
+
+/** Grams per 100 g as is; carbohydrate includes fibre; sodium in milligrams. */
+export interface Composition {
+  readonly water: number;
+  readonly protein: number;
+  readonly fat: number;
+  readonly carbohydrate: number;
+  readonly fibre: number;
+  readonly sugars: number;
+  readonly sodium: number;
+  /** Standard deviation of one bag's protein about this figure, g per 100 g. */
+  readonly proteinSd: number;
+  readonly source: string;
+}
+
+export const allergens = ['gluten', 'egg', 'milk', 'soy', 'sesame', 'nuts'] as const;
+export type Allergen = (typeof allergens)[number];
+
+/** Kinds of baker's yeast; how they compare by mass stands in ingredient/yeast.ts. */
+export const yeastKinds = ['fresh', 'active-dry', 'instant', 'osmotolerant'] as const;
+export type YeastKind = (typeof yeastKinds)[number];
+
+/** Things that a bread is made of. Every figure names its source. */
+export interface Ingredient {
+  readonly id: string;
+  readonly name: string;
+  /** Words under which a recipe may speak of it, lower case. */
+  readonly aliases: readonly string[];
+  readonly role: Role;
+  readonly composition: Composition;
+  /** Grams of water that a gram takes to the reference dough, at 14 % moisture. */
+  readonly thirst: Figure;
+  /** The same where there is no cereal flour and this is part of the base. */
+  readonly dryBaseThirst?: Figure;
+  /** Grams in a US cup, by how it is filled; one entry under `level` where that does not matter. */
+  readonly cup?: Partial<Record<Fill | 'level', Figure>>;
+  /** Grams in one piece or packet. */
+  readonly piece?: Figure;
+  /** Share of whole grain, 0 to 1. */
+  readonly whole?: number;
+  /** What its proteins can build: of the flours only. */
+  readonly strength?: 'strong' | 'weak' | 'none';
+  readonly allergens: readonly Allergen[];
+  /** Salt put in by the maker, g per 100 g. */
+  readonly addedSalt?: number;
+  /** Drinks over 20 to 30 minutes rather than at once. */
+  readonly slow?: boolean;
+  /** Not to stand in the warm: milk, egg and their like. */
+  readonly perishable?: boolean;
+  readonly yeast?: YeastKind;
+  readonly freshMilled?: boolean;
+}

@@ -1,0 +1,120 @@
+import { bakeState, type BakeState } from '../bake/state.ts';
+import { mixedLines } from '../bake/mixed.ts';
+import type { BakeEvent } from '../bake/event.ts';
+import { departure, doubtOf, type Belief } from '../dough/belief.ts';
+import { coefficients } from '../dough/coefficients.ts';
+import { kitchenOf, type Household } from '../dough/household.ts';
+import { level, type Level } from '../dough/level.ts';
+import { isDryBase } from '../formula/totals.ts';
+import { catalogueThirst } from '../dough/account.ts';
+import type { Formula } from '../formula/formula.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import { thirstKey } from '../dough/belief.ts';
+import { updateBelief } from './update.ts';
+
+/** A level without its workings, as it is kept in the book. */
+export interface LevelMark {
+  readonly points: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What a bake taught about one thirst. */
+export interface Taught {
+  readonly key: string;
+  readonly ingredient: string;
+  readonly bag?: string;
+  readonly before: { readonly thirst: number; readonly sd: number };
+  readonly after: { readonly thirst: number; readonly sd: number };
+}
+
+/** What a bake taught. */
+export interface Lesson {
+  /** The formula's level as it was forecast before the bake. */
+  readonly forecast: LevelMark;
+  /** The dough as mixed, before it was felt: forecast with what was really weighed and added. */
+  readonly mixed: LevelMark;
+  readonly felt?: number;
+  /** Grams added at the check. */
+  readonly added: ReadonlyArray<{ readonly ingredient: string; readonly grams: number }>;
+  readonly taught: readonly Taught[];
+  /** The same formula's level, next time. */
+  readonly next: LevelMark;
+}
+
+const mark = ({ points, low, high }: Level): LevelMark => ({ points, low, high });
+
+/**
+ * Learns from one finished bake: what was added plus how it felt at the end is the measurement.
+ * Where the dough was not felt, nothing is learned and the belief stays as it was.
+ *
+ * @returns undefined where the formula has no level
+ */
+export function learnFromBake(
+  formula: Formula,
+  events: readonly BakeEvent[],
+  household: Household,
+  belief: Belief,
+): { belief: Belief; lesson: Lesson } | undefined {
+  const state: BakeState = bakeState(events);
+  const kitchen = kitchenOf(household, belief);
+  const forecast = level(resolve(formula), kitchen);
+  const lines = mixedLines(formula, state);
+  const mixed = level(lines, kitchen);
+  if (!forecast || !mixed) return undefined;
+
+  const felt = state.felt.at(-1)?.points;
+  const learned =
+    felt === undefined
+      ? belief
+      : updateBelief(belief, {
+          residual: felt - mixed.points,
+          slopes: mixed.slopes,
+          priors: mixed.priors,
+          noise: coefficients.feel.value ** 2 + mixed.passingVariance,
+        });
+  const next = level(resolve(formula), kitchenOf(household, learned))!;
+  return {
+    belief: learned,
+    lesson: {
+      forecast: mark(forecast),
+      mixed: mark(mixed),
+      ...(felt === undefined ? {} : { felt }),
+      added: state.added.map(({ ingredient, grams }) => ({ ingredient, grams })),
+      taught: felt === undefined ? [] : taught(lines, mixed, belief, learned),
+      next: mark(next),
+    },
+  };
+}
+
+/** Thirsts that moved, the largest move in points first. */
+function taught(
+  lines: readonly ResolvedLine[],
+  at: Level,
+  before: Belief,
+  after: Belief,
+): Taught[] {
+  const dryBase = isDryBase(lines);
+  const seen = new Map(lines.map((l) => [thirstKey(l), l]));
+  return [...seen]
+    .filter(([key]) => at.slopes.has(key))
+    .map(([key, line]) => {
+      const { value, sd } = catalogueThirst(line.ingredient, dryBase);
+      const read = (belief: Belief) => ({
+        thirst: value + departure(belief, key),
+        sd: doubtOf(belief, key, sd),
+      });
+      return {
+        move: Math.abs(at.slopes.get(key)! * (departure(after, key) - departure(before, key))),
+        taught: {
+          key,
+          ingredient: line.ingredient,
+          ...(line.bag ? { bag: line.bag } : {}),
+          before: read(before),
+          after: read(after),
+        },
+      };
+    })
+    .sort((a, b) => b.move - a.move)
+    .map((t) => t.taught);
+}

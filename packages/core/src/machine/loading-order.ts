@@ -1,0 +1,111 @@
+import type { Role } from '../ingredient/role.ts';
+import { commonPractice } from '../quantity/figure.ts';
+
+/** In what order a dough goes together. Both machine schools, and hands. */
+export const loadingMethods = ['liquids-first', 'dry-first', 'hand'] as const;
+export type LoadingMethod = (typeof loadingMethods)[number];
+
+export interface LoadingOrder {
+  readonly label: string;
+  readonly says: string;
+  /** Place of each role in the order. */
+  readonly ranks: Readonly<Record<Role, number>>;
+  readonly hints: Readonly<Partial<Record<Role, string>>>;
+}
+
+export const loadingSource = commonPractice;
+
+const places = (order: readonly Role[]): Record<Role, number> =>
+  Object.fromEntries(order.map((role, i) => [role, i])) as Record<Role, number>;
+
+export const loadingOrders: Readonly<Record<LoadingMethod, LoadingOrder>> = {
+  'liquids-first': {
+    label: 'machine, liquids first',
+    says: 'Water first, yeast last in a dent that does not reach the water. Nothing is mixed by hand.',
+    ranks: places([
+      'liquid',
+      'egg',
+      'salt',
+      'improver',
+      'fat',
+      'sugar',
+      'sweetener',
+      'gluten',
+      'flour',
+      'bran',
+      'meal',
+      'fibre',
+      'grain',
+      'powder',
+      'leaven',
+      'addIn',
+    ]),
+    hints: {
+      salt: 'into the water, away from the yeast',
+      fat: 'oil before honey in the same spoon; soft butter in bits round the edge',
+      gluten: 'whisked through the flour',
+      flour: 'level it so that it covers all the water',
+      powder: 'on top of the flour, where it stays dry',
+      leaven: 'in a dent on top that does not reach the water',
+      addIn: 'only at the signal',
+    },
+  },
+  'dry-first': {
+    label: 'machine, dry first',
+    says: 'Yeast first under the flour, liquids last on top. Nothing is mixed by hand.',
+    ranks: places([
+      'leaven',
+      'gluten',
+      'flour',
+      'bran',
+      'meal',
+      'fibre',
+      'grain',
+      'powder',
+      'improver',
+      'salt',
+      'sugar',
+      'sweetener',
+      'fat',
+      'egg',
+      'liquid',
+      'addIn',
+    ]),
+    hints: {
+      leaven: 'at the bottom, under the flour',
+      gluten: 'whisked through the flour',
+      salt: 'in a corner, away from the yeast',
+      liquid: 'last, on top',
+      addIn: 'only at the signal',
+    },
+  },
+  hand: {
+    label: 'bowl, by hand or mixer',
+    says: 'Salt on one side, yeast on the other, flour between them; then the liquids.',
+    ranks: places([
+      'flour',
+      'gluten',
+      'bran',
+      'meal',
+      'fibre',
+      'grain',
+      'powder',
+      'improver',
+      'salt',
+      'leaven',
+      'sugar',
+      'sweetener',
+      'liquid',
+      'egg',
+      'fat',
+      'addIn',
+    ]),
+    hints: {
+      gluten: 'whisked through the flour',
+      salt: 'on one side of the bowl',
+      leaven: 'on the other side',
+      fat: 'butter once the dough has come together',
+      addIn: 'folded in at the end',
+    },
+  },
+};

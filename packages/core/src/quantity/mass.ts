@@ -1,0 +1,29 @@
+import { fromMemory } from './figure.ts';
+
+/** Units of mass and how many grams each is. Source: NIST Handbook 44, appendix C, from memory. */
+export const massUnits = {
+  g: 1,
+  kg: 1000,
+  mg: 0.001,
+  oz: 28.349523125,
+  lb: 453.59237,
+} as const;
+
+export type MassUnit = keyof typeof massUnits;
+
+export const massSource = fromMemory('NIST Handbook 44, appendix C');
+
+/**
+ * Grams of an amount of mass.
+ *
+ * @param amount any finite number, in `unit`
+ * @example toGrams(2, 'lb') // 907.18474
+ */
+export const toGrams = (amount: number, unit: MassUnit): number => amount * massUnits[unit];
+
+/**
+ * An amount in `unit` of so many grams; the inverse of {@link toGrams}.
+ *
+ * @example fromGrams(907.18474, 'lb') // 2
+ */
+export const fromGrams = (grams: number, unit: MassUnit): number => grams / massUnits[unit];

@@ -1,0 +1,167 @@
+import type { MeasuringMethod } from '../formula/formula.ts';
+import { gramsByVolume, gramsPerPiece } from '../ingredient/measure-weight.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import { commonPractice, figure } from '../quantity/figure.ts';
+import { toGrams } from '../quantity/mass.ts';
+import type { Measures } from '../quantity/measures.ts';
+import { readAmount, type ReadAmount } from './amount.ts';
+import { matchIngredient } from './match.ts';
+
+/** Why a line could not be read. */
+export type UnreadCode =
+  | 'no-amount'
+  | 'no-unit'
+  | 'unknown'
+  | 'negative'
+  | 'absurd'
+  | 'no-weight'
+  | 'not-in-dough'
+  | 'too-long';
+
+export interface UnreadLine {
+  readonly code: UnreadCode;
+  readonly why: string;
+}
+
+/** A line that was read: so much of that. */
+export interface ReadLine {
+  /** Text that names the ingredient. */
+  readonly what: string;
+  readonly of: Ingredient;
+  readonly grams: number;
+  readonly measured: MeasuringMethod;
+  readonly spread: number;
+  readonly note?: string;
+}
+
+/** A stick of butter: half a US cup. */
+const stick = figure(113.4, 'g', 1, commonPractice);
+
+/** More than a home kitchen mixes at once, grams. */
+export const mostGrams = 100_000;
+const longestLine = 500;
+
+const notForDough = /\bfor (dusting|brushing|glazing|greasing|the tin|the pan|rolling|sprinkling)\b/i;
+
+const unread = (code: UnreadCode, why: string): UnreadLine => ({ code, why });
+
+/** Brackets out, and what stands behind a comma after the name: notes. */
+function partNotes(text: string): { body: string; notes: string[] } {
+  const notes: string[] = [];
+  const body = text
+    .replace(/[([]([^)\]]*)[)\]]?/g, (_, note: string) => {
+      if (note.trim()) notes.push(note.trim());
+      return ' ';
+    })
+    .replace(/\s+/g, ' ')
+    .trim();
+  return { body, notes };
+}
+
+/** Splits "500 g flour" or "flour: 500 g" into amount and name. */
+function splitAmount(body: string): { amounts: ReadAmount[]; what: string } | undefined {
+  const leading = readAmount(body);
+  if (leading) return joined(leading);
+  const trailing = /^(?<what>\D*?[\p{L})])\s*[:,–—-]?\s+(?<amount>[~≈\d¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u.exec(body);
+  if (!trailing?.groups) return undefined;
+  const amount = readAmount(trailing.groups['amount']!);
+  return amount && /^[\s,.]*(?:\d+([.,]\d+)?\s*%)?$/.test(amount.rest)
+    ? { amounts: [amount.amount], what: trailing.groups['what']! }
+    : undefined;
+}
+
+/** "3 cups plus 2 tablespoons flour", "500 g / 4 cups flour". */
+function joined(first: { amount: ReadAmount; rest: string }) {
+  const more = /^(?<link>plus|and|\+|&|\/|\||or)\s*(?<tail>.*)$/iu.exec(first.rest);
+  const second = more?.groups && readAmount(more.groups['tail']!);
+  if (!second || !second.amount.unit) return { amounts: [first.amount], what: first.rest };
+  const sums = /plus|and|\+|&/i.test(more!.groups!['link']!);
+  if (sums) return { amounts: [first.amount, second.amount], what: second.rest };
+  const weighed = [first.amount, second.amount].find((a) => a.unit?.kind === 'mass');
+  return { amounts: [weighed ?? first.amount], what: second.rest };
+}
+
+/** Grams of an amount of an ingredient, or why it cannot be told. */
+function weigh(
+  { amount, unit, spread }: ReadAmount,
+  of: Ingredient,
+  measures: Measures,
+): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | UnreadLine {
+  if (unit?.kind === 'mass') return { grams: toGrams(amount, unit.unit), measured: 'scale', spread };
+  if (unit?.kind === 'volume') {
+    const grams = gramsByVolume(amount, unit.unit, of, measures);
+    return grams === undefined
+      ? unread('no-weight', `it is not known what ${of.name} weighs by volume: write grams`)
+      : { grams, measured: 'volume', spread };
+  }
+  if (unit?.kind === 'stick') {
+    return of.role === 'fat'
+      ? { grams: amount * stick.value, measured: 'count', spread }
+      : unread('no-weight', `a stick is known of butter only, not of ${of.name}: write grams`);
+  }
+  const piece = gramsPerPiece(of, measures);
+  const counts = unit?.kind === 'packet' ? of.role === 'leaven' : of.role === 'egg';
+  if (piece && counts) return { grams: amount * piece.value, measured: 'count', spread };
+  return unit
+    ? unread('no-weight', `it is not known what a packet of ${of.name} weighs: write grams`)
+    : unread('no-unit', `an amount without a unit: is it ${amount} g?`);
+}
+
+/** A weight in brackets behind a measure is what the writer weighed: it goes before the measure. */
+function bracketed(notes: readonly string[]): { grams: number; each: boolean } | undefined {
+  for (const note of notes) {
+    const read = readAmount(note);
+    const each = /^each$/i.test(read?.rest ?? '');
+    if (read?.amount.unit?.kind === 'mass' && (read.rest === '' || each)) {
+      return { grams: toGrams(read.amount.amount, read.amount.unit.unit), each };
+    }
+  }
+  return undefined;
+}
+
+/**
+ * Reads one line of a recipe.
+ *
+ * @param what decides on the ingredient, so that starters can be told from it
+ * @example readLine('2 cups (spooned) bread flour', defaultMeasures) // 250 g, by volume
+ */
+export function readLine(text: string, measures: Measures): ReadLine | UnreadLine {
+  if (text.length > longestLine) return unread('too-long', `longer than ${longestLine} characters`);
+  const { body, notes } = partNotes(text);
+  if (notForDough.test(text)) return unread('not-in-dough', 'not part of the dough');
+  const split = splitAmount(body);
+  if (!split) {
+    const asPercent = /\d\s*%/.test(body);
+    return asPercent
+      ? unread('no-unit', 'a percentage alone: write it in grams')
+      : unread('no-amount', 'no amount: write how much');
+  }
+  const [name = '', ...after] = split.what.split(/\s*[,;]\s*|\s+[–—-]\s+/);
+  const what = name.trim();
+  const of = matchIngredient(what.replace(/^\s*[:–—-]\s*/, ''));
+  if (split.amounts.some((a) => a.amount < 0)) {
+    return unread('negative', 'an amount below zero');
+  }
+  if (!of) {
+    return unread('unknown', what ? `“${what}” is not known` : 'an amount, but not of what');
+  }
+
+  let total = { grams: 0, measured: 'scale' as MeasuringMethod, spread: 0 };
+  for (const amount of split.amounts) {
+    const part = weigh(amount, of, measures);
+    if ('code' in part) return part;
+    const grams = total.grams + part.grams;
+    const spread = Math.hypot(total.spread * total.grams, part.spread * part.grams);
+    total = { grams, measured: part.measured, spread: grams > 0 ? spread / grams : 0 };
+  }
+  const inBrackets = total.measured === 'scale' ? undefined : bracketed(notes);
+  if (inBrackets) {
+    const pieces = inBrackets.each ? split.amounts[0]!.amount : 1;
+    total = { grams: pieces * inBrackets.grams, measured: 'scale', spread: 0 };
+  }
+  if (!(total.grams <= mostGrams)) {
+    return unread('absurd', `more than ${mostGrams / 1000} kg of one thing`);
+  }
+  const note = [...notes, ...after].filter(Boolean).join('; ');
+  return { what, of, ...total, ...(note ? { note } : {}) };
+}

@@ -1,0 +1,213 @@
+import { expect } from 'chai';
+import { Matrix, inverse } from 'ml-matrix';
+import {
+  coefficients,
+  defaultHousehold,
+  departure,
+  doubtOf,
+  ingredient,
+  kitchenOf,
+  learnFromBake,
+  level,
+  moistureSpread,
+  nothingLearned,
+  resolve,
+  scaleBy,
+  thirstKey,
+  updateBelief,
+  z80,
+  type BakeEvent,
+  type Belief,
+  type Formula,
+} from '../../src/index.ts';
+import { build } from '../build.ts';
+import { seeded } from '../seeded.ts';
+
+const flour = 'bread-flour';
+const loaf = build({ [flour]: 500, water: 310, oil: 15, sugar: 10, salt: 9, 'instant-yeast': 6 });
+const cups = build({ [flour]: 500, water: 310, oil: 15, sugar: 10, salt: 9 }, 'pan', undefined, {
+  measured: 'volume',
+});
+
+const feltEvents = (bake: number, points: number): BakeEvent[] => [
+  { id: `felt-${bake}`, at: `2026-01-${10 + bake}T08:00:00Z`, kind: 'felt', data: { points } },
+  { id: `end-${bake}`, at: `2026-01-${10 + bake}T12:00:00Z`, kind: 'finished', data: {} },
+];
+
+/** Level that a dough really has: the forecast of one who knows the truth. */
+const truly = (formula: Formula, truth: Belief): number =>
+  level(resolve(formula), kitchenOf(defaultHousehold, truth))!.points;
+
+const certain = (departures: Record<string, number>): Belief => ({
+  keys: Object.keys(departures),
+  mean: Object.values(departures),
+  covariance: Object.keys(departures).map((_, i, all) => all.map((__, j) => (i === j ? 0 : 0))),
+  bakes: {},
+});
+
+describe('learning (handbook acceptance figures; common practice, no source)', () => {
+  /** Flour weighed, feel of sd 1.5, truth uniform within ±4 points, no drift. */
+  const share = (bakes: number, within: number): number => {
+    const random = seeded(20260101 + bakes);
+    let held = 0;
+    for (let household = 0; household < 500; household += 1) {
+      const truth = (random.uniform() * 8 - 4) / 100;
+      const there = certain({ [`thirst:${flour}`]: truth });
+      let belief = nothingLearned;
+      for (let bake = 0; bake < bakes; bake += 1) {
+        const felt = truly(loaf, there) + coefficients.feel.value * random.normal();
+        belief = learnFromBake(loaf, feltEvents(bake, felt), defaultHousehold, belief)!.belief;
+      }
+      const missed = truly(loaf, there) - level(resolve(loaf), kitchenOf(defaultHousehold, belief))!.points;
+      if (Math.abs(missed) <= within) held += 1;
+    }
+    return held / 500;
+  };
+
+  it('six bakes bring the level within 1.25 points in at least 90 % of 500 households', () => {
+    expect(share(6, 1.25)).to.be.at.least(0.9);
+  });
+
+  it('eight bakes bring it within 1 point in at least 90 %', () => {
+    expect(share(8, 1)).to.be.at.least(0.9);
+  });
+
+  /** Hidden truth drawn from the stated sds, persistent part of the cup by person. */
+  const coverage = (formula: Formula, bakes: number) => {
+    const random = seeded(77 + bakes);
+    const lines = resolve(formula);
+    const byCup = lines[0]!.measured === 'volume';
+    let level80 = 0;
+    let thirst80 = 0;
+    let width = 0;
+    const households = 600;
+    for (let household = 0; household < households; household += 1) {
+      const truth = certain({
+        [`thirst:${flour}`]: ingredient(flour).thirst.sd * random.normal(),
+        softening: coefficients.softening.sd * random.normal(),
+        ...(byCup ? { fill: coefficients.fillHabit.sd * random.normal() } : {}),
+      });
+      let belief = nothingLearned;
+      const passing = Math.sqrt(level(lines, kitchenOf(defaultHousehold, nothingLearned))!.passingVariance);
+      const dough = () => truly(formula, truth) + passing * random.normal();
+      for (let bake = 0; bake < bakes; bake += 1) {
+        const felt = dough() + coefficients.feel.value * random.normal();
+        belief = learnFromBake(formula, feltEvents(bake, felt), defaultHousehold, belief)!.belief;
+      }
+      const next = level(lines, kitchenOf(defaultHousehold, belief))!;
+      const seen = dough();
+      if (seen >= next.low && seen <= next.high) level80 += 1;
+      const key = `thirst:${flour}`;
+      const sd = doubtOf(belief, key, ingredient(flour).thirst.sd);
+      if (Math.abs(departure(truth, key) - departure(belief, key)) <= z80 * sd) thirst80 += 1;
+      width += next.high - next.low;
+    }
+    return { level: level80 / households, thirst: thirst80 / households, width: width / households };
+  };
+
+  for (const bakes of [0, 3, 8]) {
+    it(`stated 80 % intervals hold 75 to 85 % of the time after ${bakes} bakes, weighed or by the cup`, () => {
+      for (const formula of [loaf, cups]) {
+        const held = coverage(formula, bakes);
+        expect(held.level).to.be.within(0.75, 0.85);
+        expect(held.thirst).to.be.within(0.75, 0.85);
+      }
+    });
+  }
+
+  it('by the cup they stay wide, weighed they close', () => {
+    const [weighed, byCup] = [coverage(loaf, 8), coverage(cups, 8)];
+    expect(byCup.width).to.be.greaterThan(weighed.width * 1.2);
+    expect(weighed.width).to.be.lessThan(coverage(loaf, 0).width * 0.8);
+  });
+
+  it('passing doubt of a weighed loaf is nearly all the moisture of the bag', () => {
+    const { passingVariance } = level(resolve(loaf), kitchenOf(defaultHousehold))!;
+    const slope = (100 + 62) / 86;
+    expect(Math.sqrt(passingVariance)).to.be.closeTo(slope * moistureSpread.value, 0.2);
+  });
+});
+
+describe('the update against a general linear-algebra package', () => {
+  it('equals the precision form (prior precision + ggᵀ/r) over several observations', () => {
+    const random = seeded(5);
+    const keys = ['a', 'b', 'c'];
+    const priors = new Map([['a', 0.02], ['b', 0.1], ['c', 0.06]]);
+    const looks = Array.from({ length: 7 }, () => ({
+      slope: keys.map(() => 100 * random.normal()),
+      residual: 4 * random.normal(),
+      noise: 1 + random.uniform(),
+    }));
+
+    let belief = nothingLearned;
+    for (const { slope, residual, noise } of looks) {
+      // The observation is of the absolute departure; the update wants it relative to the forecast.
+      const forecast = slope.reduce((sum, g, i) => sum + g * (belief.mean[i] ?? 0), 0);
+      const slopes = new Map(keys.map((k, i) => [k, slope[i]!]));
+      belief = updateBelief(belief, { residual: residual - forecast, slopes, priors, noise });
+    }
+
+    let precision = Matrix.diag(keys.map((k) => 1 / priors.get(k)! ** 2));
+    let information = Matrix.zeros(3, 1);
+    for (const { slope, residual, noise } of looks) {
+      const g = Matrix.columnVector(slope);
+      precision = precision.add(g.mmul(g.transpose()).div(noise));
+      information = information.add(g.clone().mul(residual / noise));
+    }
+    const covariance = inverse(precision);
+    const mean = covariance.mmul(information);
+    keys.forEach((_, i) => {
+      expect(belief.mean[i]).to.be.closeTo(mean.get(i, 0), 1e-9);
+      keys.forEach((__, j) => {
+        expect(belief.covariance[i]![j]).to.be.closeTo(covariance.get(i, j), 1e-10);
+      });
+    });
+  });
+
+  it('refuses noise that is not above 0', () => {
+    const look = { residual: 1, slopes: new Map([['a', 1]]), priors: new Map([['a', 1]]), noise: 0 };
+    expect(() => updateBelief(nothingLearned, look)).to.throw(RangeError);
+  });
+});
+
+describe('what a bake teaches', () => {
+  it('a dough that felt tight makes the next forecast tighter and surer, of any formula with that bag', () => {
+    const bagged: Formula = {
+      ...loaf,
+      stages: loaf.stages.map((s) => ({
+        ...s,
+        lines: s.lines.map((l) => (l.ingredient === flour ? { ...l, bag: 'blue' } : l)),
+      })),
+    };
+    const { belief, lesson } = learnFromBake(bagged, feltEvents(1, -6), defaultHousehold, nothingLearned)!;
+    expect(lesson.next.points).to.be.lessThan(lesson.forecast.points - 1);
+    expect(lesson.next.high - lesson.next.low).to.be.lessThan(lesson.forecast.high - lesson.forecast.low);
+    expect(lesson.taught[0]).to.include({ ingredient: flour, bag: 'blue' });
+    expect(lesson.taught[0]!.after.thirst).to.be.greaterThan(lesson.taught[0]!.before.thirst);
+
+    const other = scaleBy(bagged, 2);
+    const points = (f: Formula, b: Belief) => level(resolve(f), kitchenOf(defaultHousehold, b))!.points;
+    expect(points(other, belief)).to.be.lessThan(points(other, nothingLearned) - 1);
+    expect(departure(belief, thirstKey({ ingredient: flour }))).to.equal(0);
+  });
+
+  it('counts what was added: 15 g of water and a good feel mean that the flour drinks more', () => {
+    const added: BakeEvent = {
+      id: 'add',
+      at: '2026-01-01T08:00:00Z',
+      kind: 'added',
+      data: { ingredient: 'water', grams: 15 },
+    };
+    const felt = level(resolve(loaf), kitchenOf(defaultHousehold))!.points;
+    const { lesson } = learnFromBake(loaf, [added, ...feltEvents(1, felt)], defaultHousehold, nothingLearned)!;
+    expect(lesson.mixed.points).to.be.closeTo(lesson.forecast.points + 3, 0.01);
+    expect(lesson.next.points).to.be.lessThan(lesson.forecast.points - 1);
+  });
+
+  it('learns nothing from a bake that nobody felt', () => {
+    const { belief, lesson } = learnFromBake(loaf, [], defaultHousehold, nothingLearned)!;
+    expect(belief).to.equal(nothingLearned);
+    expect(lesson.taught).to.deep.equal([]);
+    expect(lesson.next).to.deep.equal(lesson.forecast);
+  });
+});

@@ -1,0 +1,99 @@
+import { expect } from 'chai';
+import {
+  addIngredient,
+  editLine,
+  leaveSlip,
+  percentOf,
+  reconsiderSlip,
+  removeLine,
+  resolve,
+  setGrams,
+  setPercent,
+  swapIngredient,
+  takeSlip,
+  totals,
+  type Formula,
+} from '../../src/index.ts';
+import { build } from '../build.ts';
+
+const loaf = build({ 'plain-flour': 300, 'whole-wheat': 200, water: 350, 'fresh-yeast': 21, salt: 9 });
+const slip = (changes: Formula['taken'][number]['changes']) => ({
+  slip: 'water:water:+',
+  reason: 'r',
+  basis: 'b',
+  changes,
+});
+const grams = (formula: Formula) =>
+  Object.fromEntries(resolve(formula).map((l) => [l.ingredient, Math.round(l.grams * 1e6) / 1e6]));
+
+describe('edits', () => {
+  it('a percentage of a flour is taken from the other flours of its stage', () => {
+    const edited = setPercent(loaf, 'l2', 60, 'total') as Formula;
+    expect(grams(edited)).to.include({ 'plain-flour': 200, 'whole-wheat': 300, water: 350 });
+  });
+
+  it('a percentage of anything else is of the flour, in either school', () => {
+    const sour = build({ 'plain-flour': 500, water: 400 }, 'pan', { 'plain-flour': 50, water: 50 });
+    const water = sour.stages[1]!.lines[1]!.id;
+    const added = setPercent(sour, water, 70, 'added') as Formula;
+    const total = setPercent(sour, water, 70, 'total') as Formula;
+    expect(resolve(added).at(-1)!.grams).to.be.closeTo(350, 1e-9);
+    expect(resolve(total).at(-1)!.grams).to.be.closeTo(385, 1e-9);
+    expect(percentOf(350, totals(resolve(added))!, 'added')).to.be.closeTo(70, 1e-9);
+  });
+
+  it('refuses what cannot be, and says why', () => {
+    const lean = build({ 'plain-flour': 500, water: 300 });
+    expect(setPercent(lean, 'l1', 80, 'total')).to.equal('only-flour');
+    expect(setPercent(loaf, 'l1', 120, 'total')).to.equal('over-hundred');
+    expect(setPercent(build({ water: 300 }), 'l1', 80, 'total')).to.equal('no-base');
+  });
+
+  it('swaps gram for gram, and yeasts by their work', () => {
+    expect(grams(swapIngredient(loaf, 'l1', 'fresh-hard-wheat'))).to.include({ 'fresh-hard-wheat': 300 });
+    expect(grams(swapIngredient(loaf, 'l4', 'instant-yeast'))).to.include({ 'instant-yeast': 7 });
+  });
+
+  it('what the baker types stands, whatever slips had made of the line', () => {
+    const taken = takeSlip(loaf, slip([{ stage: 's1', ingredient: 'water', grams: 20 }]));
+    expect(grams(taken)['water']).to.equal(370);
+    const typed = setGrams(taken, 'l3', 360);
+    expect(grams(typed)['water']).to.equal(360);
+    expect(typed.taken).to.deep.equal([]);
+    const noted = editLine(taken, 'l3', { note: 'warm' });
+    expect(grams(noted)['water']).to.equal(370);
+    expect(noted.taken).to.have.length(1);
+  });
+
+  it('a line that a slip brought in can be edited, and is then its own', () => {
+    const taken = takeSlip(
+      loaf,
+      slip([
+        { stage: 's1', ingredient: 'vital-gluten', grams: 10 },
+        { stage: 's1', ingredient: 'water', grams: 15 },
+      ]),
+    );
+    const brought = resolve(taken).find((l) => l.ingredient === 'vital-gluten')!;
+    const edited = setGrams(taken, brought.id, 12);
+    expect(grams(edited)).to.include({ 'vital-gluten': 12, water: 365 });
+    expect(edited.taken[0]!.changes).to.have.length(1);
+    expect(grams(removeLine(taken, brought.id))).not.to.have.property('vital-gluten');
+  });
+
+  it('adds and removes lines', () => {
+    const more = addIngredient(loaf, 'honey', 20);
+    expect(grams(more)).to.include({ honey: 20 });
+    expect(removeLine(more, 'l6')).to.deep.equal(loaf);
+  });
+
+  it('slips are left and reconsidered', () => {
+    const left = leaveSlip(leaveSlip(loaf, 'salt:salt:+'), 'salt:salt:+');
+    expect(left.left).to.deep.equal(['salt:salt:+']);
+    expect(reconsiderSlip(left, 'salt:salt:+')).to.deep.equal(loaf);
+  });
+
+  it('a slip never takes a line below nothing', () => {
+    const taken = takeSlip(loaf, slip([{ stage: 's1', ingredient: 'salt', grams: -50 }]));
+    expect(grams(taken)['salt']).to.equal(0);
+  });
+});
