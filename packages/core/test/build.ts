@@ -35,7 +35,9 @@ export function build(
     name: 'Test',
     style,
     stages: [
-      ...(starter ? [{ id: 's0', kind: 'starter' as const, name: 'Starter', lines: lines(starter) }] : []),
+      ...(starter
+        ? [{ id: 's0', kind: 'starter' as const, name: 'Starter', lines: lines(starter) }]
+        : []),
       { id: 's1', kind: 'dough', name: 'Dough', lines: lines(dough) },
     ],
     taken: [],
@@ -54,4 +56,5 @@ export function judge(
   return evaluation;
 }
 
-export const read = (text: string, style: StyleId = 'pan') => readRecipe(text, defaultMeasures, style);
+export const read = (text: string, style: StyleId = 'pan') =>
+  readRecipe(text, defaultMeasures, style);

@@ -37,7 +37,10 @@ const tenths = (low: number, high: number) =>
 const formulas: fc.Arbitrary<Formula> = fc
   .record({
     style: fc.constantFrom(...styleIds),
-    flours: fc.array(fc.tuple(fc.constantFrom(...flourIds), tenths(100, 700)), { minLength: 1, maxLength: 3 }),
+    flours: fc.array(fc.tuple(fc.constantFrom(...flourIds), tenths(100, 700)), {
+      minLength: 1,
+      maxLength: 3,
+    }),
     water: tenths(0, 900),
     others: fc.array(fc.tuple(fc.constantFrom(...otherIds), tenths(0, 60)), { maxLength: 8 }),
     starter: fc.option(tenths(10, 150)),
@@ -105,16 +108,26 @@ describe('properties of the level', () => {
 
   it('wider measuring error never narrows the bubble', () => {
     fc.assert(
-      fc.property(formulas, fc.integer({ min: 2, max: 20 }), fc.float({ min: 0, max: 0.5, noNaN: true }), (formula, step, spread) => {
-        const width = (f: Formula, h: Household) => judge(f, h).level.sd;
-        const coarse: Household = { ...defaultHousehold, scaleStep: step };
-        expect(width(formula, coarse)).to.be.at.least(width(formula, defaultHousehold) - 1e-12);
-        const vague: Formula = {
-          ...formula,
-          stages: formula.stages.map((s) => ({ ...s, lines: s.lines.map((l) => ({ ...l, spread })) })),
-        };
-        expect(width(vague, defaultHousehold)).to.be.at.least(width(formula, defaultHousehold) - 1e-12);
-      }),
+      fc.property(
+        formulas,
+        fc.integer({ min: 2, max: 20 }),
+        fc.float({ min: 0, max: 0.5, noNaN: true }),
+        (formula, step, spread) => {
+          const width = (f: Formula, h: Household) => judge(f, h).level.sd;
+          const coarse: Household = { ...defaultHousehold, scaleStep: step };
+          expect(width(formula, coarse)).to.be.at.least(width(formula, defaultHousehold) - 1e-12);
+          const vague: Formula = {
+            ...formula,
+            stages: formula.stages.map((s) => ({
+              ...s,
+              lines: s.lines.map((l) => ({ ...l, spread })),
+            })),
+          };
+          expect(width(vague, defaultHousehold)).to.be.at.least(
+            width(formula, defaultHousehold) - 1e-12,
+          );
+        },
+      ),
     );
   });
 
@@ -209,16 +222,25 @@ describe('properties of edits', () => {
 
   it('evaluation never gives a NaN, an infinity or a negative mass', () => {
     fc.assert(
-      fc.property(formulas, fc.double({ min: -30, max: 60, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (formula, celsius, humidity) => {
-        const result = evaluate(formula, { ...defaultHousehold, room: { celsius, humidity } }, nothingLearned)!;
-        const numbers = [
-          ...Object.values(result.totals).filter((v) => typeof v === 'number'),
-          ...[result.level.points, result.level.low, result.level.high],
-          ...result.slips.flatMap((s) => [s.grams, s.certainty]),
-        ];
-        for (const n of numbers) expect(Number.isFinite(n)).to.equal(true);
-        for (const l of result.lines) expect(l.grams).to.be.at.least(0);
-      }),
+      fc.property(
+        formulas,
+        fc.double({ min: -30, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (formula, celsius, humidity) => {
+          const result = evaluate(
+            formula,
+            { ...defaultHousehold, room: { celsius, humidity } },
+            nothingLearned,
+          )!;
+          const numbers = [
+            ...Object.values(result.totals).filter((v) => typeof v === 'number'),
+            ...[result.level.points, result.level.low, result.level.high],
+            ...result.slips.flatMap((s) => [s.grams, s.certainty]),
+          ];
+          for (const n of numbers) expect(Number.isFinite(n)).to.equal(true);
+          for (const l of result.lines) expect(l.grams).to.be.at.least(0);
+        },
+      ),
     );
   });
 });

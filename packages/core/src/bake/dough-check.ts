@@ -55,14 +55,9 @@ export function checkDough(
   const flour = [...flours].sort((a, b) => b.grams - a.grams)[0]?.ingredient ?? 'plain-flour';
   const of = tight ? 'water' : flour;
   const thirst = ingredient(flour).thirst.value;
-  const total = tight
-    ? (-off * baseGrams) / 100
-    : (off * baseGrams) / (100 * thirst + felt - off);
+  const total = tight ? (-off * baseGrams) / 100 : (off * baseGrams) / (100 * thirst + felt - off);
   const spoon = gramsByVolume(1, 'tbsp', ingredient(of), measures) ?? 15;
-  const now = Math.max(
-    spoon / 3,
-    Math.min(spoon, total * (slow ? firstShare.value : 1)),
-  );
+  const now = Math.max(spoon / 3, Math.min(spoon, total * (slow ? firstShare.value : 1)));
   const grams = Math.round(now);
   const what = tight ? 'warm water' : ingredient(of).name;
   const spoons = inSpoons(now, of, measures);

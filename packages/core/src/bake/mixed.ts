@@ -31,18 +31,16 @@ export function mixedLines(formula: Formula, state: BakeState): ResolvedLine[] {
     };
   });
   const main = mainStage(formula);
-  const added = state.added.map(
-    (a): ResolvedLine => ({
-      id: `added:${a.event}`,
-      ingredient: a.ingredient,
-      bag: lines.find((l) => l.ingredient === a.ingredient)?.bag,
-      grams: a.grams,
-      measured: 'volume',
-      stage: main.id,
-      stageKind: main.kind,
-      typedGrams: 0,
-      slips: [],
-    }),
-  );
+  const added = state.added.map((a): ResolvedLine => ({
+    id: `added:${a.event}`,
+    ingredient: a.ingredient,
+    bag: lines.find((l) => l.ingredient === a.ingredient)?.bag,
+    grams: a.grams,
+    measured: 'volume',
+    stage: main.id,
+    stageKind: main.kind,
+    typedGrams: 0,
+    slips: [],
+  }));
   return [...weighed, ...added];
 }

@@ -39,7 +39,13 @@ export function weighingList(formula: Formula, method: LoadingMethod): WeighingS
       const own = lines.filter((l) => l.stage === stage.id).map((l) => item(l, order.hints));
       const poured =
         stage.id === main
-          ? starters.map((s) => starterItem(s.id, s.name, lines.filter((l) => l.stage === s.id)))
+          ? starters.map((s) =>
+              starterItem(
+                s.id,
+                s.name,
+                lines.filter((l) => l.stage === s.id),
+              ),
+            )
           : [];
       const items = [...own, ...poured.filter((i) => i.grams > 0)].sort(
         (a, b) => rank(a, order.ranks) - rank(b, order.ranks),
@@ -49,7 +55,10 @@ export function weighingList(formula: Formula, method: LoadingMethod): WeighingS
     .filter((s) => s.items.length > 0);
 }
 
-function item(line: ResolvedLine, hints: (typeof loadingOrders)[LoadingMethod]['hints']): WeighingItem {
+function item(
+  line: ResolvedLine,
+  hints: (typeof loadingOrders)[LoadingMethod]['hints'],
+): WeighingItem {
   const of = ingredient(line.ingredient);
   const hint = hints[of.role];
   return {

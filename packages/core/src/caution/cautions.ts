@@ -112,6 +112,9 @@ export function cautions(
   lines: readonly ResolvedLine[],
   facts: Omit<CautionFacts, 'ingredients'>,
 ): Caution[] {
-  const present = { ...facts, ingredients: lines.filter((l) => l.grams > 0).map((l) => ingredient(l.ingredient)) };
+  const present = {
+    ...facts,
+    ingredients: lines.filter((l) => l.grams > 0).map((l) => ingredient(l.ingredient)),
+  };
   return cautionTable.filter((row) => row.when(present)).map(({ id, text }) => ({ id, text }));
 }

@@ -79,6 +79,7 @@ export function waterAccount(
       thirst,
     };
   });
-  const sum = (of: 'brings' | 'softens' | 'drinks') => entries.reduce((total, e) => total + e[of], 0);
+  const sum = (of: 'brings' | 'softens' | 'drinks') =>
+    entries.reduce((total, e) => total + e[of], 0);
   return { entries, brings: sum('brings'), softens: sum('softens'), drinks: sum('drinks') };
 }

@@ -1,7 +1,15 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isBase, isDryBase, isFlour } from '../formula/totals.ts';
 import { catalogueThirst, waterAccount, type WaterAccount } from './account.ts';
-import { departure, doubtOf, fillKey, nothingLearned, softeningKey, thirstKey, type Belief } from './belief.ts';
+import {
+  departure,
+  doubtOf,
+  fillKey,
+  nothingLearned,
+  softeningKey,
+  thirstKey,
+  type Belief,
+} from './belief.ts';
 import { coefficients, z80 } from './coefficients.ts';
 import { measuringSd, type Measuring } from './measuring.ts';
 import { absorptionSlope } from './moisture.ts';
@@ -157,4 +165,3 @@ export const plainKitchen = (measuring: Measuring): Kitchen => ({
   room: {},
   belief: nothingLearned,
 });
-

@@ -3,6 +3,8 @@ import { ownModel } from '../quantity/figure.ts';
 /** A state of dough: a stretch of the level, in the words a baker has for it. */
 export interface DoughState {
   readonly id: string;
+  /** One word, for the scale. */
+  readonly short: string;
   /** Ends here, in points; the next state begins. */
   readonly below: number;
   readonly says: string;
@@ -11,13 +13,13 @@ export interface DoughState {
 export const stateSource = ownModel;
 
 export const states: readonly DoughState[] = [
-  { id: 'dry', below: -10, says: 'dry and crumbly: it cracks, and a machine knocks' },
-  { id: 'tight', below: -4, says: 'tight: it holds together and pushes back' },
-  { id: 'firm and smooth', below: 0, says: 'firm and smooth' },
-  { id: 'tacky ball', below: 4, says: 'a tacky ball that lets go of a finger' },
-  { id: 'soft', below: 8, says: 'soft: it sticks, then lets go' },
-  { id: 'slack', below: 14, says: 'slack: wet hands or a basket' },
-  { id: 'batter', below: Infinity, says: 'so wet that it pools like batter' },
+  { id: 'dry', short: 'dry', below: -10, says: 'dry and crumbly: it cracks, and a machine knocks' },
+  { id: 'tight', short: 'tight', below: -4, says: 'tight: it holds together and pushes back' },
+  { id: 'firm and smooth', short: 'firm', below: 0, says: 'firm and smooth' },
+  { id: 'tacky ball', short: 'tacky', below: 4, says: 'a tacky ball that lets go of a finger' },
+  { id: 'soft', short: 'soft', below: 8, says: 'soft: it sticks, then lets go' },
+  { id: 'slack', short: 'slack', below: 14, says: 'slack: wet hands or a basket' },
+  { id: 'batter', short: 'batter', below: Infinity, says: 'so wet that it pools like batter' },
 ];
 
 /**

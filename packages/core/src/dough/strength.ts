@@ -27,8 +27,7 @@ const wholeAlready: ReadonlySet<StyleId> = new Set(['wholegrain-pan', 'hearth-wh
 
 /** Least protein that this blend wants in this style. */
 export const proteinAim = (style: StyleId, totals: Totals): number =>
-  proteinAims[style][0] +
-  (wholeAlready.has(style) ? 0 : branAllowance.value * totals.wholeShare);
+  proteinAims[style][0] + (wholeAlready.has(style) ? 0 : branAllowance.value * totals.wholeShare);
 
 /**
  * Gluten to add to a flour so that the two together have a protein.
@@ -45,8 +44,12 @@ export const glutenToAdd = (flour: number, protein: number, gluten: number, aim:
  *
  * @example glutenToReplace(500, 10.33, 75.16, 12) // 12.9
  */
-export const glutenToReplace = (mass: number, protein: number, gluten: number, aim: number): number =>
-  (mass * (aim - protein)) / (gluten - protein);
+export const glutenToReplace = (
+  mass: number,
+  protein: number,
+  gluten: number,
+  aim: number,
+): number => (mass * (aim - protein)) / (gluten - protein);
 
 /** What the flours can build, by weight. */
 export function strengthShares(lines: readonly ResolvedLine[]) {

@@ -31,4 +31,3 @@ export const windowFor = (style: StyleId, dryBase: boolean): Window =>
  */
 export const outside = (points: number, [low, high]: Window): number =>
   points < low ? points - low : points > high ? points - high : 0;
-

@@ -12,7 +12,13 @@ import { catalogue } from '../ingredient/catalogue.ts';
 import { mostGrams } from '../reader/line.ts';
 
 /** Longest texts and lists of the format. */
-export const formatLimits = { name: 200, text: 2000, source: 65536, lines: 200, stages: 12 } as const;
+export const formatLimits = {
+  name: 200,
+  text: 2000,
+  source: 65536,
+  lines: 200,
+  stages: 12,
+} as const;
 
 const text = (maxLength: number) => ({ type: 'string', maxLength }) as const;
 /** Ids are plain words; a colon marks those that the program makes by itself. */
@@ -34,7 +40,11 @@ export const formulaSchema = {
   properties: {
     format: { const: formulaFormat },
     name: { ...text(formatLimits.name), minLength: 1 },
-    style: { type: 'string', enum: [...styleIds], description: 'sets the window of the dough level' },
+    style: {
+      type: 'string',
+      enum: [...styleIds],
+      description: 'sets the window of the dough level',
+    },
     pieces: { type: 'integer', minimum: 1, maximum: 1000 },
     source: { ...text(formatLimits.source), description: 'the recipe as it was written' },
     stages: {
@@ -133,7 +143,12 @@ function freeId(prefix: string, used: Set<string>): string {
 }
 
 /** Keeps an id that is given and not used before, or else finds a free one. */
-function ownId(given: string | undefined, prefix: string, used: Set<string>, seen: Set<string>): string {
+function ownId(
+  given: string | undefined,
+  prefix: string,
+  used: Set<string>,
+  seen: Set<string>,
+): string {
   if (given === undefined || seen.has(given)) return freeId(prefix, used);
   seen.add(given);
   return given;

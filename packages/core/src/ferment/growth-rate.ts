@@ -21,7 +21,6 @@ export function growthRate(celsius: number, minimum = cardinal.minimum.value): n
   if (celsius <= low || celsius >= high) return 0;
   const above = (celsius - high) * (celsius - low) ** 2;
   const below =
-    (best - low) *
-    ((best - low) * (celsius - best) - (best - high) * (best + low - 2 * celsius));
+    (best - low) * ((best - low) * (celsius - best) - (best - high) * (best + low - 2 * celsius));
   return above / below;
 }

@@ -48,7 +48,11 @@ const find = (formula: Formula, lineId: string): ResolvedLine | undefined =>
  * @returns the same formula where there is no such line
  * @example editLine(formula, 'l2', {grams: 330, measured: 'scale'})
  */
-export function editLine(formula: Formula, lineId: string, edit: Partial<Omit<Line, 'id'>>): Formula {
+export function editLine(
+  formula: Formula,
+  lineId: string,
+  edit: Partial<Omit<Line, 'id'>>,
+): Formula {
   const line = find(formula, lineId);
   if (!line) return formula;
   const own: Line = pickLine({ ...line, ...edit });
@@ -66,7 +70,7 @@ export function editLine(formula: Formula, lineId: string, edit: Partial<Omit<Li
 }
 
 function pickLine({ stage, stageKind, typedGrams, slips, ...line }: ResolvedLine): Line {
-  void stage, stageKind, typedGrams, slips;
+  (void stage, stageKind, typedGrams, slips);
   const entries = Object.entries(line).filter(([, value]) => value !== undefined);
   return Object.fromEntries(entries) as unknown as Line;
 }
@@ -121,7 +125,12 @@ export function setPercent(
  *
  * @example swapIngredient(formula, 'l1', 'fresh-hard-wheat')
  */
-export function swapIngredient(formula: Formula, lineId: string, to: string, bag?: string): Formula {
+export function swapIngredient(
+  formula: Formula,
+  lineId: string,
+  to: string,
+  bag?: string,
+): Formula {
   const line = find(formula, lineId);
   if (!line) return formula;
   const from = ingredient(line.ingredient).yeast;

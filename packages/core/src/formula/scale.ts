@@ -50,7 +50,9 @@ export function scaleTo(formula: Formula, target: ScaleTarget, grams: number): F
   const present = weigh(lines);
   const held = lines.filter((l) => l.held);
   const heldGrams =
-    target === 'dough' ? weigh(held) : present - weigh(lines.map((l) => (l.held ? { ...l, grams: 0 } : l)));
+    target === 'dough'
+      ? weigh(held)
+      : present - weigh(lines.map((l) => (l.held ? { ...l, grams: 0 } : l)));
   const factor = (grams - heldGrams) / (present - heldGrams);
   return factor > 0 && Number.isFinite(factor) ? scaleBy(formula, factor) : undefined;
 }

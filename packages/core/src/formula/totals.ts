@@ -78,7 +78,10 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
   const strong = lines.filter(
     (l) => isBase(l, dryBase) || ingredient(l.ingredient).role === 'gluten',
   );
-  const protein = sum(strong, (l) => (l.grams * ingredient(l.ingredient).composition.protein) / 100);
+  const protein = sum(
+    strong,
+    (l) => (l.grams * ingredient(l.ingredient).composition.protein) / 100,
+  );
   const percent = (grams: number) => (100 * grams) / flourGrams;
 
   return {

@@ -2,8 +2,13 @@ import { commonPractice } from '../quantity/figure.ts';
 import type { Ingredient, YeastKind } from './ingredient.ts';
 import { composition, drinksNothing, perCup, perPiece, thirst, usda } from './rows.ts';
 
-type Row = Omit<Ingredient, 'thirst' | 'allergens'> & Partial<Pick<Ingredient, 'thirst' | 'allergens'>>;
-const row = (ingredient: Row): Ingredient => ({ thirst: drinksNothing, allergens: [], ...ingredient });
+type Row = Omit<Ingredient, 'thirst' | 'allergens'> &
+  Partial<Pick<Ingredient, 'thirst' | 'allergens'>>;
+const row = (ingredient: Row): Ingredient => ({
+  thirst: drinksNothing,
+  allergens: [],
+  ...ingredient,
+});
 
 const estimate = 'own estimate, no source';
 const definition = 'by definition';
@@ -70,7 +75,14 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'yoghurt',
     name: 'plain yoghurt',
-    aliases: ['yoghurt', 'yogurt', 'plain yoghurt', 'plain yogurt', 'greek yogurt', 'greek yoghurt'],
+    aliases: [
+      'yoghurt',
+      'yogurt',
+      'plain yoghurt',
+      'plain yogurt',
+      'greek yogurt',
+      'greek yoghurt',
+    ],
     role: 'liquid',
     composition: composition(usda('01116'), [87.9, 3.47, 3.25, 4.66, 0, 4.66, 46], 0.5),
     cup: { level: perCup(245, 8, usda('01116')) },
@@ -231,7 +243,16 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'syrup',
     name: 'syrup',
-    aliases: ['syrup', 'golden syrup', 'maple syrup', 'malt syrup', 'malt extract', 'agave', 'agave syrup', 'date syrup'],
+    aliases: [
+      'syrup',
+      'golden syrup',
+      'maple syrup',
+      'malt syrup',
+      'malt extract',
+      'agave',
+      'agave syrup',
+      'date syrup',
+    ],
     role: 'sugar',
     composition: composition(usda('19353'), [32.4, 0, 0.1, 67, 0, 60.5, 12]),
     cup: { level: perCup(322, 10, usda('19353')) },
@@ -272,7 +293,14 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'coarse-salt',
     name: 'coarse or flaked salt',
-    aliases: ['coarse salt', 'flaked salt', 'flaky salt', 'kosher salt', 'coarse sea salt', 'flaky sea salt'],
+    aliases: [
+      'coarse salt',
+      'flaked salt',
+      'flaky salt',
+      'kosher salt',
+      'coarse sea salt',
+      'flaky sea salt',
+    ],
     role: 'salt',
     composition: composition(usda('02047'), [0.2, 0, 0, 0, 0, 0, 38758]),
     // 3 to 5 g a teaspoon by the kind.
@@ -301,7 +329,13 @@ export const others: readonly Ingredient[] = [
     'dried active yeast',
     'yeast',
   ]),
-  yeast('fresh', 'fresh yeast', ['fresh yeast', 'cake yeast', 'compressed yeast', 'yeast cake', 'baker yeast']),
+  yeast('fresh', 'fresh yeast', [
+    'fresh yeast',
+    'cake yeast',
+    'compressed yeast',
+    'yeast cake',
+    'baker yeast',
+  ]),
   yeast('osmotolerant', 'osmotolerant yeast', ['osmotolerant yeast', 'sweet dough yeast']),
   row({
     id: 'lecithin',
@@ -324,7 +358,18 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'improver',
     name: 'dough improver',
-    aliases: ['improver', 'dough improver', 'bread improver', 'dough enhancer', 'dough conditioner', 'malt powder', 'diastatic malt powder', 'diastatic malt', 'ascorbic acid', 'vitamin c powder'],
+    aliases: [
+      'improver',
+      'dough improver',
+      'bread improver',
+      'dough enhancer',
+      'dough conditioner',
+      'malt powder',
+      'diastatic malt powder',
+      'diastatic malt',
+      'ascorbic acid',
+      'vitamin c powder',
+    ],
     role: 'improver',
     composition: composition(estimate, [8, 10, 1, 78, 3, 5, 5]),
     cup: { level: perCup(130, 15) },
@@ -333,7 +378,16 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'raisins',
     name: 'raisins',
-    aliases: ['raisins', 'sultanas', 'currants', 'dried fruit', 'dried cranberries', 'dates', 'apricots', 'dried apricots'],
+    aliases: [
+      'raisins',
+      'sultanas',
+      'currants',
+      'dried fruit',
+      'dried cranberries',
+      'dates',
+      'apricots',
+      'dried apricots',
+    ],
     role: 'addIn',
     composition: composition(usda('09298'), [15.43, 3.07, 0.46, 79.18, 3.7, 59.19, 11]),
     cup: { level: perCup(145, 12, usda('09298')) },
@@ -352,7 +406,16 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'seeds',
     name: 'seeds',
-    aliases: ['seeds', 'mixed seeds', 'sunflower seeds', 'pumpkin seeds', 'poppy seeds', 'caraway seeds', 'caraway', 'fennel seeds'],
+    aliases: [
+      'seeds',
+      'mixed seeds',
+      'sunflower seeds',
+      'pumpkin seeds',
+      'poppy seeds',
+      'caraway seeds',
+      'caraway',
+      'fennel seeds',
+    ],
     role: 'addIn',
     composition: composition(usda('12036'), [4.73, 20.78, 51.46, 20, 8.6, 2.62, 9]),
     cup: { level: perCup(140, 12, usda('12036')) },
@@ -390,7 +453,24 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'spice',
     name: 'herbs and spices',
-    aliases: ['cinnamon', 'cardamom', 'nutmeg', 'spice', 'spices', 'mixed spice', 'pepper', 'black pepper', 'herbs', 'rosemary', 'thyme', 'oregano', 'garlic powder', 'onion powder', 'vanilla', 'vanilla extract'],
+    aliases: [
+      'cinnamon',
+      'cardamom',
+      'nutmeg',
+      'spice',
+      'spices',
+      'mixed spice',
+      'pepper',
+      'black pepper',
+      'herbs',
+      'rosemary',
+      'thyme',
+      'oregano',
+      'garlic powder',
+      'onion powder',
+      'vanilla',
+      'vanilla extract',
+    ],
     role: 'addIn',
     composition: composition(estimate, [10, 6, 4, 75, 40, 2, 20]),
     cup: { level: perCup(110, 25) },

@@ -17,7 +17,12 @@ export const tablespoonMillilitres = { us: 14.78676478125, metric: 15, australia
 /** Millilitres: a third of a US tablespoon with US spoons, 5 with the metric and the 20 ml one. */
 export const teaspoonMillilitres = { us: 4.92892159375, metric: 5, australian: 5 } as const;
 /** Grams without shell: common practice by country and size, no source; sd about 6 %. */
-export const eggGrams = { 'us-large': 50, 'us-medium': 44, 'eu-medium': 50, 'eu-large': 58 } as const;
+export const eggGrams = {
+  'us-large': 50,
+  'us-medium': 44,
+  'eu-medium': 50,
+  'eu-large': 58,
+} as const;
 
 export type CupKind = keyof typeof cupMillilitres;
 export type TablespoonKind = keyof typeof tablespoonMillilitres;
@@ -33,7 +38,18 @@ export const defaultMeasures: Measures = {
 };
 
 /** Units of volume that a recipe may be written in. */
-export const volumeUnits = ['ml', 'dl', 'l', 'cup', 'tbsp', 'tsp', 'floz', 'pint', 'quart', 'pinch'] as const;
+export const volumeUnits = [
+  'ml',
+  'dl',
+  'l',
+  'cup',
+  'tbsp',
+  'tsp',
+  'floz',
+  'pint',
+  'quart',
+  'pinch',
+] as const;
 export type VolumeUnit = (typeof volumeUnits)[number];
 
 /** Millilitres in a US fluid ounce. Source: CLDR units.json. */

@@ -2,7 +2,8 @@
 export const thinSpace = '\u202f';
 
 /** True minus and no "-0". */
-const plain = (text: string): string => (Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−'));
+const plain = (text: string): string =>
+  Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
 
 /**
  * Grams as a kitchen says them: whole from 10 up, tenths below, hundredths below 1.

@@ -1,8 +1,18 @@
 import { kitchenFraction } from './fraction.ts';
-import { cupMillilitres, tablespoonMillilitres, teaspoonMillilitres, type Measures } from './measures.ts';
+import {
+  cupMillilitres,
+  tablespoonMillilitres,
+  teaspoonMillilitres,
+  type Measures,
+} from './measures.ts';
 
-const counted = (count: number, one: string): string =>
-  `${kitchenFraction(count)} ${one}${count > 1 ? 's' : ''}`;
+/** Names of the measures: in full for a sentence, short for a table. */
+export type SpoonNames = 'full' | 'short';
+
+const names = {
+  full: { cup: 'cup', tablespoon: 'tablespoon', teaspoon: 'teaspoon', plural: 's', and: ' and ' },
+  short: { cup: 'cup', tablespoon: 'tbsp', teaspoon: 'tsp', plural: '', and: ' + ' },
+} as const;
 
 /** Rounds to the marks that a measure has. */
 const toMark = (count: number, marks: number): number => Math.round(count * marks) / marks;
@@ -14,7 +24,12 @@ const toMark = (count: number, marks: number): number => Math.round(count * mark
  * @example spoonsInWords(15, defaultMeasures) // '1 tablespoon'
  * @example spoonsInWords(19, defaultMeasures) // '1 tablespoon and ¾ teaspoon'
  */
-export function spoonsInWords(ml: number, measures: Measures): string {
+export function spoonsInWords(ml: number, measures: Measures, as: SpoonNames = 'full'): string {
+  const say = names[as];
+  const counted = (count: number, of: 'cup' | 'tablespoon' | 'teaspoon'): string => {
+    const plural = count > 1 ? (of === 'cup' ? 's' : say.plural) : '';
+    return `${kitchenFraction(count)} ${say[of]}${plural}`;
+  };
   const teaspoon = teaspoonMillilitres[measures.tablespoon];
   const tablespoon = tablespoonMillilitres[measures.tablespoon];
   const cup = cupMillilitres[measures.cup];
@@ -31,5 +46,5 @@ export function spoonsInWords(ml: number, measures: Measures): string {
     tablespoons && counted(tablespoons, 'tablespoon'),
     teaspoons && counted(teaspoons, 'teaspoon'),
   ].filter(Boolean);
-  return parts.join(' and ');
+  return parts.join(say.and);
 }

@@ -24,7 +24,8 @@ const countWords: Readonly<Record<string, number>> = {
   quarter: 0.25,
 };
 
-const approximately = '(?<about>(?:about|approx(?:imately|\\.)?|ca\\.?|circa|roughly|around|~|≈)\\s*)?';
+const approximately =
+  '(?<about>(?:about|approx(?:imately|\\.)?|ca\\.?|circa|roughly|around|~|≈)\\s*)?';
 const number = `(?:${numberPattern})`;
 const word = `(?:half\\s+an?|quarter\\s+of\\s+an?|${Object.keys(countWords).join('|')})(?!\\p{L})`;
 const amountExpression = new RegExp(

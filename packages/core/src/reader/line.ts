@@ -41,7 +41,8 @@ const stick = figure(113.4, 'g', 1, commonPractice);
 export const mostGrams = 100_000;
 const longestLine = 500;
 
-const notForDough = /\bfor (dusting|brushing|glazing|greasing|the tin|the pan|rolling|sprinkling)\b/i;
+const notForDough =
+  /\bfor (dusting|brushing|glazing|greasing|the tin|the pan|rolling|sprinkling)\b/i;
 
 const unread = (code: UnreadCode, why: string): UnreadLine => ({ code, why });
 
@@ -62,7 +63,9 @@ function partNotes(text: string): { body: string; notes: string[] } {
 function splitAmount(body: string): { amounts: ReadAmount[]; what: string } | undefined {
   const leading = readAmount(body);
   if (leading) return joined(leading);
-  const trailing = /^(?<what>\D*?[\p{L})])\s*[:,–—-]?\s+(?<amount>[~≈\d¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u.exec(body);
+  const trailing = /^(?<what>\D*?[\p{L})])\s*[:,–—-]?\s+(?<amount>[~≈\d¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u.exec(
+    body,
+  );
   if (!trailing?.groups) return undefined;
   const amount = readAmount(trailing.groups['amount']!);
   return amount && /^[\s,.]*(?:\d+([.,]\d+)?\s*%)?$/.test(amount.rest)
@@ -87,7 +90,8 @@ function weigh(
   of: Ingredient,
   measures: Measures,
 ): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | UnreadLine {
-  if (unit?.kind === 'mass') return { grams: toGrams(amount, unit.unit), measured: 'scale', spread };
+  if (unit?.kind === 'mass')
+    return { grams: toGrams(amount, unit.unit), measured: 'scale', spread };
   if (unit?.kind === 'volume') {
     const grams = gramsByVolume(amount, unit.unit, of, measures);
     return grams === undefined
@@ -105,6 +109,30 @@ function weigh(
   return unit
     ? unread('no-weight', `it is not known what a packet of ${of.name} weighs: write grams`)
     : unread('no-unit', `an amount without a unit: is it ${amount} g?`);
+}
+
+/**
+ * Reads an amount typed beside a known ingredient: "2 cups", "1½ tbsp", "250 g", "2" of eggs, or a bare
+ * number, which is grams.
+ *
+ * @example readMeasure('1½ tbsp', ingredient('honey'), defaultMeasures) // 31.8 g, by volume
+ */
+export function readMeasure(
+  text: string,
+  of: Ingredient,
+  measures: Measures,
+): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | UnreadLine {
+  const read = readAmount(text.trim());
+  if (!read || read.rest) return unread('no-amount', 'an amount such as 2 cups, 1½ tbsp or 250 g');
+  if (read.amount.amount < 0) return unread('negative', 'an amount below zero');
+  const counted = !read.amount.unit && of.role !== 'egg';
+  const weighed = counted
+    ? { grams: read.amount.amount, measured: 'scale' as const, spread: read.amount.spread }
+    : weigh(read.amount, of, measures);
+  if ('code' in weighed) return weighed;
+  return weighed.grams <= mostGrams
+    ? weighed
+    : unread('absurd', `more than ${mostGrams / 1000} kg of one thing`);
 }
 
 /** A weight in brackets behind a measure is what the writer weighed: it goes before the measure. */

@@ -53,7 +53,8 @@ export function readRecipe(text: string, measures: Measures, style: StyleId = 'p
   const rows = text.split(/\r\n|\r|\n/);
   rows.slice(0, mostLines).forEach((row, i) => reading.row(row, i + 1, rows[i + 1]));
   rows.slice(mostLines).forEach((row, i) => {
-    if (row.trim()) reading.handBack(i + 1 + mostLines, row, 'too-long', `beyond ${mostLines} lines`);
+    if (row.trim())
+      reading.handBack(i + 1 + mostLines, row, 'too-long', `beyond ${mostLines} lines`);
   });
   return reading.finish(text, style);
 }
@@ -127,7 +128,8 @@ class Reading {
   finish(source: string, style: StyleId): ReadRecipe {
     this.#settleStarters();
     const kept = this.#stages.filter((s) => s.lines.length > 0);
-    if (!kept.some((s) => s.kind === 'dough')) kept.push({ kind: 'dough', name: 'Dough', lines: [] });
+    if (!kept.some((s) => s.kind === 'dough'))
+      kept.push({ kind: 'dough', name: 'Dough', lines: [] });
     const order = ['starter', 'preferment', 'soaker', 'dough'];
     kept.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
     const formula: Formula = {
@@ -230,7 +232,10 @@ class Reading {
     const inFerment = this.#open && this.#open.kind !== 'dough' ? this.#open : undefined;
     const stage = inFerment ?? {
       kind: word.kind,
-      name: word.kind === 'starter' ? 'Starter' : text.match(/poolish|biga|sponge/i)?.[0] ?? 'Pre-ferment',
+      name:
+        word.kind === 'starter'
+          ? 'Starter'
+          : (text.match(/poolish|biga|sponge/i)?.[0] ?? 'Pre-ferment'),
       lines: [],
     };
     const flour = grams / (1 + word.hydration / 100);
@@ -249,7 +254,10 @@ class Reading {
       !word.hydrationSaid && `at ${word.hydration} % hydration`,
     ].filter(Boolean);
     if (open.length > 0) {
-      this.#assumptions.push({ line: at, text: `the ${stage.name.toLowerCase()} is read as ${open.join(', ')}` });
+      this.#assumptions.push({
+        line: at,
+        text: `the ${stage.name.toLowerCase()} is read as ${open.join(', ')}`,
+      });
     }
   }
 }

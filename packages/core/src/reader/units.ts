@@ -31,7 +31,22 @@ const spellings: ReadonlyArray<readonly [ReadUnit, readonly string[]]> = [
   [volume('pint'), ['pint', 'pints', 'pt']],
   [volume('quart'), ['quart', 'quarts', 'qt']],
   [volume('pinch'), ['pinch', 'pinches', 'dash', 'dashes']],
-  [{ kind: 'packet' }, ['packet', 'packets', 'package', 'packages', 'pkg', 'sachet', 'sachets', 'envelope', 'envelopes', 'pack', 'packs']],
+  [
+    { kind: 'packet' },
+    [
+      'packet',
+      'packets',
+      'package',
+      'packages',
+      'pkg',
+      'sachet',
+      'sachets',
+      'envelope',
+      'envelopes',
+      'pack',
+      'packs',
+    ],
+  ],
   [{ kind: 'stick' }, ['stick', 'sticks']],
 ];
 

@@ -57,10 +57,22 @@ describe('a bake as a fold over its events', () => {
 });
 
 describe('loading order (common practice, no source)', () => {
-  const names = (method: LoadingMethod) => weighingList(loaf, method).at(-1)!.items.map((i) => i.ingredient);
+  const names = (method: LoadingMethod) =>
+    weighingList(loaf, method)
+      .at(-1)!
+      .items.map((i) => i.ingredient);
 
   it('liquids first: water, the starter, salt into the water, flour over it, yeast at the end', () => {
-    expect(names('liquids-first')).to.deep.equal(['water', 'starter', 'salt', 'oil', 'honey', 'bread-flour', 'instant-yeast', 'raisins']);
+    expect(names('liquids-first')).to.deep.equal([
+      'water',
+      'starter',
+      'salt',
+      'oil',
+      'honey',
+      'bread-flour',
+      'instant-yeast',
+      'raisins',
+    ]);
   });
 
   it('dry first: yeast under the flour, liquids last', () => {
@@ -73,7 +85,11 @@ describe('loading order (common practice, no source)', () => {
     for (const { ranks } of Object.values(loadingOrders)) {
       expect(Object.keys(ranks).sort()).to.deep.equal(Object.keys(roles).sort());
     }
-    expect(weighingList(loaf, 'hand').flatMap((s) => s.items).reduce((sum, i) => sum + i.grams, 0)).to.be.closeTo(979, 1e-9);
+    expect(
+      weighingList(loaf, 'hand')
+        .flatMap((s) => s.items)
+        .reduce((sum, i) => sum + i.grams, 0),
+    ).to.be.closeTo(979, 1e-9);
   });
 });
 

@@ -58,7 +58,8 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
         const felt = truly(loaf, there) + coefficients.feel.value * random.normal();
         belief = learnFromBake(loaf, feltEvents(bake, felt), defaultHousehold, belief)!.belief;
       }
-      const missed = truly(loaf, there) - level(resolve(loaf), kitchenOf(defaultHousehold, belief))!.points;
+      const missed =
+        truly(loaf, there) - level(resolve(loaf), kitchenOf(defaultHousehold, belief))!.points;
       if (Math.abs(missed) <= within) held += 1;
     }
     return held / 500;
@@ -88,7 +89,9 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
         ...(byCup ? { fill: coefficients.fillHabit.sd * random.normal() } : {}),
       });
       let belief = nothingLearned;
-      const passing = Math.sqrt(level(lines, kitchenOf(defaultHousehold, nothingLearned))!.passingVariance);
+      const passing = Math.sqrt(
+        level(lines, kitchenOf(defaultHousehold, nothingLearned))!.passingVariance,
+      );
       const dough = () => truly(formula, truth) + passing * random.normal();
       for (let bake = 0; bake < bakes; bake += 1) {
         const felt = dough() + coefficients.feel.value * random.normal();
@@ -102,7 +105,11 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
       if (Math.abs(departure(truth, key) - departure(belief, key)) <= z80 * sd) thirst80 += 1;
       width += next.high - next.low;
     }
-    return { level: level80 / households, thirst: thirst80 / households, width: width / households };
+    return {
+      level: level80 / households,
+      thirst: thirst80 / households,
+      width: width / households,
+    };
   };
 
   for (const bakes of [0, 3, 8]) {
@@ -132,7 +139,11 @@ describe('the update against a general linear-algebra package', () => {
   it('equals the precision form (prior precision + ggᵀ/r) over several observations', () => {
     const random = seeded(5);
     const keys = ['a', 'b', 'c'];
-    const priors = new Map([['a', 0.02], ['b', 0.1], ['c', 0.06]]);
+    const priors = new Map([
+      ['a', 0.02],
+      ['b', 0.1],
+      ['c', 0.06],
+    ]);
     const looks = Array.from({ length: 7 }, () => ({
       slope: keys.map(() => 100 * random.normal()),
       residual: 4 * random.normal(),
@@ -165,7 +176,12 @@ describe('the update against a general linear-algebra package', () => {
   });
 
   it('refuses noise that is not above 0', () => {
-    const look = { residual: 1, slopes: new Map([['a', 1]]), priors: new Map([['a', 1]]), noise: 0 };
+    const look = {
+      residual: 1,
+      slopes: new Map([['a', 1]]),
+      priors: new Map([['a', 1]]),
+      noise: 0,
+    };
     expect(() => updateBelief(nothingLearned, look)).to.throw(RangeError);
   });
 });
@@ -179,14 +195,22 @@ describe('what a bake teaches', () => {
         lines: s.lines.map((l) => (l.ingredient === flour ? { ...l, bag: 'blue' } : l)),
       })),
     };
-    const { belief, lesson } = learnFromBake(bagged, feltEvents(1, -6), defaultHousehold, nothingLearned)!;
+    const { belief, lesson } = learnFromBake(
+      bagged,
+      feltEvents(1, -6),
+      defaultHousehold,
+      nothingLearned,
+    )!;
     expect(lesson.next.points).to.be.lessThan(lesson.forecast.points - 1);
-    expect(lesson.next.high - lesson.next.low).to.be.lessThan(lesson.forecast.high - lesson.forecast.low);
+    expect(lesson.next.high - lesson.next.low).to.be.lessThan(
+      lesson.forecast.high - lesson.forecast.low,
+    );
     expect(lesson.taught[0]).to.include({ ingredient: flour, bag: 'blue' });
     expect(lesson.taught[0]!.after.thirst).to.be.greaterThan(lesson.taught[0]!.before.thirst);
 
     const other = scaleBy(bagged, 2);
-    const points = (f: Formula, b: Belief) => level(resolve(f), kitchenOf(defaultHousehold, b))!.points;
+    const points = (f: Formula, b: Belief) =>
+      level(resolve(f), kitchenOf(defaultHousehold, b))!.points;
     expect(points(other, belief)).to.be.lessThan(points(other, nothingLearned) - 1);
     expect(departure(belief, thirstKey({ ingredient: flour }))).to.equal(0);
   });
@@ -199,7 +223,12 @@ describe('what a bake teaches', () => {
       data: { ingredient: 'water', grams: 15 },
     };
     const felt = level(resolve(loaf), kitchenOf(defaultHousehold))!.points;
-    const { lesson } = learnFromBake(loaf, [added, ...feltEvents(1, felt)], defaultHousehold, nothingLearned)!;
+    const { lesson } = learnFromBake(
+      loaf,
+      [added, ...feltEvents(1, felt)],
+      defaultHousehold,
+      nothingLearned,
+    )!;
     expect(lesson.mixed.points).to.be.closeTo(lesson.forecast.points + 3, 0.01);
     expect(lesson.next.points).to.be.lessThan(lesson.forecast.points - 1);
   });

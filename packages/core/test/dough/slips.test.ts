@@ -1,21 +1,44 @@
 import { expect } from 'chai';
-import { defaultHousehold, normalBelow, spoonsInWords, defaultMeasures, gramsText, pointsText, kitchenOf, level, resolve, cautionTable } from '../../src/index.ts';
+import {
+  defaultHousehold,
+  normalBelow,
+  spoonsInWords,
+  defaultMeasures,
+  gramsText,
+  pointsText,
+  kitchenOf,
+  level,
+  resolve,
+  cautionTable,
+} from '../../src/index.ts';
 import { build, judge } from '../build.ts';
 
-const kinds = (dough: Record<string, number>, style: Parameters<typeof build>[1] = 'pan', over = {}) =>
-  judge(build(dough, style), { ...defaultHousehold, ...over }).slips.map(({ kind, ingredient, grams }) => ({ kind, ingredient, grams }));
+const kinds = (
+  dough: Record<string, number>,
+  style: Parameters<typeof build>[1] = 'pan',
+  over = {},
+) =>
+  judge(build(dough, style), { ...defaultHousehold, ...over }).slips.map(
+    ({ kind, ingredient, grams }) => ({ kind, ingredient, grams }),
+  );
 
 describe('slips (common practice, no source)', () => {
   it('gluten for plain flour in a tin loaf, none for strong flour, none for rye or soft wheat', () => {
-    const lean = (flour: string) => kinds({ [flour]: 500, water: 300, salt: 9, 'instant-yeast': 6 });
+    const lean = (flour: string) =>
+      kinds({ [flour]: 500, water: 300, salt: 9, 'instant-yeast': 6 });
     expect(lean('plain-flour').find((s) => s.kind === 'gluten')?.grams).to.equal(13);
     for (const flour of ['bread-flour', 'rye-whole', 'soft-white-flour', 'buckwheat-flour']) {
-      expect(lean(flour).some((s) => s.kind === 'gluten'), flour).to.equal(false);
+      expect(
+        lean(flour).some((s) => s.kind === 'gluten'),
+        flour,
+      ).to.equal(false);
     }
   });
 
   it('gluten above 5 % is held back, with its water', () => {
-    const slip = judge(build({ 'bread-flour': 500, 'vital-gluten': 40, water: 370, salt: 9 })).slips.find((s) => s.kind === 'gluten')!;
+    const slip = judge(
+      build({ 'bread-flour': 500, 'vital-gluten': 40, water: 370, salt: 9 }),
+    ).slips.find((s) => s.kind === 'gluten')!;
     expect(slip.grams).to.equal(-15);
     expect(slip.changes[1]).to.include({ ingredient: 'water', grams: -23 });
   });
@@ -36,8 +59,13 @@ describe('slips (common practice, no source)', () => {
 
   it('yeast: its kind to what the household keeps, less when there is far too much, some where there is none', () => {
     const yeast = (amounts: Record<string, number>, over = {}) =>
-      kinds({ 'bread-flour': 500, water: 310, salt: 9, ...amounts }, 'pan', over).filter((s) => s.kind === 'yeast');
-    expect(yeast({ 'fresh-yeast': 21 }, { yeastKept: 'instant-yeast' })[0]).to.include({ ingredient: 'instant-yeast', grams: 7 });
+      kinds({ 'bread-flour': 500, water: 310, salt: 9, ...amounts }, 'pan', over).filter(
+        (s) => s.kind === 'yeast',
+      );
+    expect(yeast({ 'fresh-yeast': 21 }, { yeastKept: 'instant-yeast' })[0]).to.include({
+      ingredient: 'instant-yeast',
+      grams: 7,
+    });
     expect(yeast({ 'instant-yeast': 7 })).to.deep.equal([]);
     expect(yeast({ 'instant-yeast': 20 })[0]).to.include({ grams: -12.5 });
     expect(yeast({})[0]).to.include({ ingredient: 'instant-yeast', grams: 5 });
@@ -46,14 +74,29 @@ describe('slips (common practice, no source)', () => {
   });
 
   it('a low-carb dough without sugar wants a spoon of it for the yeast', () => {
-    const low = { 'vital-gluten': 165, 'oat-fibre': 50, 'flax-meal': 80, water: 237, egg: 100, salt: 5, 'instant-yeast': 4 };
-    expect(kinds(low, 'low-carb')).to.deep.include({ kind: 'yeast', ingredient: 'sugar', grams: 4 });
-    expect(kinds({ ...low, honey: 7 }, 'low-carb').map((s) => s.ingredient)).not.to.include('sugar');
+    const low = {
+      'vital-gluten': 165,
+      'oat-fibre': 50,
+      'flax-meal': 80,
+      water: 237,
+      egg: 100,
+      salt: 5,
+      'instant-yeast': 4,
+    };
+    expect(kinds(low, 'low-carb')).to.deep.include({
+      kind: 'yeast',
+      ingredient: 'sugar',
+      grams: 4,
+    });
+    expect(kinds({ ...low, honey: 7 }, 'low-carb').map((s) => s.ingredient)).not.to.include(
+      'sugar',
+    );
   });
 
   it('a damp room makes the same dough looser, a dry one tighter, and less than a badly filled cup', () => {
     const formula = build({ 'bread-flour': 500, water: 310 });
-    const at = (humidity: number) => judge(formula, { ...defaultHousehold, room: { celsius: 21, humidity } }).level.points;
+    const at = (humidity: number) =>
+      judge(formula, { ...defaultHousehold, room: { celsius: 21, humidity } }).level.points;
     const plain = judge(formula).level.points;
     expect(at(0.6)).to.be.closeTo(plain, 1e-9);
     expect(at(0.75)).to.be.within(plain + 0.5, plain + 4);
@@ -63,7 +106,9 @@ describe('slips (common practice, no source)', () => {
   });
 
   it('names what to weigh first: by the cup the flour, not the salt', () => {
-    const cups = build({ 'bread-flour': 500, water: 310, salt: 9 }, 'pan', undefined, { measured: 'volume' });
+    const cups = build({ 'bread-flour': 500, water: 310, salt: 9 }, 'pan', undefined, {
+      measured: 'volume',
+    });
     const [first] = level(resolve(cups), kitchenOf(defaultHousehold))!.doubts;
     expect(first!.kind).to.equal('habit');
   });
@@ -76,12 +121,19 @@ describe('cautions', () => {
   it('stand where their condition holds and nowhere else', () => {
     expect(ids({ 'spelt-whole': 500, water: 300 })).to.include.members(['gluten', 'soft-wheat']);
     expect(ids({ 'buckwheat-flour': 500, water: 300 })).not.to.include('gluten');
-    expect(ids({ 'bread-flour': 500, milk: 300 })).to.include('perishable').and.not.include('perishable-hot');
+    expect(ids({ 'bread-flour': 500, milk: 300 }))
+      .to.include('perishable')
+      .and.not.include('perishable-hot');
     expect(ids({ 'bread-flour': 500, milk: 300 }, { celsius: 34 })).to.include('perishable-hot');
     expect(ids({ 'bread-flour': 500, water: 300, honey: 10 })).to.include('honey-infants');
-    expect(ids({ 'bread-flour': 500, water: 300, xylitol: 10 })).to.include.members(['xylitol-dogs', 'polyols']);
+    expect(ids({ 'bread-flour': 500, water: 300, xylitol: 10 })).to.include.members([
+      'xylitol-dogs',
+      'polyols',
+    ]);
     expect(ids({ 'bread-flour': 500, water: 400 })).to.include('machine-too-loose');
-    expect(ids({ 'bread-flour': 500, water: 300 })).not.to.include('honey-infants').and.not.include('xylitol-dogs');
+    expect(ids({ 'bread-flour': 500, water: 300 }))
+      .not.to.include('honey-infants')
+      .and.not.include('xylitol-dogs');
   });
 
   it('all name a source', () => {
@@ -93,14 +145,24 @@ describe('numbers in words', () => {
   it('spoons of the household', () => {
     expect(spoonsInWords(14.79, defaultMeasures)).to.equal('1 tablespoon');
     expect(spoonsInWords(19, defaultMeasures)).to.equal('1 tablespoon and ¾ teaspoon');
-    expect(spoonsInWords(20, { ...defaultMeasures, tablespoon: 'australian' })).to.equal('1 tablespoon');
+    expect(spoonsInWords(20, { ...defaultMeasures, tablespoon: 'australian' })).to.equal(
+      '1 tablespoon',
+    );
     expect(spoonsInWords(237, defaultMeasures)).to.equal('1 cup');
     expect(spoonsInWords(0.5, defaultMeasures)).to.equal('a pinch');
   });
 
   it('grams without needless decimals', () => {
     const plain = (g: number) => gramsText(g).replace('\u202f', ' ');
-    expect([412.3, 9.96, 6.04, 6, 0.756, -14, 0].map(plain)).to.deep.equal(['412 g', '10 g', '6 g', '6 g', '0.76 g', '−14 g', '0 g']);
+    expect([412.3, 9.96, 6.04, 6, 0.756, -14, 0].map(plain)).to.deep.equal([
+      '412 g',
+      '10 g',
+      '6 g',
+      '6 g',
+      '0.76 g',
+      '−14 g',
+      '0 g',
+    ]);
     expect([1.44, -0.9, 0.04].map(pointsText)).to.deep.equal(['+1.4', '−0.9', '0.0']);
   });
 

@@ -16,7 +16,13 @@ import {
 } from '../../src/index.ts';
 import { build } from '../build.ts';
 
-const loaf = build({ 'plain-flour': 300, 'whole-wheat': 200, water: 350, 'fresh-yeast': 21, salt: 9 });
+const loaf = build({
+  'plain-flour': 300,
+  'whole-wheat': 200,
+  water: 350,
+  'fresh-yeast': 21,
+  salt: 9,
+});
 const slip = (changes: Formula['taken'][number]['changes']) => ({
   slip: 'water:water:+',
   reason: 'r',
@@ -50,7 +56,9 @@ describe('edits', () => {
   });
 
   it('swaps gram for gram, and yeasts by their work', () => {
-    expect(grams(swapIngredient(loaf, 'l1', 'fresh-hard-wheat'))).to.include({ 'fresh-hard-wheat': 300 });
+    expect(grams(swapIngredient(loaf, 'l1', 'fresh-hard-wheat'))).to.include({
+      'fresh-hard-wheat': 300,
+    });
     expect(grams(swapIngredient(loaf, 'l4', 'instant-yeast'))).to.include({ 'instant-yeast': 7 });
   });
 

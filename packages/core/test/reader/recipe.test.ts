@@ -1,13 +1,21 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { defaultMeasures, parseNumber, kitchenFraction, readRecipe, type Measures } from '../../src/index.ts';
+import {
+  defaultMeasures,
+  parseNumber,
+  kitchenFraction,
+  readRecipe,
+  type Measures,
+} from '../../src/index.ts';
 import { read } from '../build.ts';
 
 /** What one line is read as: ingredient, grams, how measured. */
 const one = (text: string, measures: Measures = defaultMeasures) => {
   const { formula, unread } = readRecipe(text, measures);
   const [line] = formula.stages.flatMap((s) => s.lines);
-  return line ? { ...line, unread } : { unread, ingredient: undefined, grams: NaN, measured: '', spread: 0 };
+  return line
+    ? { ...line, unread }
+    : { unread, ingredient: undefined, grams: NaN, measured: '', spread: 0 };
 };
 
 describe('reader: amounts (weights by volume: handbook tables, common practice and USDA from memory)', () => {
@@ -64,7 +72,8 @@ describe('reader: amounts (weights by volume: handbook tables, common practice a
   }
 
   it("the household's cup, spoon and filling change what a recipe means", () => {
-    const cup = (over: Partial<Measures>) => one('2 cups bread flour', { ...defaultMeasures, ...over }).grams;
+    const cup = (over: Partial<Measures>) =>
+      one('2 cups bread flour', { ...defaultMeasures, ...over }).grams;
     expect(cup({})).to.be.closeTo(250, 1e-6);
     expect(cup({ fill: 'dipped' })).to.be.closeTo(290, 1e-6);
     expect(cup({ fill: 'fresh' })).to.be.closeTo(224, 1e-6);
@@ -120,7 +129,9 @@ describe('reader: what cannot be read comes back, with its line number and why',
 
 describe('reader: stages', () => {
   it('opens a starter up into its flour and water', () => {
-    const { formula } = read('500 g whole wheat flour\n400 g water\n180 g whole wheat starter (80% hydration)\n8 g salt');
+    const { formula } = read(
+      '500 g whole wheat flour\n400 g water\n180 g whole wheat starter (80% hydration)\n8 g salt',
+    );
     const [starter, dough] = formula.stages;
     expect(starter).to.include({ kind: 'starter' });
     expect(starter!.lines.map((l) => [l.ingredient, Math.round(l.grams)])).to.deep.equal([
@@ -153,11 +164,39 @@ describe('reader: stages', () => {
 });
 
 describe('reader: any text', () => {
-  const words = fc.constantFrom('flour', 'cups', '1/2', '3', '½', '-', '(', ')', 'salt', 'g', 'of', '%', ':', 'starter', 'poolish', '0', ',', '1e9', '١', '𝟙', '\u0000');
+  const words = fc.constantFrom(
+    'flour',
+    'cups',
+    '1/2',
+    '3',
+    '½',
+    '-',
+    '(',
+    ')',
+    'salt',
+    'g',
+    'of',
+    '%',
+    ':',
+    'starter',
+    'poolish',
+    '0',
+    ',',
+    '1e9',
+    '١',
+    '𝟙',
+    '\u0000',
+  );
   it('never throws, never loses a line, never gives a negative or endless mass', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.oneof(fc.string({ unit: 'binary', maxLength: 60 }), fc.array(words, { maxLength: 9 }).map((w) => w.join(' '))), { maxLength: 20 }),
+        fc.array(
+          fc.oneof(
+            fc.string({ unit: 'binary', maxLength: 60 }),
+            fc.array(words, { maxLength: 9 }).map((w) => w.join(' ')),
+          ),
+          { maxLength: 20 },
+        ),
         (rows) => {
           const text = rows.join('\n');
           const { formula, unread } = readRecipe(text, defaultMeasures);

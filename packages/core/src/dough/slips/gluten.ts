@@ -57,7 +57,8 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
   const grams = Math.min(wanted, most - inIt);
   if (grams < 0.5) return undefined;
   const rounded = grams < 10 ? Math.round(grams * 2) / 2 : Math.round(grams);
-  const thumb = totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
+  const thumb =
+    totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
   return makeSlip(context, {
     kind: 'gluten',
     reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(Math.round(water(rounded)))} of water for it to drink.${thumb}`,
@@ -72,11 +73,9 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
 }
 
 function proteinSd({ lines, totals }: SlipContext): number {
-  const variance = lines
-    .filter(isFlour)
-    .reduce((total, l) => {
-      const share = l.grams / totals.flourGrams;
-      return total + (share * ingredient(l.ingredient).composition.proteinSd) ** 2;
-    }, 0);
+  const variance = lines.filter(isFlour).reduce((total, l) => {
+    const share = l.grams / totals.flourGrams;
+    return total + (share * ingredient(l.ingredient).composition.proteinSd) ** 2;
+  }, 0);
   return Math.sqrt(variance) || 0.7;
 }

@@ -33,7 +33,8 @@ export function saltSlip(context: SlipContext): Slip | undefined {
       reason: `${present === 0 ? 'There is no salt' : `Salt is ${percentText(present)} of the flour`}; ${gramsText(grams)} more makes the usual ${percentText(salting.usualLow.value)}.`,
       basis: commonPractice,
       certainty: 0.9,
-      ifLeft: 'A faster rise, a slacker dough and a flat taste. Low-salt bread is a fair choice too.',
+      ifLeft:
+        'A faster rise, a slacker dough and a flat taste. Low-salt bread is a fair choice too.',
       changes: [{ stage: line?.stage ?? stage, ingredient: of, grams }],
     });
   }

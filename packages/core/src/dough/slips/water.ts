@@ -83,7 +83,10 @@ function flourFor(aim: number, { level }: SlipContext, thirst: number): number {
 
 const mainFlour = ({ lines, totals }: SlipContext) =>
   lines
-    .filter((l) => l.grams > 0 && roles[ingredient(l.ingredient).role][totals.dryBase ? 'dryBase' : 'flour'])
+    .filter(
+      (l) =>
+        l.grams > 0 && roles[ingredient(l.ingredient).role][totals.dryBase ? 'dryBase' : 'flour'],
+    )
     .sort((a, b) => b.grams - a.grams)[0];
 
 /** Name of what drinks most for its weight among the large drinkers: the one to blame. */

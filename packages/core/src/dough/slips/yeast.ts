@@ -49,7 +49,8 @@ export function yeastKindSlip(context: SlipContext): Slip | undefined {
     reason: `You keep ${name}: ${gramsText(grams)} of it does the work of ${gramsText(line.grams)} of ${ingredient(line.ingredient).name}.`,
     basis: 'trade handbooks, from memory; the schools differ by about a tenth',
     certainty: 0.9,
-    ifLeft: 'By the spoon, one kind for another comes out up to three times too strong or too weak.',
+    ifLeft:
+      'By the spoon, one kind for another comes out up to three times too strong or too weak.',
     changes: [
       { stage: line.stage, ingredient: kept, grams },
       { stage: line.stage, ingredient: line.ingredient, grams: -line.grams },
@@ -88,7 +89,8 @@ export function yeastAmountSlip(context: SlipContext): Slip | undefined {
       reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${ingredient(of).name} raises it in 1½ to 2 hours${inRoom}.`,
       basis: commonPractice,
       certainty: 0.95,
-      ifLeft: 'It stays flat, unless a starter or a raising agent goes in that is not written here.',
+      ifLeft:
+        'It stays flat, unless a starter or a raising agent goes in that is not written here.',
       changes: [{ ...place, grams }],
     });
   }
@@ -125,7 +127,9 @@ const sugars = (id: string, grams: number): number =>
 export function yeastFoodSlip(context: SlipContext): Slip | undefined {
   const { totals, stage } = context;
   if (!totals.dryBase || asInstant(context) === 0) return undefined;
-  const added = sumOf(context, (id, grams) => (ingredient(id).role === 'sugar' ? sugars(id, grams) : 0));
+  const added = sumOf(context, (id, grams) =>
+    ingredient(id).role === 'sugar' ? sugars(id, grams) : 0,
+  );
   if (added >= yeasting.food.value * 0.75) return undefined;
   return makeSlip(context, {
     kind: 'yeast',
@@ -136,4 +140,3 @@ export function yeastFoodSlip(context: SlipContext): Slip | undefined {
     changes: [{ stage, ingredient: 'sugar', grams: yeasting.food.value }],
   });
 }
-

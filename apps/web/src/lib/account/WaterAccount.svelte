@@ -1,0 +1,119 @@
+<script lang="ts">
+  import {
+    accountBars,
+    gramsText,
+    type AccountSegment,
+    type WaterAccount,
+  } from '@tender-crumb/core';
+  import { background } from '../role/paint.ts';
+
+  let {
+    account,
+    lit,
+    onlight,
+  }: {
+    account: WaterAccount;
+    /** The line that is pointed at, here or in the sheet. */
+    lit: string | undefined;
+    onlight: (line: string | undefined) => void;
+  } = $props();
+
+  const bars = $derived(accountBars(account));
+  /** Share of the bar below which a label would only be a stump; the line still lights up. */
+  const leastLabelled = 0.1;
+  const words = { brings: 'brings', softens: 'softens like', drinks: 'drinks' } as const;
+</script>
+
+{#snippet bar(name: string, grams: number, segments: readonly AccountSegment[])}
+  <div class="row">
+    <span class="name">{name} <b>{gramsText(grams)}</b></span>
+    <div class="bar" role="list" aria-label="{name} {gramsText(grams)} of water">
+      {#each segments as s (s.kind + s.line)}
+        <span
+          role="listitem"
+          class="segment"
+          class:lit={lit === s.line}
+          class:dim={lit !== undefined && lit !== s.line}
+          style:left="{s.from * 100}%"
+          style:width="{(s.to - s.from) * 100}%"
+          style:background={s.kind === 'softens' ? 'var(--soften)' : background(s.role)}
+          title="{s.name} {words[s.kind]} {gramsText(s.grams)}{s.kind === 'softens'
+            ? ' of water'
+            : ''}"
+          onpointerenter={() => onlight(s.line)}
+          onpointerleave={() => onlight(undefined)}
+        >
+          <span class={s.to - s.from > leastLabelled ? 'label' : 'sr-only'}>
+            {s.name}
+            {gramsText(s.grams)}<span class="sr-only"> {s.kind}</span>
+          </span>
+        </span>
+      {/each}
+    </div>
+  </div>
+{/snippet}
+
+<div class="account">
+  {@render bar('Brings', account.brings + account.softens, bars.brings)}
+  {@render bar('Drinks', account.drinks, bars.drinks)}
+</div>
+
+<style>
+  .account {
+    display: grid;
+    gap: 0.3rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: 7.5rem 1fr;
+    align-items: center;
+  }
+  .name {
+    font-size: 0.875rem;
+    color: var(--soft);
+  }
+  .name b {
+    color: var(--ink);
+    font-weight: 650;
+  }
+  .bar {
+    position: relative;
+    height: 1.7rem;
+    background: var(--sunk);
+    border-radius: 2px 2px 8px 8px;
+    overflow: hidden;
+  }
+  .segment {
+    position: absolute;
+    inset-block: 0;
+    border-right: 1.5px solid var(--enamel);
+    overflow: hidden;
+    transition:
+      left 160ms ease-out,
+      width 160ms ease-out;
+  }
+  .segment.lit {
+    box-shadow: inset 0 0 0 3px var(--ink);
+  }
+  .segment.dim {
+    opacity: 0.45;
+  }
+  .label {
+    position: absolute;
+    inset: 0.18rem auto 0.18rem 0.25rem;
+    padding: 0 0.35rem;
+    max-width: calc(100% - 0.5rem);
+    overflow: hidden;
+    border-radius: 3px;
+    background: color-mix(in oklab, var(--enamel), transparent 8%);
+    font-size: 0.75rem;
+    line-height: 1.35rem;
+    white-space: nowrap;
+    text-overflow: clip;
+  }
+  @media (max-width: 640px) {
+    .row {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

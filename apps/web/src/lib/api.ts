@@ -1,0 +1,34 @@
+/** What the server answered instead of doing what was asked. */
+export class ApiError extends Error {
+  readonly status: number;
+  readonly body: Record<string, unknown>;
+
+  constructor(status: number, body: Record<string, unknown>) {
+    super(typeof body['detail'] === 'string' ? body['detail'] : 'The server did not answer.');
+    this.status = status;
+    this.body = body;
+  }
+}
+
+/**
+ * Asks our own API.
+ *
+ * @throws ApiError where it refuses; TypeError where it cannot be reached
+ */
+export async function api<T>(
+  method: 'GET' | 'POST' | 'PUT',
+  path: string,
+  body?: unknown,
+  options: { keepalive?: boolean } = {},
+): Promise<T> {
+  const response = await fetch(path, {
+    method,
+    ...options,
+    ...(body === undefined
+      ? {}
+      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+  const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+  if (!response.ok) throw new ApiError(response.status, answer);
+  return answer as T;
+}

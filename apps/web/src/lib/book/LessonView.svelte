@@ -1,0 +1,59 @@
+<script lang="ts">
+  import {
+    gramsText,
+    ingredient,
+    pointsText,
+    stateAt,
+    windowFor,
+    type Lesson,
+    type StyleId,
+  } from '@tender-crumb/core';
+  import Level from '../level/Level.svelte';
+
+  let {
+    lesson,
+    style,
+    dryBase = false,
+    bags,
+    size = 'bench',
+  }: {
+    lesson: Lesson;
+    style: StyleId;
+    dryBase?: boolean;
+    bags: ReadonlyArray<{ id: string; name: string }>;
+    size?: 'tiny' | 'bench';
+  } = $props();
+
+  const window = $derived(windowFor(style, dryBase));
+  const bagName = (bag: string | undefined, of: string) =>
+    bags.find((b) => b.id === bag)?.name ?? ingredient(of).name;
+  const main = $derived(lesson.taught[0]);
+</script>
+
+<div class="grid gap-2">
+  <div>
+    <span class="quiet">Forecast{lesson.felt === undefined ? '' : ', and felt'}</span>
+    <Level level={lesson.mixed} {window} felt={lesson.felt} {size} label="Before" />
+  </div>
+  <div>
+    <span class="quiet">Next time, as the formula stands</span>
+    <Level level={lesson.next} {window} {size} label="Next time" />
+  </div>
+  <p class="text-sm leading-snug">
+    {#if lesson.felt === undefined}
+      Nobody felt the dough, so that nothing was learned from it.
+    {:else}
+      It felt {stateAt(lesson.felt).id} ({pointsText(lesson.felt)}), where {pointsText(
+        lesson.mixed.points,
+      )} was forecast{lesson.added.length > 0
+        ? `, with ${lesson.added.map((a) => `${gramsText(a.grams)} ${ingredient(a.ingredient).name}`).join(' and ')} added`
+        : ''}.
+      {#if main}
+        {bagName(main.bag, main.ingredient)} is now taken to drink
+        <b>{main.after.thirst.toFixed(3)}</b> g a gram (was {main.before.thirst.toFixed(3)}; give or
+        take
+        {main.after.sd.toFixed(3)}).
+      {/if}
+    {/if}
+  </p>
+</div>

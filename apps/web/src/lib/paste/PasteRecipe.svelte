@@ -1,0 +1,188 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import {
+    cupMillilitres,
+    fills,
+    gramsNumber,
+    ingredient,
+    percentOf,
+    styleIds,
+    styles,
+    tablespoonMillilitres,
+    windowFor,
+    type Belief,
+    type Household,
+  } from '@tender-crumb/core';
+  import { api } from '../api.ts';
+  import Level from '../level/Level.svelte';
+  import { Paste } from './paste.svelte.ts';
+
+  let { household, belief }: { household: Household; belief: Belief } = $props();
+
+  // svelte-ignore state_referenced_locally
+  const paste = new Paste(household, belief);
+  let busy = $state(false);
+  let fault = $state('');
+
+  const cupNames = { us: 'US, 237 ml', metric: 'metric, 250 ml', imperial: 'imperial, 284 ml' };
+  const spoonNames = { us: 'US, 14.8 ml', metric: 'metric, 15 ml', australian: '20 ml' };
+  const fillNames = {
+    spooned: 'spooned in and levelled',
+    dipped: 'dipped into the bag',
+    fresh: 'fresh-milled, unsettled',
+  };
+
+  async function put() {
+    if (!paste.read) return;
+    busy = true;
+    fault = '';
+    try {
+      const { id } = await api<{ id: string }>('POST', '/api/v1/formulas', paste.read.formula);
+      await goto(`/bench/${id}`);
+    } catch (refusal) {
+      fault = `It could not be put on the shelf: ${(refusal as Error).message} Nothing is lost; try again.`;
+      busy = false;
+    }
+  }
+
+  async function drop(event: DragEvent) {
+    const file = event.dataTransfer?.files[0];
+    if (!file) return;
+    event.preventDefault();
+    paste.text = (await file.text()).slice(0, 65536);
+  }
+
+  const example = `Porridge loaf
+
+3 1/2 cups bread flour
+1 1/4 cups warm water
+2 tbsp honey
+1 1/2 tsp salt
+1 packet instant yeast`;
+</script>
+
+<section class="bowl p-4" aria-labelledby="paste-title">
+  <h2 id="paste-title">Paste a recipe</h2>
+  <div class="mt-2 grid gap-4 lg:grid-cols-2">
+    <div class="grid content-start gap-3">
+      <label class="quiet" for="recipe"
+        >One ingredient a line, in cups, spoons, ounces or grams.</label
+      >
+      <textarea
+        id="recipe"
+        class="field min-h-40 w-full leading-relaxed"
+        maxlength="65536"
+        placeholder={example}
+        bind:value={paste.text}
+        ondrop={drop}></textarea>
+      <div class="flex flex-wrap gap-3">
+        <label class="quiet grid gap-1"
+          >It is for
+          <select class="field text-base text-ink" bind:value={paste.style}>
+            {#each styleIds as id (id)}<option value={id}>{styles[id]}</option>{/each}
+          </select>
+        </label>
+        {#if paste.byVolume}
+          <label class="quiet grid gap-1"
+            >Cup
+            <select class="field text-base text-ink" bind:value={paste.measures.cup}>
+              {#each Object.keys(cupMillilitres) as cup (cup)}
+                <option value={cup}>{cupNames[cup as keyof typeof cupNames]}</option>
+              {/each}
+            </select>
+          </label>
+          <label class="quiet grid gap-1"
+            >Tablespoon
+            <select class="field text-base text-ink" bind:value={paste.measures.tablespoon}>
+              {#each Object.keys(tablespoonMillilitres) as spoon (spoon)}
+                <option value={spoon}>{spoonNames[spoon as keyof typeof spoonNames]}</option>
+              {/each}
+            </select>
+          </label>
+          <label class="quiet grid gap-1"
+            >Flour goes into the cup
+            <select class="field text-base text-ink" bind:value={paste.measures.fill}>
+              {#each fills as fill (fill)}<option value={fill}>{fillNames[fill]}</option>{/each}
+            </select>
+          </label>
+        {/if}
+      </div>
+    </div>
+
+    <div class="grid content-start gap-3" aria-live="polite">
+      {#if paste.read}
+        <Level
+          level={paste.evaluation?.level}
+          window={paste.evaluation?.window ?? windowFor(paste.style, false)}
+        />
+        {#if paste.verdict}
+          <p><b>{paste.verdict.state}.</b> {paste.verdict.says}</p>
+        {:else}
+          <p>No flour has been read yet, so that the level cannot be told.</p>
+        {/if}
+        {#if paste.evaluation}
+          {@const totals = paste.evaluation.totals}
+          <table class="w-full text-sm">
+            <caption class="sr-only">What was read</caption>
+            <thead class="quiet">
+              <tr
+                ><th class="text-left font-medium">Read as</th><th class="text-right font-medium"
+                  >g</th
+                ><th class="text-right font-medium">%</th></tr
+              >
+            </thead>
+            <tbody>
+              {#each paste.evaluation.lines as line (line.id)}
+                <tr class="border-t border-line">
+                  <td class="py-0.5"
+                    >{ingredient(line.ingredient).name}
+                    {#if line.stageKind !== 'dough'}<span class="quiet"
+                        >in the {line.stageKind}</span
+                      >{/if}</td
+                  >
+                  <td class="text-right font-semibold">{gramsNumber(line.grams)}</td>
+                  <td class="text-right"
+                    >{percentOf(line.grams, totals, household.percentages).toFixed(1)}</td
+                  >
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        {/if}
+        {#if paste.read.unread.length > 0}
+          <div class="rounded border-l-4 border-act bg-act-tint p-2 text-sm" data-testid="unread">
+            <b>Not read, and kept as they stand:</b>
+            <ul class="mt-1 grid gap-1">
+              {#each paste.read.unread as line (line.line)}
+                <li>Line {line.line}, “{line.text.slice(0, 80)}”: {line.why}.</li>
+              {/each}
+            </ul>
+          </div>
+        {/if}
+        {#if paste.read.assumptions.length > 0}
+          <ul class="quiet grid gap-1">
+            {#each paste.read.assumptions as a (a.line + a.text)}<li>
+                Line {a.line}: {a.text}.
+              </li>{/each}
+          </ul>
+        {/if}
+        <div class="flex flex-wrap items-center gap-3">
+          <button class="knob knob-act" type="button" disabled={busy} onclick={put}>
+            {busy ? 'Putting it there …' : 'Put it on the bench'}
+          </button>
+          {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
+        </div>
+      {:else}
+        <p class="quiet">
+          It is read as you paste: grams, baker's percentages, and how the dough will feel. What
+          cannot be read is shown with its line; nothing is guessed.
+        </p>
+        <p>
+          <button class="knob" type="button" onclick={() => (paste.text = example)}
+            >Try this example</button
+          >
+        </p>
+      {/if}
+    </div>
+  </div>
+</section>

@@ -1,0 +1,83 @@
+<script lang="ts">
+  import { gramsText, ingredient, stateAt } from '@tender-crumb/core';
+  import Level from '../level/Level.svelte';
+  import type { Run } from './run.svelte.ts';
+
+  let { run }: { run: Run } = $props();
+
+  const at = $derived(run.feeling ?? (run.feltSince ? run.felt : undefined));
+</script>
+
+<p class="mb-3 text-lg">
+  Five to ten minutes into the kneading, scrape the sides once and touch it. Slide to where it
+  feels.
+</p>
+<Level
+  level={run.level}
+  window={run.window}
+  size="counter"
+  felt={at}
+  label="How the dough feels"
+  onfeel={(points) => (run.feeling = points)}
+/>
+
+<div class="mt-4 grid gap-4" aria-live="polite">
+  {#if run.feeling !== undefined}
+    <p class="big">{stateAt(run.feeling).says}</p>
+    <div>
+      <button class="knob knob-act knob-large" type="button" onclick={() => run.feel(run.feeling!)}>
+        It feels like this
+      </button>
+    </div>
+  {:else if run.advice}
+    <p class="big">{run.advice.says}</p>
+    <div class="flex flex-wrap gap-3">
+      {#if run.advice.action === 'add'}
+        {@const { ingredient: of, grams } = run.advice}
+        <button class="knob knob-act knob-large" type="button" onclick={() => run.add(of!, grams!)}>
+          Added {gramsText(grams!)} of {ingredient(of!).name}
+        </button>
+      {/if}
+      <button
+        class="knob knob-large"
+        class:knob-act={run.advice.action === 'leave'}
+        type="button"
+        onclick={() => (run.step = 'outcome')}>It stays as it is</button
+      >
+    </div>
+  {:else if run.state.added.length > 0}
+    <p class="big">Give it two or three minutes, then feel again.</p>
+  {/if}
+
+  {#if run.state.added.length > 0}
+    <div>
+      <h2>Added at the check</h2>
+      <ul class="mt-1 grid gap-1 text-lg">
+        {#each run.state.added as added (added.event)}
+          <li class="flex flex-wrap items-center gap-3">
+            {gramsText(added.grams)}
+            {ingredient(added.ingredient).name}
+            <button class="knob min-h-12" type="button" onclick={() => run.retract(added.event)}
+              >Was not added</button
+            >
+          </li>
+        {/each}
+      </ul>
+    </div>
+  {/if}
+  <p class="quiet">
+    Keep hands, hair and sleeves away from a moving paddle or hook; stop it before you touch. Raw
+    dough is not for tasting.
+  </p>
+</div>
+
+<style>
+  .big {
+    font-size: 1.6rem;
+    font-weight: 650;
+    line-height: 1.25;
+  }
+  .big::first-letter {
+    text-transform: uppercase;
+  }
+</style>

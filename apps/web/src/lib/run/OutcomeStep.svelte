@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { outcomeWords, type Outcome, type OutcomeWord } from '@tender-crumb/core';
+  import { ToggleGroup } from 'bits-ui';
+
+  let {
+    busy,
+    fault,
+    onfinish,
+  }: { busy: boolean; fault: string; onfinish: (outcome: Outcome) => void } = $props();
+
+  const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'];
+  let stars = $state('4');
+  let words = $state<string[]>([]);
+  let note = $state('');
+
+  function finish(event: SubmitEvent) {
+    event.preventDefault();
+    onfinish({ stars: Number(stars), words: words as OutcomeWord[], note: note.trim() });
+  }
+</script>
+
+<form class="grid gap-5" onsubmit={finish}>
+  <fieldset class="grid gap-2">
+    <legend class="text-xl font-semibold">How did it come out?</legend>
+    <ToggleGroup.Root
+      type="single"
+      class="choices"
+      aria-label="How did it come out"
+      value={stars}
+      onValueChange={(v) => v && (stars = v)}
+    >
+      {#each judgements as judgement, i (judgement)}
+        <ToggleGroup.Item value={String(i + 1)}>{judgement}</ToggleGroup.Item>
+      {/each}
+    </ToggleGroup.Root>
+  </fieldset>
+  <fieldset class="grid gap-2">
+    <legend class="text-xl font-semibold"
+      >What was it like? <span class="quiet">as many as fit</span></legend
+    >
+    <ToggleGroup.Root
+      type="multiple"
+      class="choices"
+      aria-label="What was it like"
+      bind:value={words}
+    >
+      {#each outcomeWords as word (word)}
+        <ToggleGroup.Item value={word}>{word}</ToggleGroup.Item>
+      {/each}
+    </ToggleGroup.Root>
+  </fieldset>
+  <label class="grid gap-2 text-xl font-semibold">
+    In your own words
+    <textarea class="field min-h-24 text-lg font-normal" maxlength="4000" bind:value={note}
+    ></textarea>
+  </label>
+  <div class="flex flex-wrap items-center gap-3">
+    <button class="knob knob-act knob-large" type="submit" disabled={busy}>
+      {busy ? 'Writing it down …' : 'Write it in the book'}
+    </button>
+    {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
+  </div>
+</form>
+
+<style>
+  form :global(.choices) {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+  }
+  form :global(.choices button) {
+    min-height: 3.25rem;
+    padding: 0 1.1rem;
+    border: 2px solid var(--rim);
+    border-radius: 4px 4px 14px 14px;
+    background: var(--enamel);
+    color: var(--rim);
+    font-size: 1.1rem;
+    font-weight: 600;
+  }
+  form :global(.choices button[data-state='on']) {
+    background: var(--rim);
+    color: var(--on-rim);
+  }
+</style>

@@ -1,0 +1,46 @@
+import type { Evaluation, ReadRecipe } from '@tender-crumb/core';
+
+/** An evaluation in the words of the API. Grams as numbers, percentages of total flour. */
+export const evaluationAnswer = (
+  formula: ReadRecipe['formula'],
+  evaluation: Evaluation,
+  unread: ReadRecipe['unread'] = [],
+  assumptions: ReadRecipe['assumptions'] = [],
+) => {
+  const { totals, level, state, window, slips, cautions } = evaluation;
+  return {
+    formula,
+    totals: {
+      flourGrams: totals.flourGrams,
+      pouredWaterGrams: totals.pouredWaterGrams,
+      effectiveWaterGrams: totals.effectiveWaterGrams,
+      doughGrams: totals.doughGrams,
+      hydrationTotalFlour: totals.hydrationTotalFlour,
+      hydrationAddedFlour: totals.hydrationAddedFlour,
+      effectiveHydration: totals.effectiveHydration,
+      saltPercent: totals.saltPercent,
+      prefermentedFlourPercent: totals.prefermentedFlourPercent,
+      proteinPercent: totals.proteinPercent,
+    },
+    level: {
+      points: level.points,
+      low: level.low,
+      high: level.high,
+      state: state.id,
+      window,
+    },
+    corrections: slips.map((slip) => ({
+      kind: slip.kind,
+      ingredient: slip.ingredient,
+      grams: slip.grams,
+      spoons: slip.spoons,
+      reason: slip.reason,
+      basis: slip.basis,
+      certainty: slip.certainty,
+      alongside: slip.changes.slice(1).map(({ ingredient, grams }) => ({ ingredient, grams })),
+    })),
+    cautions,
+    unread: unread.map(({ line, text, why }) => ({ line, text, why })),
+    assumptions,
+  };
+};

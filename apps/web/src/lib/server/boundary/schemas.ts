@@ -1,0 +1,198 @@
+import {
+  bakeEventKinds,
+  catalogue,
+  cupMillilitres,
+  eggGrams,
+  fills,
+  formatLimits,
+  formulaFormat,
+  loadingOrders,
+  measuringMethods,
+  mostGrams,
+  outcomeWords,
+  percentageSchools,
+  stageKinds,
+  styleIds,
+  tablespoonMillilitres,
+  type BakeEvent,
+  type FormulaJson,
+  type Household,
+  type StyleId,
+} from '@tender-crumb/core';
+import Joi from 'joi';
+import type { NewBake } from '../store/bakes.ts';
+import type { Bag } from '../store/bags.ts';
+
+const text = (most: number) => Joi.string().max(most).allow('');
+/** Ids are plain words; a colon marks those that the program makes by itself. */
+const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
+const slipKey = Joi.string().max(200);
+const ingredientId = Joi.string()
+  .valid(...catalogue.map((i) => i.id))
+  .messages({ 'any.only': 'is not an ingredient of the catalogue' });
+const grams = Joi.number().min(0).max(mostGrams).required();
+const instant = Joi.string().isoDate();
+
+const line = Joi.object({
+  id,
+  ingredient: ingredientId.required(),
+  bag: id,
+  grams,
+  measured: Joi.string().valid(...measuringMethods),
+  spread: Joi.number().min(0).max(1),
+  held: Joi.boolean(),
+  countsAsFlour: Joi.boolean(),
+  note: text(formatLimits.text),
+  asWritten: text(formatLimits.text),
+});
+
+const stage = Joi.object({
+  id,
+  kind: Joi.string().valid(...stageKinds),
+  name: text(formatLimits.name),
+  lines: Joi.array().items(line).max(formatLimits.lines).required(),
+});
+
+const taken = Joi.object({
+  id: id.required(),
+  slip: slipKey.required(),
+  reason: text(formatLimits.text),
+  basis: text(formatLimits.text),
+  changes: Joi.array()
+    .items(
+      Joi.object({
+        stage: id.required(),
+        ingredient: ingredientId.required(),
+        grams: Joi.number().min(-mostGrams).max(mostGrams).required(),
+      }),
+    )
+    .min(1)
+    .max(20)
+    .required(),
+});
+
+/** The formula format, version 1: the same as the published JSON Schema (a test holds them together). */
+export const formulaBody = Joi.object<FormulaJson>({
+  format: Joi.string().valid(formulaFormat),
+  name: Joi.string().max(formatLimits.name),
+  style: Joi.string().valid(...styleIds),
+  pieces: Joi.number().integer().min(1).max(1000),
+  source: text(formatLimits.source),
+  stages: Joi.array().items(stage).min(1).max(formatLimits.stages).required(),
+  taken: Joi.array().items(taken).max(100),
+  left: Joi.array().items(slipKey).max(100),
+}).required();
+
+export const formulaSave = Joi.object<{ version: number; formula: FormulaJson }>({
+  version: Joi.number().integer().min(1).required(),
+  formula: formulaBody,
+}).required();
+
+export interface EvaluateQuery {
+  readonly style?: StyleId;
+  readonly cup?: Household['measures']['cup'];
+  readonly tablespoon?: Household['measures']['tablespoon'];
+  readonly fill?: Household['measures']['fill'];
+  readonly roomC?: number;
+  /** Per cent. */
+  readonly humidity?: number;
+}
+
+const cup = Joi.string().valid(...Object.keys(cupMillilitres));
+const tablespoon = Joi.string().valid(...Object.keys(tablespoonMillilitres));
+const fill = Joi.string().valid(...fills);
+const roomC = Joi.number().min(-10).max(60);
+const humidity = Joi.number().min(0).max(100);
+
+export const evaluateQuery = Joi.object<EvaluateQuery>({
+  style: Joi.string().valid(...styleIds),
+  cup,
+  tablespoon,
+  fill,
+  roomC,
+  humidity,
+}).required();
+
+export const householdBody = Joi.object<Household>({
+  measures: Joi.object({
+    cup: cup.required(),
+    tablespoon: tablespoon.required(),
+    fill: fill.required(),
+    egg: Joi.string()
+      .valid(...Object.keys(eggGrams))
+      .required(),
+  }).required(),
+  scaleStep: Joi.number().min(0.01).max(10).required(),
+  room: Joi.object({ celsius: roomC, humidity: Joi.number().min(0).max(1) }).required(),
+  percentages: Joi.string()
+    .valid(...percentageSchools)
+    .required(),
+  yeastKept: Joi.string().valid(...catalogue.filter((i) => i.yeast).map((i) => i.id)),
+}).required();
+
+export const bagBody = Joi.object<Omit<Bag, 'id'>>({
+  name: Joi.string().trim().min(1).max(120).required(),
+  ingredient: ingredientId.required(),
+  openedOn: Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'a date'),
+}).required();
+
+export const bakeBody = Joi.object<NewBake>({
+  id,
+  formulaId: id.required(),
+  formulaVersion: Joi.number().integer().min(1).required(),
+  method: Joi.string()
+    .valid(...Object.keys(loadingOrders))
+    .default('hand'),
+  startedAt: instant,
+}).required();
+
+const data: Record<BakeEvent['kind'], Joi.ObjectSchema> = {
+  weighed: Joi.object({
+    item: Joi.string().max(200).required(),
+    grams,
+    byScale: Joi.boolean().required(),
+  }),
+  unweighed: Joi.object({ item: Joi.string().max(200).required() }),
+  added: Joi.object({
+    ingredient: ingredientId.required(),
+    grams: Joi.number().min(0.1).max(2000).required(),
+  }),
+  felt: Joi.object({ points: Joi.number().min(-40).max(40).required() }),
+  retracted: Joi.object({ event: id.required() }),
+  outcome: Joi.object({
+    stars: Joi.number().integer().min(1).max(5).required(),
+    words: Joi.array()
+      .items(Joi.string().valid(...outcomeWords))
+      .max(outcomeWords.length)
+      .required(),
+    note: text(4000).required(),
+  }),
+  finished: Joi.object({}),
+};
+
+const event = Joi.object({
+  id: id.required(),
+  at: instant.required(),
+  kind: Joi.string()
+    .valid(...bakeEventKinds)
+    .required(),
+  data: Joi.when('kind', {
+    switch: bakeEventKinds.map((kind) => ({ is: kind, then: data[kind].required() })),
+  }),
+});
+
+export const eventsBody = Joi.object<{ events: BakeEvent[] }>({
+  events: Joi.array().items(event).min(1).max(500).required(),
+}).required();
+
+export const pageQuery = Joi.object<{
+  limit: number;
+  offset: number;
+  formula: string;
+  search: string;
+}>({
+  limit: Joi.number().integer().min(1).max(200).default(50),
+  offset: Joi.number().integer().min(0).default(0),
+  formula: id.allow('').default(''),
+  search: text(200).default(''),
+}).required();

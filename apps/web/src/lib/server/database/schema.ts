@@ -1,0 +1,64 @@
+import type { Generated } from 'kysely';
+
+/** Bodies are JSON text: the core owns their shape, the store only keeps them. */
+export interface Schema {
+  formula: {
+    id: string;
+    name: string;
+    style: string;
+    version: number;
+    created_at: string;
+    updated_at: string;
+  };
+  /** A formula is a chain of versions; nothing is overwritten. */
+  formula_version: {
+    formula_id: string;
+    version: number;
+    body: string;
+    saved_at: string;
+  };
+  /** A save from a stale copy: refused, and kept. */
+  formula_aside: {
+    id: string;
+    formula_id: string;
+    based_on: number;
+    body: string;
+    kept_at: string;
+  };
+  bake: {
+    id: string;
+    formula_id: string;
+    formula_version: number;
+    method: string;
+    started_at: string;
+    finished_at: string | null;
+    felt: number | null;
+    stars: number | null;
+    lesson: string | null;
+  };
+  /** `seq` keeps the order of arrival; the fold does not depend on it. */
+  bake_event: {
+    seq: Generated<number>;
+    id: string;
+    bake_id: string;
+    at: string;
+    kind: string;
+    data: string;
+  };
+  bag: {
+    id: string;
+    name: string;
+    ingredient: string;
+    opened_on: string | null;
+  };
+  /** The one belief, and its number: what was worked out from an older one is stale. */
+  belief: {
+    id: number;
+    revision: number;
+    body: string;
+  };
+  setting: {
+    key: string;
+    value: string;
+  };
+}

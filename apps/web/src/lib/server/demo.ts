@@ -1,0 +1,28 @@
+import { demoData } from '../../../../../demo/household.ts';
+import type { Database } from './database/open.ts';
+import { addBag } from './store/bags.ts';
+import { appendEvents, startBake } from './store/bakes.ts';
+import { addFormula, saveFormula } from './store/formulas.ts';
+import { saveHousehold } from './store/household.ts';
+
+/** Fills an empty demo database with the invented household; leaves one that has something alone. */
+export async function fillDemo(db: Database, today: Date): Promise<void> {
+  const filled = await db.selectFrom('formula').select('id').limit(1).executeTakeFirst();
+  if (filled) return;
+  const data = demoData(today);
+  await db.transaction().execute(async (tx) => {
+    await saveHousehold(tx, data.household);
+    for (const bag of data.bags) await addBag(tx, bag);
+    for (const { id, versions } of data.formulas) {
+      const [first, ...later] = versions;
+      await addFormula(tx, first!.formula, { id, at: first!.at });
+      for (const [i, { formula, at }] of later.entries()) {
+        await saveFormula(tx, id, i + 1, formula, at);
+      }
+    }
+    for (const bake of data.bakes) {
+      await startBake(tx, { ...bake, formulaVersion: bake.version });
+      await appendEvents(tx, bake.id, bake.events);
+    }
+  });
+}

@@ -1,0 +1,45 @@
+/** One fault of what was sent: where it stands and what is wrong with it. */
+export interface Fault {
+  readonly where: string;
+  readonly what: string;
+}
+
+/** A refusal that the route answers with; thrown inside a route, never shown with its stack. */
+export class Problem extends Error {
+  readonly status: number;
+  readonly faults: readonly Fault[];
+  readonly more: Record<string, unknown>;
+
+  constructor(
+    status: number,
+    title: string,
+    faults: readonly Fault[] = [],
+    more: Record<string, unknown> = {},
+  ) {
+    super(title);
+    this.status = status;
+    this.faults = faults;
+    this.more = more;
+  }
+}
+
+/**
+ * A refusal as `application/problem+json` (RFC 9457), with what is wrong and where under `errors`.
+ *
+ * @example problemResponse(new Problem(422, 'No flour', [{where: 'body', what: '…'}]))
+ */
+export const problemResponse = ({ status, message, faults, more }: Problem): Response =>
+  new Response(
+    JSON.stringify({
+      type: 'about:blank',
+      title: message,
+      status,
+      detail: faults.map((f) => `${f.where}: ${f.what}`).join('; ') || message,
+      errors: faults,
+      ...more,
+    }),
+    {
+      status,
+      headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
+    },
+  );

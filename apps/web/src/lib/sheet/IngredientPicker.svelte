@@ -1,0 +1,122 @@
+<script lang="ts">
+  import { findIngredients, ingredient } from '@tender-crumb/core';
+  import { Combobox } from 'bits-ui';
+  import RoleMark from '../role/RoleMark.svelte';
+
+  let {
+    value,
+    label,
+    placeholder = '',
+    onpick,
+  }: {
+    value?: string;
+    label: string;
+    placeholder?: string;
+    onpick: (id: string) => void;
+  } = $props();
+
+  let typed = $state('');
+  let searching = $state(false);
+  let open = $state(false);
+  const found = $derived(findIngredients(searching ? typed : '').slice(0, 40));
+  const shown = $derived(value ? ingredient(value).name : '');
+
+  function pick(id: string) {
+    searching = false;
+    typed = '';
+    if (id && id !== value) onpick(id);
+  }
+</script>
+
+<Combobox.Root
+  type="single"
+  value={value ?? ''}
+  inputValue={searching ? typed : shown}
+  bind:open
+  onValueChange={pick}
+  onOpenChange={(o) => {
+    if (!o) {
+      searching = false;
+      typed = '';
+    }
+  }}
+>
+  <Combobox.Input
+    class="picker"
+    aria-label={label}
+    {placeholder}
+    data-column="ingredient"
+    autocomplete="off"
+    spellcheck="false"
+    onclick={() => (open = true)}
+    onfocus={(e) => (e.currentTarget as HTMLInputElement).select()}
+    oninput={(e) => {
+      searching = true;
+      typed = (e.currentTarget as HTMLInputElement).value;
+      open = true;
+    }}
+  />
+  <Combobox.Portal>
+    <Combobox.Content class="picker-list" sideOffset={4} align="start">
+      {#each found as of (of.id)}
+        <Combobox.Item class="picker-item" value={of.id} label={of.name}>
+          <RoleMark role={of.role} />
+          {of.name}
+        </Combobox.Item>
+      {:else}
+        <p class="picker-none">
+          Nothing in the catalogue is called “{typed}”. Try a plainer name, such as rye or milk.
+        </p>
+      {/each}
+    </Combobox.Content>
+  </Combobox.Portal>
+</Combobox.Root>
+
+<style>
+  :global(.picker) {
+    width: 100%;
+    min-width: 0;
+    padding: 0.3rem 0.35rem;
+    border: 1.5px solid transparent;
+    border-radius: 3px;
+    background: transparent;
+    text-overflow: ellipsis;
+  }
+  :global(.picker:hover) {
+    border-color: var(--line);
+  }
+  :global(.picker:focus) {
+    border-color: var(--rim);
+    background: var(--enamel);
+    outline-offset: 0;
+  }
+  :global(.picker::placeholder) {
+    color: var(--soft);
+    opacity: 1;
+  }
+  :global(.picker-list) {
+    z-index: 40;
+    width: 19rem;
+    max-height: 18rem;
+    overflow-y: auto;
+    border: 1.5px solid var(--rim);
+    border-radius: 3px 3px 14px 14px;
+    background: var(--enamel);
+    box-shadow: 0 8px 24px rgb(8 20 45 / 0.22);
+  }
+  :global(.picker-item) {
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+    padding: 0.5rem 0.7rem;
+    cursor: pointer;
+  }
+  :global(.picker-item[data-highlighted]) {
+    background: var(--sunk);
+    box-shadow: inset 4px 0 0 var(--rim);
+  }
+  :global(.picker-none) {
+    padding: 0.7rem;
+    color: var(--soft);
+  }
+</style>

@@ -1,0 +1,58 @@
+import {
+  ingredient,
+  mostGrams,
+  parseNumber,
+  readMeasure,
+  setGrams,
+  editLine,
+  setPercent,
+  type Formula,
+  type Household,
+  type PercentProblem,
+  type ResolvedLine,
+} from '@tender-crumb/core';
+
+/** What a typed text makes of the formula, or what is wrong with it. */
+export type Typed = { readonly formula: Formula } | { readonly fault: string };
+
+const percentFaults: Record<PercentProblem, string> = {
+  'only-flour': 'The only flour is always 100 %: change its grams, or add another flour',
+  'over-hundred': 'The flours of this stage would come to more than there is',
+  'no-base': 'There is no flour yet to take a percentage of',
+};
+
+type Column = (text: string, formula: Formula, line: ResolvedLine, household: Household) => Typed;
+
+const grams: Column = (text, formula, line, household) => {
+  const bare = parseNumber(text);
+  if (bare !== undefined) {
+    return bare <= mostGrams
+      ? { formula: setGrams(formula, line.id, bare) }
+      : { fault: `More than ${mostGrams / 1000} kg of one thing` };
+  }
+  return measure(text, formula, line, household);
+};
+
+const percent: Column = (text, formula, line, household) => {
+  const value = parseNumber(text.replace('%', ''));
+  if (value === undefined) return { fault: 'A percentage such as 2 or 68.5' };
+  if (value > 10_000) return { fault: 'More than a formula holds' };
+  const next = setPercent(formula, line.id, value, household.percentages);
+  return typeof next === 'string' ? { fault: percentFaults[next] } : { formula: next };
+};
+
+const measure: Column = (text, formula, line, { measures }) => {
+  const read = readMeasure(text, ingredient(line.ingredient), measures);
+  if ('code' in read) return { fault: `Not clear: ${read.why}` };
+  const spread = read.spread > 0 ? read.spread : undefined;
+  return {
+    formula: editLine(formula, line.id, { grams: read.grams, measured: read.measured, spread }),
+  };
+};
+
+/** The editable columns of the sheet. */
+export const columns: Readonly<Record<'percent' | 'grams' | 'measure', Column>> = {
+  percent,
+  grams,
+  measure,
+};

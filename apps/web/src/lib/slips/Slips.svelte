@@ -1,0 +1,80 @@
+<script lang="ts">
+  import { gramsText, ingredient } from '@tender-crumb/core';
+  import Undo2 from '@lucide/svelte/icons/undo-2';
+  import type { Bench } from '../bench/bench.svelte.ts';
+  import SlipCard from './SlipCard.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const signed = (grams: number) => `${grams > 0 ? '+' : ''}${gramsText(grams)}`;
+</script>
+
+<section class="slips" aria-labelledby="slips-title">
+  <h2 id="slips-title">Corrections</h2>
+  {#if bench.open.length === 0}
+    <p class="quiet">
+      {bench.evaluation
+        ? 'Nothing to correct. Change the flour, the water or the style, and what follows from it is offered here.'
+        : 'Give it some flour, and what it needs is offered here.'}
+    </p>
+  {/if}
+  {#each bench.open as slip (slip.key)}
+    <SlipCard {slip} {bench} />
+  {/each}
+
+  {#if bench.formula.taken.length > 0}
+    <h3 class="quiet">Taken</h3>
+    <ul>
+      {#each bench.formula.taken as taken (taken.id)}
+        <li>
+          <span>
+            {taken.changes
+              .map((c) => `${signed(c.grams)} ${ingredient(c.ingredient).name}`)
+              .join(', ')}
+          </span>
+          <button
+            class="knob no-print"
+            type="button"
+            title={taken.reason}
+            onclick={() => bench.giveBack(taken.id)}
+          >
+            <Undo2 size={16} aria-hidden="true" /> Give back
+          </button>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+
+  {#if bench.left.length > 0}
+    <h3 class="quiet">Left</h3>
+    <ul>
+      {#each bench.left as slip (slip.key)}
+        <li>
+          <span>{signed(slip.grams)} {ingredient(slip.ingredient).name}</span>
+          <button class="knob no-print" type="button" onclick={() => bench.reconsider(slip.key)}
+            >Reconsider</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</section>
+
+<style>
+  .slips {
+    display: grid;
+    gap: 0.6rem;
+    align-content: start;
+  }
+  ul {
+    display: grid;
+    gap: 0.35rem;
+  }
+  li {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 0.5rem;
+    font-size: 0.925rem;
+  }
+</style>

@@ -1,0 +1,4 @@
+import { isDemo } from '$lib/server/kitchen.ts';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = ({ locals }) => ({ theme: locals.theme, demo: isDemo() });

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import '../app.css';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import Keyboard from '@lucide/svelte/icons/keyboard';
+  import Moon from '@lucide/svelte/icons/moon';
+  import Sun from '@lucide/svelte/icons/sun';
+  import SunMoon from '@lucide/svelte/icons/sun-moon';
+  import ShortcutSheet from '$lib/ui/ShortcutSheet.svelte';
+  import { setTheme, themes, type Theme } from '$lib/ui/theme.ts';
+  import type { LayoutProps } from './$types';
+
+  let { children, data }: LayoutProps = $props();
+
+  const places = [
+    { path: '/', name: 'Shelf', key: 's', here: (p: string) => p === '/' },
+    { path: '/bench', name: 'Bench', key: 'n', here: (p: string) => p.startsWith('/bench') },
+    { path: '/bake', name: 'Bake day', key: 'k', here: (p: string) => p.startsWith('/bake') },
+    { path: '/book', name: 'Book', key: 'b', here: (p: string) => p.startsWith('/book') },
+    { path: '/pantry', name: 'Pantry', key: 'p', here: (p: string) => p.startsWith('/pantry') },
+  ];
+  const looks = {
+    system: { icon: SunMoon, says: 'Light or dark as the system has it' },
+    light: { icon: Sun, says: 'Light' },
+    dark: { icon: Moon, says: 'Dark' },
+  };
+
+  // svelte-ignore state_referenced_locally
+  let theme = $state<Theme>(data.theme);
+  let keysOpen = $state(false);
+  let going = false;
+  const Look = $derived(looks[theme].icon);
+
+  function nextTheme() {
+    theme = themes[(themes.indexOf(theme) + 1) % themes.length]!;
+    setTheme(theme);
+  }
+
+  function key(event: KeyboardEvent) {
+    const at = event.target as HTMLElement;
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (at.closest('input, textarea, select, [contenteditable]')) return;
+    if (event.key === '?') keysOpen = true;
+    const place = going && places.find((p) => p.key === event.key);
+    going = event.key === 'g';
+    if (place) void goto(place.path);
+  }
+</script>
+
+<svelte:window onkeydown={key} />
+
+<a
+  href="#main"
+  class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-enamel focus:p-2"
+  >To the content</a
+>
+<header class="no-print border-b-4 border-rim bg-enamel">
+  <div class="mx-auto flex max-w-[88rem] flex-wrap items-center gap-x-6 gap-y-1 px-4 pt-2">
+    <a href="/" class="flex items-center gap-2 pb-2 text-lg font-bold text-rim">
+      <img src="/icon.svg" alt="" width="28" height="28" /> Tender Crumb
+    </a>
+    <nav aria-label="Places" class="flex flex-1 gap-1">
+      {#each places as place (place.path)}
+        {@const here = place.here(page.url.pathname)}
+        <a
+          href={place.path}
+          aria-current={here ? 'page' : undefined}
+          class="rounded-t-md px-3 py-2 font-semibold whitespace-nowrap {here
+            ? 'bg-rim text-on-rim'
+            : 'text-rim hover:bg-sunk'}">{place.name}</a
+        >
+      {/each}
+    </nav>
+    <div class="flex items-center gap-1 pb-1">
+      {#if data.demo}
+        <span class="quiet mr-2 hidden md:inline">Demo: Number 9, Heron Lock (invented)</span>
+      {/if}
+      <button
+        class="knob border-transparent px-2"
+        type="button"
+        onclick={() => (keysOpen = true)}
+        aria-label="Keys"
+        title="Keys (?)"><Keyboard size={20} /></button
+      >
+      <button
+        class="knob border-transparent px-2"
+        type="button"
+        onclick={nextTheme}
+        aria-label="Theme: {looks[theme].says}"
+        title={looks[theme].says}><Look size={20} /></button
+      >
+    </div>
+  </div>
+</header>
+<main id="main" class="mx-auto max-w-[88rem] px-4 py-4">
+  {@render children()}
+</main>
+<ShortcutSheet bind:open={keysOpen} />

@@ -1,0 +1,34 @@
+import { json } from '@sveltejs/kit';
+import { readJson } from '$lib/server/boundary/body.ts';
+import { check } from '$lib/server/boundary/check.ts';
+import { bakeBody, pageQuery } from '$lib/server/boundary/schemas.ts';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { Problem } from '$lib/server/problem.ts';
+import { route } from '$lib/server/route.ts';
+import { listBakes, readBake, startBake, withEvents } from '$lib/server/store/bakes.ts';
+
+export const GET = route(async ({ url }) => {
+  const { limit, offset, formula } = check(
+    pageQuery,
+    Object.fromEntries(url.searchParams),
+    'query',
+  );
+  const db = await kitchen();
+  const { rows, total } = await listBakes(db, { limit, offset, formula });
+  return json({ bakes: await withEvents(db, rows), total });
+});
+
+export const POST = route(async ({ request }) => {
+  const bake = check(bakeBody, await readJson(request), 'body');
+  const db = await kitchen();
+  const started = await startBake(db, bake);
+  if (started === 'missing') {
+    throw new Problem(404, 'No such formula', [
+      { where: 'body.formulaId', what: 'no formula of that id and version' },
+    ]);
+  }
+  return json(await readBake(db, started.id), {
+    status: 201,
+    headers: { location: `/api/v1/bakes/${started.id}` },
+  });
+});

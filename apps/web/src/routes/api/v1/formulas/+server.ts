@@ -1,0 +1,23 @@
+import { completeFormula } from '@tender-crumb/core';
+import { json } from '@sveltejs/kit';
+import { readJson } from '$lib/server/boundary/body.ts';
+import { check } from '$lib/server/boundary/check.ts';
+import { formulaBody, pageQuery } from '$lib/server/boundary/schemas.ts';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { route } from '$lib/server/route.ts';
+import { addFormula, listFormulas } from '$lib/server/store/formulas.ts';
+
+export const GET = route(async ({ url }) => {
+  const { limit, offset, search } = check(pageQuery, Object.fromEntries(url.searchParams), 'query');
+  const { rows, total } = await listFormulas(await kitchen(), { limit, offset, search });
+  return json({ formulas: rows, total });
+});
+
+export const POST = route(async ({ request }) => {
+  const formula = completeFormula(check(formulaBody, await readJson(request), 'body'));
+  const { id, version } = await addFormula(await kitchen(), formula);
+  return json(
+    { id, version, formula },
+    { status: 201, headers: { location: `/api/v1/formulas/${id}` } },
+  );
+});

@@ -1,0 +1,46 @@
+import { completeFormula } from '@tender-crumb/core';
+import { json } from '@sveltejs/kit';
+import { readJson } from '$lib/server/boundary/body.ts';
+import { check } from '$lib/server/boundary/check.ts';
+import { formulaSave } from '$lib/server/boundary/schemas.ts';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { Problem } from '$lib/server/problem.ts';
+import { route } from '$lib/server/route.ts';
+import { listAside, readFormula, saveFormula } from '$lib/server/store/formulas.ts';
+
+const missing = (id: string) =>
+  new Problem(404, 'No such formula', [{ where: 'path', what: `no formula “${id}”` }]);
+
+export const GET = route(async ({ params, url }) => {
+  const id = params['id']!;
+  const asked = url.searchParams.get('version');
+  const version = asked === null ? undefined : Number(asked);
+  if (version !== undefined && !(Number.isInteger(version) && version > 0)) {
+    throw new Problem(400, 'No such version', [{ where: 'query.version', what: 'a whole number' }]);
+  }
+  const db = await kitchen();
+  const found = await readFormula(db, id, version);
+  if (!found) throw missing(id);
+  return json({ ...found, aside: await listAside(db, id) });
+});
+
+export const PUT = route(async ({ params, request }) => {
+  const id = params['id']!;
+  const { version, formula } = check(formulaSave, await readJson(request), 'body');
+  const saved = await saveFormula(await kitchen(), id, version, completeFormula(formula));
+  if (saved.outcome === 'missing') throw missing(id);
+  if (saved.outcome === 'stale') {
+    throw new Problem(
+      409,
+      'It was changed elsewhere in the meantime; both versions are kept',
+      [
+        {
+          where: 'body.version',
+          what: `is ${version}, and ${saved.current.version} is the newest`,
+        },
+      ],
+      { current: saved.current, aside: saved.aside },
+    );
+  }
+  return json({ id, version: saved.version });
+});

@@ -1,0 +1,20 @@
+import { error } from '@sveltejs/kit';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { listBags } from '$lib/server/store/bags.ts';
+import { readBake } from '$lib/server/store/bakes.ts';
+import { readFormula } from '$lib/server/store/formulas.ts';
+import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+  const db = await kitchen();
+  const bake = await readBake(db, params.id);
+  const version = bake && (await readFormula(db, bake.formulaId, bake.formulaVersion));
+  if (!bake || !version) error(404, 'There is no such bake.');
+  const [household, { belief }, bags] = await Promise.all([
+    readHousehold(db),
+    readBelief(db),
+    listBags(db),
+  ]);
+  return { bake, formula: version.formula, household, belief, bags };
+};

@@ -1,0 +1,1 @@
+<p>One moment …</p>

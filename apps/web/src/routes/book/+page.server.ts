@@ -1,0 +1,42 @@
+import { kitchen } from '$lib/server/kitchen.ts';
+import { listBags } from '$lib/server/store/bags.ts';
+import { listBakes, withEvents } from '$lib/server/store/bakes.ts';
+import { listFormulas } from '$lib/server/store/formulas.ts';
+import { bookRows } from '$lib/server/book.ts';
+import type { PageServerLoad } from './$types';
+
+const perPage = 20;
+
+export const load: PageServerLoad = async ({ url }) => {
+  const db = await kitchen();
+  const asked = url.searchParams.get('formula') ?? '';
+  const formula = /^[A-Za-z0-9_-]{1,80}$/.test(asked) ? asked : '';
+  const page = Math.max(1, Math.trunc(Number(url.searchParams.get('page'))) || 1);
+  const [{ rows, total }, formulas, bags] = await Promise.all([
+    listBakes(db, { limit: perPage, offset: (page - 1) * perPage, formula }),
+    listFormulas(db, { limit: 200 }),
+    listBags(db),
+  ]);
+  // The chart is of one bread: mixed breads have no common line.
+  const charted = formula ? (await listBakes(db, { limit: 60, formula })).rows : [];
+  return {
+    rows: bookRows(await withEvents(db, rows)),
+    charted: charted
+      .filter((b) => b.lesson?.felt !== undefined)
+      .map(({ id, startedAt, lesson }) => ({
+        id,
+        day: startedAt.slice(0, 10),
+        forecast: lesson!.mixed.points,
+        low: lesson!.mixed.low,
+        high: lesson!.mixed.high,
+        felt: lesson!.felt!,
+      }))
+      .reverse(),
+    formulas: formulas.rows.map(({ id, formula: { name } }) => ({ id, name })),
+    bags,
+    formula,
+    total,
+    page,
+    pages: Math.max(1, Math.ceil(total / perPage)),
+  };
+};

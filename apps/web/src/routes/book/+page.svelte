@@ -1,0 +1,87 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import ForecastChart from '$lib/book/ForecastChart.svelte';
+  import LessonView from '$lib/book/LessonView.svelte';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'];
+  const day = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
+  const link = (page: number) =>
+    `/book?${new URLSearchParams({ ...(data.formula ? { formula: data.formula } : {}), page: String(page) })}`;
+</script>
+
+<svelte:head><title>Book · Tender Crumb</title></svelte:head>
+
+<div class="mb-3 flex flex-wrap items-center justify-between gap-3">
+  <h1>Book <span class="quiet">{data.total} {data.total === 1 ? 'bake' : 'bakes'}</span></h1>
+  <label class="flex items-center gap-2"
+    ><span class="quiet">Of</span>
+    <select
+      class="field"
+      value={data.formula}
+      onchange={(e) =>
+        goto(e.currentTarget.value ? `/book?formula=${e.currentTarget.value}` : '/book')}
+    >
+      <option value="">every bread</option>
+      {#each data.formulas as formula (formula.id)}<option value={formula.id}>{formula.name}</option
+        >{/each}
+    </select>
+  </label>
+</div>
+
+{#if data.charted.length > 2}
+  <div class="bowl mb-4 p-4"><ForecastChart points={data.charted} /></div>
+{/if}
+
+{#if data.rows.length === 0}
+  <p class="bowl p-6">
+    Nothing is written here yet. Bake something from the <a class="link" href="/">Shelf</a>, say how
+    the dough felt, and the next forecast of that flour starts from there.
+  </p>
+{:else}
+  <ol class="grid gap-3 xl:grid-cols-2">
+    {#each data.rows as row (row.id)}
+      <li class="bowl grid content-start gap-2 p-4">
+        <div class="flex flex-wrap items-baseline justify-between gap-2">
+          <h2><a class="hover:underline" href="/bench/{row.formulaId}">{row.name}</a></h2>
+          <span class="quiet">{day.format(new Date(row.startedAt))}</span>
+        </div>
+        {#if !row.finished}
+          <p><a class="link" href="/bake/{row.id}">Still being baked</a></p>
+        {:else}
+          {#if row.outcome}
+            <p>
+              <b>{judgements[row.outcome.stars - 1]}</b>
+              <span aria-hidden="true" class="tracking-widest text-rim"
+                >{'●'.repeat(row.outcome.stars)}{'○'.repeat(5 - row.outcome.stars)}</span
+              >
+              <span class="quiet"
+                >{[row.outcome.words.join(', '), row.outcome.note]
+                  .filter(Boolean)
+                  .join(' · ')}</span
+              >
+            </p>
+          {/if}
+          {#if row.lesson}
+            <LessonView lesson={row.lesson} style={row.style} bags={data.bags} size="tiny" />
+          {/if}
+        {/if}
+      </li>
+    {/each}
+  </ol>
+  {#if data.pages > 1}
+    <nav class="mt-4 flex items-center gap-3" aria-label="Pages">
+      {#if data.page > 1}<a class="knob" href={link(data.page - 1)}>Newer</a>{/if}
+      <span class="quiet">{data.page} of {data.pages}</span>
+      {#if data.page < data.pages}<a class="knob" href={link(data.page + 1)}>Older</a>{/if}
+    </nav>
+  {/if}
+{/if}

@@ -1,0 +1,26 @@
+/** Seeded draws (mulberry32), so that the invented household is the same on every machine. */
+export class Draws {
+  #state: number;
+
+  constructor(seed: number) {
+    this.#state = seed >>> 0;
+  }
+
+  /** From 0 up to 1. */
+  uniform(): number {
+    this.#state = (this.#state + 0x6d2b79f5) >>> 0;
+    let t = this.#state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  }
+
+  /** Mean 0, standard deviation 1 (Box and Muller). */
+  normal(): number {
+    return Math.sqrt(-2 * Math.log(1 - this.uniform())) * Math.cos(2 * Math.PI * this.uniform());
+  }
+
+  pick<T>(from: readonly T[]): T {
+    return from[Math.floor(this.uniform() * from.length)]!;
+  }
+}

@@ -1,0 +1,27 @@
+import type { Formula } from '../formula/formula.ts';
+import { percentOf } from '../formula/percentage.ts';
+import { resolve } from '../formula/resolve.ts';
+import { totals } from '../formula/totals.ts';
+import { ingredient } from '../ingredient/catalogue.ts';
+import { gramsNumber } from '../quantity/number.ts';
+
+/**
+ * A formula as plain text, one ingredient a line, with percentages of total flour in brackets; the
+ * reader reads it back.
+ *
+ * @example formulaText(formula) // 'Lockside tin loaf\n\nDough:\n420 g strong bread flour (100 %)\n…'
+ */
+export function formulaText(formula: Formula): string {
+  const lines = resolve(formula);
+  const sums = totals(lines);
+  const stages = formula.stages.map((stage) => {
+    const own = lines
+      .filter((l) => l.stage === stage.id && l.grams > 0)
+      .map((l) => {
+        const percent = sums ? ` (${percentOf(l.grams, sums, 'total').toFixed(1)} %)` : '';
+        return `${gramsNumber(l.grams)} g ${ingredient(l.ingredient).name.split(',')[0]}${percent}`;
+      });
+    return [`${stage.name}:`, ...own].join('\n');
+  });
+  return [formula.name, ...stages].join('\n\n');
+}
