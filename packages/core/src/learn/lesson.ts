@@ -10,6 +10,8 @@ import { catalogueThirst } from '../dough/account.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { thirstKey } from '../dough/belief.ts';
+import { verdict } from '../dough/verdict.ts';
+import { evaluate } from '../evaluate.ts';
 import { updateBelief } from './update.ts';
 
 /** A level without its workings, as it is kept in the book. */
@@ -38,8 +40,8 @@ export interface Lesson {
   /** Grams added at the check. */
   readonly added: ReadonlyArray<{ readonly ingredient: string; readonly grams: number }>;
   readonly taught: readonly Taught[];
-  /** The same formula's level, next time. */
-  readonly next: LevelMark;
+  /** The same formula's level, next time, and what it asks for then. */
+  readonly next: LevelMark & { readonly says: string };
 }
 
 const mark = ({ points, low, high }: Level): LevelMark => ({ points, low, high });
@@ -73,7 +75,8 @@ export function learnFromBake(
           priors: mixed.priors,
           noise: coefficients.feel.value ** 2 + mixed.passingVariance,
         });
-  const next = level(resolve(formula), kitchenOf(household, learned))!;
+  const next = evaluate(formula, household, learned)!;
+  const { says } = verdict(next.level, next.state, next.window, formula.style, next.slips);
   return {
     belief: learned,
     lesson: {
@@ -82,7 +85,7 @@ export function learnFromBake(
       ...(felt === undefined ? {} : { felt }),
       added: state.added.map(({ ingredient, grams }) => ({ ingredient, grams })),
       taught: felt === undefined ? [] : taught(lines, mixed, belief, learned),
-      next: mark(next),
+      next: { ...mark(next.level), says },
     },
   };
 }

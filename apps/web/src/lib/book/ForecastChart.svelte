@@ -14,7 +14,7 @@
 
   let { points }: { points: readonly Point[] } = $props();
 
-  const size = { width: 640, height: 200, left: 44, right: 12, top: 14, bottom: 26 };
+  const size = { width: 1180, height: 210, left: 44, right: 12, top: 14, bottom: 26 };
   const x = $derived(
     scalePoint()
       .domain(points.map((p) => p.id))

@@ -36,7 +36,8 @@
     <Level level={lesson.mixed} {window} felt={lesson.felt} {size} label="Before" />
   </div>
   <div>
-    <span class="quiet">Next time, as the formula stands</span>
+    <span class="quiet">Next time, as the formula stands: </span>
+    <span class="text-sm font-semibold">{lesson.next.says}</span>
     <Level level={lesson.next} {window} {size} label="Next time" />
   </div>
   <p class="text-sm leading-snug">

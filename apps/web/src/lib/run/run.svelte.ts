@@ -39,9 +39,7 @@ export class Run {
 
   readonly state = $derived(bakeState(this.events));
   readonly lines = $derived.by(() => mixedLines(this.formula, this.state));
-  readonly level = $derived.by(() =>
-    level(this.lines, kitchenOf(this.household, this.belief)),
-  );
+  readonly level = $derived.by(() => level(this.lines, kitchenOf(this.household, this.belief)));
   readonly window = $derived.by(() =>
     windowFor(this.formula.style, isDryBase(resolve(this.formula))),
   );

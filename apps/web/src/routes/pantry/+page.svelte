@@ -77,14 +77,18 @@
 )}
   <label class="quiet grid gap-1"
     >{label}
-    <select class="field text-base text-ink" {value} onchange={(e) => pick(e.currentTarget.value)}>
+    <select
+      class="field min-w-0 text-base text-ink"
+      {value}
+      onchange={(e) => pick(e.currentTarget.value)}
+    >
       {#each choices as [id, name] (id)}<option value={id}>{name}</option>{/each}
     </select>
   </label>
 {/snippet}
 
-<h1 class="mb-3">Pantry</h1>
-<p class="min-h-6" role="status">
+<h1>Pantry</h1>
+<p class="quiet min-h-5" role="status">
   {said}{#if fault}<span class="text-act">{fault}</span>{/if}
 </p>
 <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
@@ -104,10 +108,10 @@
         <thead class="quiet text-left">
           <tr>
             <th class="py-1 font-medium">Bag</th>
-            <th class="text-right font-medium">catalogue</th>
-            <th class="text-right font-medium">now</th>
-            <th class="text-right font-medium">give or take</th>
-            <th class="text-right font-medium">bakes</th>
+            <th class="hidden pl-4 text-right font-medium sm:table-cell">catalogue</th>
+            <th class="pl-4 text-right font-medium">now</th>
+            <th class="pl-4 text-right font-medium">give or take</th>
+            <th class="pl-4 text-right font-medium">bakes</th>
           </tr>
         </thead>
         <tbody>
@@ -119,10 +123,12 @@
                   >{ingredient(b.ingredient).name}{b.openedOn ? `, opened ${b.openedOn}` : ''}</span
                 >
               </td>
-              <td class="text-right">{b.known.catalogue.thirst.toFixed(2)}</td>
-              <td class="text-right font-semibold">{b.known.now.thirst.toFixed(3)}</td>
-              <td class="text-right">{b.known.now.sd.toFixed(3)}</td>
-              <td class="text-right">{b.known.bakes}</td>
+              <td class="hidden pl-4 text-right sm:table-cell"
+                >{b.known.catalogue.thirst.toFixed(2)}</td
+              >
+              <td class="pl-4 text-right font-semibold">{b.known.now.thirst.toFixed(3)}</td>
+              <td class="pl-4 text-right">{b.known.now.sd.toFixed(3)}</td>
+              <td class="pl-4 text-right">{b.known.bakes}</td>
             </tr>
           {/each}
         </tbody>
@@ -132,7 +138,7 @@
       <label class="quiet grid flex-1 basis-52 gap-1"
         >New bag
         <input
-          class="field text-base text-ink"
+          class="field min-w-0 text-base text-ink"
           required
           maxlength="120"
           bind:value={bag.name}
@@ -141,13 +147,13 @@
       </label>
       <label class="quiet grid gap-1"
         >Kind
-        <select class="field text-base text-ink" bind:value={bag.ingredient}>
+        <select class="field min-w-0 text-base text-ink" bind:value={bag.ingredient}>
           {#each flours as flour (flour.id)}<option value={flour.id}>{flour.name}</option>{/each}
         </select>
       </label>
       <label class="quiet grid gap-1"
         >Opened on
-        <input class="field text-base text-ink" type="date" bind:value={bag.openedOn} />
+        <input class="field min-w-0 text-base text-ink" type="date" bind:value={bag.openedOn} />
       </label>
       <button class="knob" type="submit">Add the bag</button>
     </form>
@@ -155,7 +161,7 @@
 
   <section class="bowl grid gap-3 p-4" aria-labelledby="kitchen">
     <h2 id="kitchen">The kitchen</h2>
-    <div class="grid grid-cols-2 gap-3">
+    <div class="grid gap-3 sm:grid-cols-2">
       {@render choice('Cup', data.household.measures.cup, cups, (v) =>
         measure({ cup: v as Household['measures']['cup'] }),
       )}
@@ -188,7 +194,7 @@
       <label class="quiet grid gap-1"
         >Room, °C
         <input
-          class="field text-base text-ink"
+          class="field min-w-0 text-base text-ink"
           inputmode="decimal"
           value={data.household.room.celsius ?? ''}
           placeholder="not known"
@@ -199,7 +205,7 @@
       <label class="quiet grid gap-1"
         >Air in the pantry, % humid
         <input
-          class="field text-base text-ink"
+          class="field min-w-0 text-base text-ink"
           inputmode="decimal"
           value={data.household.room.humidity === undefined
             ? ''

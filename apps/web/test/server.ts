@@ -1,0 +1,92 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+/** An answer of the API, whose shape each test knows for itself. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+type Json = Record<string, any>;
+
+/** The built application as a process of its own, on a data folder of its own. */
+export class TestServer {
+  readonly folder = mkdtempSync(join(tmpdir(), 'tender-crumb-test-'));
+  #process: ChildProcess | undefined;
+  #url = '';
+
+  /** Starts it and waits for its address. */
+  async start(env: Record<string, string> = {}): Promise<this> {
+    const child = spawn(process.execPath, [resolve('scripts/serve.mjs')], {
+      env: {
+        ...process.env,
+        PORT: '0',
+        TENDER_CRUMB_DATA: this.folder,
+        LOG_LEVEL: 'silent',
+        ...env,
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.#process = child;
+    this.#url = await new Promise<string>((done, failed) => {
+      let said = '';
+      child.stdout!.on('data', (chunk: Buffer) => {
+        said += chunk.toString();
+        const address = /http:\/\/[\d.:]+/.exec(said)?.[0];
+        if (address) done(address);
+      });
+      child.once('exit', (code) => failed(new Error(`the server ended with ${code}: ${said}`)));
+    });
+    return this;
+  }
+
+  get url(): string {
+    return this.#url;
+  }
+
+  /** Asks it; a body that is not text is sent as JSON. */
+  async ask(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<{
+    status: number;
+    type: string;
+    json: Json;
+  }> {
+    const text =
+      typeof body === 'string' ? body : body === undefined ? undefined : JSON.stringify(body);
+    const response = await fetch(`${this.#url}${path}`, {
+      method,
+      ...(text === undefined ? {} : { body: text }),
+      headers: {
+        ...(text === undefined
+          ? {}
+          : { 'content-type': typeof body === 'string' ? 'text/plain' : 'application/json' }),
+        ...headers,
+      },
+    });
+    const answer = await response.text();
+    let json: Json = {};
+    try {
+      json = JSON.parse(answer) as Json;
+    } catch {
+      // A page, not an answer of the API.
+    }
+    return { status: response.status, type: response.headers.get('content-type') ?? '', json };
+  }
+
+  /** Ends it at once, as a power cut would. */
+  async kill(signal: NodeJS.Signals = 'SIGKILL'): Promise<void> {
+    const child = this.#process;
+    this.#process = undefined;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((done) => child.once('exit', done));
+    child.kill(signal);
+    await gone;
+  }
+
+  async end(): Promise<void> {
+    await this.kill('SIGTERM');
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}

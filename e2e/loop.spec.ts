@@ -1,0 +1,200 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { visit } from './visit.ts';
+
+/** Length of the bubble of a level, in CSS pixels. */
+const bubble = async (level: Locator) => (await level.locator('.bubble').boundingBox())!;
+
+const level = (page: Page) => page.getByRole('img', { name: /^Dough level/ }).first();
+
+const recipe = `Morning loaf
+
+3 1/2 cups whole wheat flour
+1 cup warm water
+1 tbsp honey
+2 tbsp oil
+1 1/2 tsp salt
+1 packet instant yeast
+salt to taste`;
+
+test('paste, adjust, bake, feel, record: the next level has moved and its bubble is narrower', async ({
+  page,
+}) => {
+  await visit(page, '/');
+  await page.getByLabel('One ingredient a line').fill(recipe);
+
+  // Read at once: grams, percentages, the level, and what could not be read.
+  const read = page.getByRole('table', { name: 'What was read' });
+  await expect(read.getByRole('row', { name: /whole wheat flour/ })).toContainText('444');
+  await expect(page.getByTestId('unread')).toContainText('Line 9');
+  await page.getByRole('combobox', { name: 'Cup', exact: true }).selectOption('us');
+  await expect(read.getByRole('row', { name: /whole wheat flour/ })).toContainText('420');
+
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+/);
+  const bench = page.url();
+  await expect(page.getByTestId('verdict')).toContainText(
+    /Too tight .*Needs about \d+\sg more water/,
+  );
+  const before = await bubble(level(page));
+
+  // A slip shows what it would do before it is taken, and then does it.
+  const slip = page.getByRole('article', { name: 'Slip: water' });
+  await slip.hover();
+  await expect(level(page).locator('.ghost')).toBeVisible();
+  await slip.getByRole('button', { name: 'Take' }).click();
+  await expect(page.getByTestId('verdict')).toContainText('Where it should be');
+  expect((await bubble(level(page))).x).toBeGreaterThan(before.x + 5);
+  await expect(
+    page.locator('tr', { has: page.getByLabel('Grams of water') }).locator('s'),
+  ).toHaveText('237');
+
+  // Another is left, and stays out of the way.
+  const gluten = page.getByRole('article', { name: 'Slip: gluten' });
+  if (await gluten.isVisible()) {
+    await gluten.getByRole('button', { name: 'Leave' }).click();
+    await expect(page.getByRole('button', { name: 'Reconsider' })).toBeVisible();
+  }
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  const forecast = await bubble(level(page));
+
+  // Bake from it: tick everything off, in loading order.
+  await page.getByRole('button', { name: 'Bake this' }).click();
+  await expect(page).toHaveURL(/\/bake\/.+/);
+  const ticks = page.locator('button.tick');
+  await expect(ticks.first()).toContainText('water');
+  for (const tick of await ticks.all()) await tick.click();
+  await expect(page.getByRole('button', { name: 'All in: to the dough check' })).toBeVisible();
+
+  // Closing the page loses nothing.
+  await expect(page.getByText('All written down')).toBeVisible();
+  await page.reload();
+  await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(await ticks.count());
+  await page.getByRole('button', { name: 'All in: to the dough check' }).click();
+
+  // It feels tight: a spoon of water, then right.
+  const feel = page.getByRole('slider', { name: 'How the dough feels' });
+  await feel.focus();
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowLeft');
+  await page.getByRole('button', { name: 'It feels like this' }).click();
+  await expect(page.getByText(/of warm water/)).toBeVisible();
+  await page.getByRole('button', { name: /^Added .* of water/ }).click();
+  await feel.focus();
+  await page.keyboard.press('PageDown');
+  await page.getByRole('button', { name: 'It feels like this' }).click();
+  await page.getByRole('button', { name: /^Added .* of water/ }).click();
+  // Sixteen grams more, and still on the firm side: this flour drinks more than was thought.
+  await feel.focus();
+  for (let i = 0; i < 5; i += 1) await page.keyboard.press('ArrowLeft');
+  await page.getByRole('button', { name: 'It feels like this' }).click();
+  await page.getByRole('button', { name: 'It stays as it is' }).click();
+
+  await page.getByRole('radio', { name: 'good' }).click();
+  await page.getByRole('button', { name: 'dense' }).click();
+  await page.getByLabel('In your own words').fill('A little tight at first.');
+  await page.getByRole('button', { name: 'Write it in the book' }).click();
+  await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible();
+
+  // The book has it, with what was added and what follows.
+  await page.getByRole('link', { name: 'To the book' }).click();
+  const entry = page.getByRole('listitem').filter({ hasText: 'A little tight at first.' });
+  await expect(entry).toContainText(/g water/);
+  await expect(entry).toContainText('Next time');
+
+  // The same formula, next time: moved, and surer.
+  await visit(page, bench);
+  const next = await bubble(level(page));
+  expect(next.width).toBeLessThan(forecast.width - 4);
+  expect(next.x + next.width / 2).toBeLessThan(forecast.x + forecast.width / 2 - 4);
+  await expect(
+    page.getByText('what your last bake taught').or(page.getByTestId('verdict')).first(),
+  ).toBeVisible();
+});
+
+test('a flour is swapped and what follows is offered; undo and redo go through it', async ({
+  page,
+}) => {
+  await visit(page, '/bench/lockside-white');
+  await expect(page.getByRole('article', { name: /^Slip/ })).toHaveCount(0);
+  const swap = page.getByRole('combobox', { name: 'Swap strong bread flour' });
+  await swap.click();
+  await swap.fill('fresh');
+  await page.getByRole('option', { name: /fresh-milled hard wheat/ }).click();
+  await expect(page.getByRole('article', { name: 'Slip: water' })).toContainText('more water');
+  await expect(page.getByRole('article', { name: 'Slip: gluten' })).toContainText(
+    'bran cuts strands',
+  );
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('article', { name: /^Slip/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByRole('article', { name: 'Slip: water' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+});
+
+test('the sheet is edited in percent, grams and measures with spreadsheet keys', async ({
+  page,
+}) => {
+  await visit(page, '/bench/lockside-whole');
+  const grams = page.getByLabel('Grams of water');
+  await grams.fill('300');
+  await expect(page.getByLabel('Percent of water')).toHaveValue('75.0');
+  await grams.press('Enter');
+  await expect(page.getByLabel('Grams of oil')).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByLabel('Measure of oil')).toBeFocused();
+  await page.keyboard.type('2 tbsp');
+  await expect(page.getByLabel('Grams of oil')).toHaveValue('27');
+  await page.getByLabel('Percent of fine salt').fill('2');
+  await expect(page.getByLabel('Grams of fine salt')).toHaveValue('8');
+
+  // What cannot be is said at the cell, and stays there to be mended.
+  await page.getByLabel('Percent of whole wheat flour').fill('80');
+  await expect(page.getByRole('alert')).toContainText('only flour');
+  await page.getByLabel('Measure of honey').fill('two blorps');
+  await expect(page.getByRole('alert').last()).toContainText('2 cups');
+  await page.getByLabel('Measure of honey').blur();
+  await expect(page.getByLabel('Measure of honey')).toHaveValue('two blorps');
+
+  // The other school is one gesture away, and remembered.
+  await visit(page, '/bench/towpath-sourdough');
+  await expect(page.getByText('100 % = 510 g flour')).toBeVisible();
+  await page.getByRole('radio', { name: '% of added flour' }).click();
+  await expect(page.getByText('100 % = 450 g flour')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('100 % = 450 g flour')).toBeVisible();
+  await page.getByRole('radio', { name: '% of all flour' }).click();
+});
+
+test('two tabs on one formula: the stale one is refused and neither version is lost', async ({
+  context,
+}) => {
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  for (const page of [one, two]) await visit(page, '/bench/overnight-flatbread');
+  await one.getByLabel('Grams of oil').fill('25');
+  await expect(one.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await two.getByLabel('Grams of oil').fill('31');
+  await expect(two.getByRole('alert').first()).toContainText('Both versions are kept');
+  await expect(two.getByLabel('Grams of oil')).toHaveValue('31');
+  await two.getByRole('button', { name: 'Show theirs' }).click();
+  await expect(two.getByLabel('Grams of oil')).toHaveValue('25');
+  await two.reload();
+  await two.getByText(/^Set aside/).click();
+  await two.getByRole('button', { name: 'Bring back' }).first().click();
+  await expect(two.getByLabel('Grams of oil')).toHaveValue('31');
+});
+
+test('what is typed while the server is away is kept and saved when it is back', async ({
+  page,
+}) => {
+  await visit(page, '/bench/sluice-gate-plait');
+  await page.route('**/api/v1/formulas/**', (route) => route.abort());
+  await page.getByLabel('Grams of whole milk').fill('222');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'waiting');
+  await page.unroute('**/api/v1/formulas/**');
+  await page.reload();
+  await expect(page.getByLabel('Grams of whole milk')).toHaveValue('222');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+  await expect(page.getByLabel('Grams of whole milk')).toHaveValue('222');
+});
