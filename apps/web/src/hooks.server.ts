@@ -19,7 +19,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   const theme = themes.find((t) => t === asked) ?? 'system';
   event.locals.theme = theme;
   const response = await resolve(event, {
-    transformPageChunk: ({ html }) => html.replace('%theme%', theme),
+    transformPageChunk: ({ html }) =>
+      html.startsWith('<!doctype') ? html.replace('%theme%', theme) : html,
   });
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');

@@ -7,7 +7,7 @@ import { bindable } from '../src/lib/server/database/driver.ts';
 import { openDatabase, type Database } from '../src/lib/server/database/open.ts';
 import { fillDemo } from '../src/lib/server/demo.ts';
 import { learnAgain, listBakes, readBake } from '../src/lib/server/store/bakes.ts';
-import { listFormulas } from '../src/lib/server/store/formulas.ts';
+import { listFormulas, listHeads } from '../src/lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '../src/lib/server/store/household.ts';
 import { shelfRows } from '../src/lib/server/shelf.ts';
 
@@ -69,17 +69,22 @@ describe('the demo household', () => {
   });
 
   it('the shelf judges with what was learned, and again after that changed', async () => {
-    const formulas = (await listFormulas(db)).rows;
+    const heads = (await listHeads(db)).rows;
     const learned = await readBelief(db);
     const household = await readHousehold(db);
-    const [row] = shelfRows(formulas, household, learned, new Map());
-    expect(row!.level).to.have.keys('points', 'low', 'high');
-    expect(shelfRows(formulas, household, learned, new Map())).to.deep.equal(
-      shelfRows(formulas, household, learned, new Map()),
-    );
+    const rows = await shelfRows(db, heads, household, learned);
+    expect(rows.map((r) => r.id)).to.deep.equal(heads.map((h) => h.id));
+    expect(rows[0]!.level).to.have.keys('points', 'low', 'high');
+    expect(await shelfRows(db, heads, household, learned)).to.deep.equal(rows);
     const damp = { ...household, room: { celsius: 21, humidity: 0.85 } };
-    const [moved] = shelfRows(formulas, damp, learned, new Map());
-    expect(moved!.level!.points).to.be.greaterThan(row!.level!.points);
+    const moved = await shelfRows(db, heads, damp, learned);
+    expect(moved[0]!.level!.points).to.be.greaterThan(rows[0]!.level!.points);
+  });
+
+  it('a search takes % and _ for what they are', async () => {
+    expect((await listHeads(db, { search: 'tin loaf' })).total).to.equal(2);
+    expect((await listHeads(db, { search: '%' })).total).to.equal(0);
+    expect((await listHeads(db, { search: '_' })).total).to.equal(0);
   });
 
   it('a bake points at the version as baked', async () => {

@@ -59,24 +59,24 @@
     <a href="/" class="flex items-center gap-2 pb-2 text-lg font-bold text-rim">
       <img src="/icon.svg" alt="" width="28" height="28" /> Tender Crumb
     </a>
-    <nav aria-label="Places" class="flex flex-1 gap-1">
+    <nav aria-label="Places" class="order-last flex w-full gap-1 md:order-none md:w-auto md:flex-1">
       {#each places as place (place.path)}
         {@const here = place.here(page.url.pathname)}
         <a
           href={place.path}
           aria-current={here ? 'page' : undefined}
-          class="rounded-t-md px-3 py-2 font-semibold whitespace-nowrap {here
+          class="rounded-t-md px-2.5 py-2 font-semibold whitespace-nowrap sm:px-3 {here
             ? 'bg-rim text-on-rim'
             : 'text-rim hover:bg-sunk'}">{place.name}</a
         >
       {/each}
     </nav>
-    <div class="flex items-center gap-1 pb-1">
+    <div class="ml-auto flex items-center gap-1 pb-1 md:ml-0">
       {#if data.demo}
-        <span class="quiet mr-2 hidden md:inline">Demo: Number 9, Heron Lock (invented)</span>
+        <span class="quiet mr-2 hidden lg:inline">Demo: Number 9, Heron Lock (invented)</span>
       {/if}
       <button
-        class="knob border-transparent px-2"
+        class="knob hidden border-transparent px-2 sm:inline-flex"
         type="button"
         onclick={() => (keysOpen = true)}
         aria-label="Keys"

@@ -14,7 +14,7 @@
 <svelte:head><title>Shelf · Tender Crumb</title></svelte:head>
 
 <div class="grid gap-5">
-  <PasteRecipe household={data.household} belief={data.belief} />
+  <PasteRecipe household={data.household} />
 
   <section aria-labelledby="shelf-title">
     <div class="mb-2 flex flex-wrap items-center justify-between gap-3">

@@ -13,8 +13,8 @@ export const proteinAims: Readonly<Record<StyleId, readonly [low: number, high: 
   'wholegrain-pan': [13.5, 15],
   pizza: [11.5, 13],
   flatbread: [10, 13],
-  'hearth-white': [11.5, 14],
-  'hearth-wholegrain': [12, 15],
+  'hearth-white': [11, 14],
+  'hearth-wholegrain': [11, 15],
   'low-carb': [0, 100],
 };
 export const proteinAimSource = commonPractice;

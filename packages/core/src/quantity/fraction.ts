@@ -55,6 +55,21 @@ export function parseNumber(text: string): number | undefined {
   return undefined;
 }
 
+const marks: ReadonlyArray<readonly [number, string]> = [[0, ''], ...glyphs, [1, '']];
+
+/** The mark that is nearest to the part of a number behind its point. */
+const nearestMark = (rest: number): readonly [number, string] =>
+  marks.reduce((best, mark) => (Math.abs(mark[0] - rest) < Math.abs(best[0] - rest) ? mark : best));
+
+/**
+ * A number rounded to the nearest eighth or third: to what spoons and cups have marks for.
+ *
+ * @param value 0 or more
+ * @example toKitchenMark(1.34) // 1.333…
+ */
+export const toKitchenMark = (value: number): number =>
+  Math.floor(value) + nearestMark(value - Math.floor(value))[0];
+
 /**
  * A number set as a kitchen fraction, to the nearest eighth or third.
  *
@@ -63,12 +78,7 @@ export function parseNumber(text: string): number | undefined {
  * @example kitchenFraction(0.02) // '0'
  */
 export function kitchenFraction(value: number): string {
-  const whole = Math.floor(value);
-  const rest = value - whole;
-  let best: readonly [number, string] = [0, ''];
-  for (const candidate of [...glyphs, [1, ''] as const]) {
-    if (Math.abs(candidate[0] - rest) < Math.abs(best[0] - rest)) best = candidate;
-  }
-  if (best[0] === 1) return String(whole + 1);
-  return best[1] ? `${whole || ''}${best[1]}` : String(whole);
+  const [part, glyph] = nearestMark(value - Math.floor(value));
+  const whole = Math.floor(value) + (part === 1 ? 1 : 0);
+  return glyph ? `${whole || ''}${glyph}` : String(whole);
 }

@@ -1,4 +1,4 @@
-import { kitchenFraction } from './fraction.ts';
+import { kitchenFraction, toKitchenMark } from './fraction.ts';
 import {
   cupMillilitres,
   tablespoonMillilitres,
@@ -13,6 +13,9 @@ const names = {
   full: { cup: 'cup', tablespoon: 'tablespoon', teaspoon: 'teaspoon', plural: 's', and: ' and ' },
   short: { cup: 'cup', tablespoon: 'tbsp', teaspoon: 'tsp', plural: '', and: ' + ' },
 } as const;
+
+/** Below a cup, a cup's mark is taken where it is this near; else spoons are nearer. */
+const cupRounding = 0.04;
 
 /** Rounds to the marks that a measure has. */
 const toMark = (count: number, marks: number): number => Math.round(count * marks) / marks;
@@ -35,7 +38,9 @@ export function spoonsInWords(ml: number, measures: Measures, as: SpoonNames = '
   const cup = cupMillilitres[measures.cup];
   if (ml < teaspoon / 16) return 'less than a pinch';
   if (ml < teaspoon / 6) return 'a pinch';
-  if (ml >= cup * 0.9) return counted(toMark(ml / cup, 8), 'cup');
+  const cups = ml / cup;
+  const inCups = Math.abs(toKitchenMark(cups) / cups - 1) < cupRounding;
+  if (cups >= 0.9 || (cups >= 0.24 && inCups)) return counted(toKitchenMark(cups), 'cup');
   if (ml >= 4.5 * tablespoon) return counted(toMark(ml / tablespoon, 2), 'tablespoon');
 
   const quarterTeaspoons = Math.max(1, Math.round((4 * ml) / teaspoon));

@@ -5,7 +5,6 @@
     type AccountSegment,
     type WaterAccount,
   } from '@tender-crumb/core';
-  import { background } from '../role/paint.ts';
 
   let {
     account,
@@ -36,7 +35,7 @@
           class:dim={lit !== undefined && lit !== s.line}
           style:left="{s.from * 100}%"
           style:width="{(s.to - s.from) * 100}%"
-          style:background={s.kind === 'softens' ? 'var(--soften)' : background(s.role)}
+          data-role={s.kind === 'softens' ? 'fat' : s.role}
           title="{s.name} {words[s.kind]} {gramsText(s.grams)}{s.kind === 'softens'
             ? ' of water'
             : ''}"

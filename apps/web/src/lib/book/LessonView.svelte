@@ -44,16 +44,15 @@
     {#if lesson.felt === undefined}
       Nobody felt the dough, so that nothing was learned from it.
     {:else}
-      It felt {stateAt(lesson.felt).id} ({pointsText(lesson.felt)}), where {pointsText(
+      It felt {stateAt(lesson.felt).short} ({pointsText(lesson.felt)}), where {pointsText(
         lesson.mixed.points,
       )} was forecast{lesson.added.length > 0
         ? `, with ${lesson.added.map((a) => `${gramsText(a.grams)} ${ingredient(a.ingredient).name}`).join(' and ')} added`
         : ''}.
       {#if main}
-        {bagName(main.bag, main.ingredient)} is now taken to drink
+        Now taken to drink: {bagName(main.bag, main.ingredient)},
         <b>{main.after.thirst.toFixed(3)}</b> g a gram (was {main.before.thirst.toFixed(3)}; give or
-        take
-        {main.after.sd.toFixed(3)}).
+        take {main.after.sd.toFixed(3)}).
       {/if}
     {/if}
   </p>

@@ -10,17 +10,19 @@
     styles,
     tablespoonMillilitres,
     windowFor,
-    type Belief,
     type Household,
   } from '@tender-crumb/core';
   import { api } from '../api.ts';
   import Level from '../level/Level.svelte';
   import { Paste } from './paste.svelte.ts';
 
-  let { household, belief }: { household: Household; belief: Belief } = $props();
+  let { household }: { household: Household } = $props();
 
   // svelte-ignore state_referenced_locally
-  const paste = new Paste(household, belief);
+  const paste = new Paste(household);
+  $effect(() => {
+    if (paste.text) void paste.learn();
+  });
   let busy = $state(false);
   let fault = $state('');
 
@@ -117,6 +119,8 @@
         />
         {#if paste.verdict}
           <p><b>{paste.verdict.state}.</b> {paste.verdict.says}</p>
+        {:else if !paste.judged}
+          <p class="quiet">One moment …</p>
         {:else}
           <p>No flour has been read yet, so that the level cannot be told.</p>
         {/if}

@@ -1,5 +1,6 @@
 import {
   evaluate,
+  nothingLearned,
   readRecipe,
   verdict,
   type Belief,
@@ -7,6 +8,7 @@ import {
   type Measures,
   type StyleId,
 } from '@tender-crumb/core';
+import { api } from '../api.ts';
 
 /** A recipe being pasted: read at once, in the measures that the baker says it is in. */
 export class Paste {
@@ -14,13 +16,15 @@ export class Paste {
   style = $state<StyleId>('pan');
   measures = $state<Measures>() as Measures;
   readonly #household: Household;
-  readonly #belief: Belief;
+  #asked: Promise<Belief> | undefined;
+  /** What the book taught; fetched when there is something to judge with it. */
+  #belief = $state.raw<Belief | undefined>();
 
   readonly read = $derived(
     this.text.trim() ? readRecipe(this.text, this.measures, this.style) : undefined,
   );
   readonly evaluation = $derived.by(() => {
-    if (!this.read) return undefined;
+    if (!this.read || !this.#belief) return undefined;
     const household = { ...this.#household, measures: this.measures };
     return evaluate(this.read.formula, household, this.#belief);
   });
@@ -39,9 +43,22 @@ export class Paste {
     this.read?.formula.stages.some((s) => s.lines.some((l) => l.measured === 'volume')) ?? false,
   );
 
-  constructor(household: Household, belief: Belief) {
+  /** Whether a level can be judged yet. */
+  get judged(): boolean {
+    return this.#belief !== undefined;
+  }
+
+  constructor(household: Household) {
     this.#household = household;
-    this.#belief = belief;
     this.measures = { ...household.measures };
+  }
+
+  /** Fetches the belief, once; without the server the catalogue's figures stand alone. */
+  async learn(): Promise<void> {
+    this.#asked ??= api<{ belief: Belief }>('GET', '/api/v1/belief').then(
+      ({ belief }) => belief,
+      () => nothingLearned,
+    );
+    this.#belief = await this.#asked;
   }
 }

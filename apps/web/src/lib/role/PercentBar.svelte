@@ -1,6 +1,5 @@
 <script lang="ts">
   import { percentText, type Share } from '@tender-crumb/core';
-  import { background } from './paint.ts';
 
   let { shares }: { shares: readonly Share[] } = $props();
 
@@ -9,7 +8,7 @@
 
 <div class="bar" role="img" aria-label="Baker's percentages: {said}" title={said}>
   {#each shares as share (share.role)}
-    <span style:flex-grow={share.percent} style:background={background(share.role)}></span>
+    <span style:flex-grow={share.percent} data-role={share.role}></span>
   {/each}
 </div>
 

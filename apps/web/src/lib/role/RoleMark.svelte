@@ -1,12 +1,11 @@
 <script lang="ts">
   import { roles, type Role } from '@tender-crumb/core';
-  import { background } from './paint.ts';
 
   let { role }: { role: Role } = $props();
 </script>
 
 <span class="mark" title={roles[role].label}>
-  <span class="swatch" style:background={background(role)}></span>
+  <span class="swatch" data-role={role}></span>
   <span aria-hidden="true">{roles[role].letter}</span>
   <span class="sr-only">{roles[role].label}</span>
 </span>

@@ -10,7 +10,7 @@
 
 <p class="mb-3 text-lg">
   Five to ten minutes into the kneading, scrape the sides once and touch it. Slide to where it
-  feels.
+  feels: the bubble is the forecast, the bar is your finger.
 </p>
 <Level
   level={run.level}

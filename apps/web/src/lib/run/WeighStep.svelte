@@ -177,23 +177,23 @@
     padding-right: 0.8rem;
   }
   @media (max-width: 520px) {
-    .tick {
-      grid-template-columns: 2.75rem minmax(0, 1fr) auto;
-      gap: 0.5rem;
-      padding-inline: 0.5rem;
+    li {
+      display: grid;
     }
-    .amount {
-      font-size: 1.9rem;
+    .tick {
+      gap: 0.5rem;
+      padding: 0.35rem 0.5rem 0;
     }
     .name {
-      font-size: 1.1rem;
-    }
-    li {
-      flex-wrap: wrap;
+      font-size: 1.2rem;
     }
     .edit {
-      min-width: 3rem;
-      font-size: 0.85rem;
+      justify-self: end;
+      padding-right: 0.6rem;
+    }
+    .other {
+      justify-content: end;
+      padding: 0 0.6rem 0.6rem;
     }
   }
 </style>

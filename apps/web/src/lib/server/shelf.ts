@@ -12,14 +12,15 @@ import {
   type StyleId,
   type Window,
 } from '@tender-crumb/core';
-import type { StoredFormula } from './store/formulas.ts';
+import type { Database } from './database/open.ts';
+import { lastFelt } from './store/bakes.ts';
+import { readBodies, type FormulaHead } from './store/formulas.ts';
 
 /** A formula as it stands on the shelf. */
 export interface ShelfRow {
   readonly id: string;
   readonly name: string;
   readonly style: StyleId;
-  readonly updatedAt: string;
   readonly window: Window;
   readonly shares: readonly Share[];
   readonly level?: LevelMark;
@@ -28,7 +29,7 @@ export interface ShelfRow {
   readonly older: readonly number[];
 }
 
-type Judged = Omit<ShelfRow, 'id' | 'updatedAt' | 'older'>;
+type Judged = Omit<ShelfRow, 'id' | 'older'>;
 
 const mostKept = 5000;
 const kept = new Map<string, Judged>();
@@ -65,21 +66,29 @@ function judge(formula: Formula, household: Household, belief: Belief): Judged {
  *
  * @param revision number of the belief
  */
-export function shelfRows(
-  formulas: readonly StoredFormula[],
+export async function shelfRows(
+  db: Database,
+  heads: readonly FormulaHead[],
   household: Household,
   { belief, revision }: { belief: Belief; revision: number },
-  older: ReadonlyMap<string, number[]>,
-): ShelfRow[] {
+): Promise<ShelfRow[]> {
   const context = `${revision} ${JSON.stringify(household)}`;
-  return formulas.map(({ id, version, updatedAt, formula }) => {
-    const key = `${id} ${version} ${context}`;
-    let judged = kept.get(key);
-    if (!judged) {
-      if (kept.size >= mostKept) kept.clear();
-      judged = judge(formula, household, belief);
-      kept.set(key, judged);
-    }
-    return { id, updatedAt, older: older.get(id) ?? [], ...judged };
+  const keyOf = ({ id, version }: FormulaHead) => `${id} ${version} ${context}`;
+  const older = lastFelt(
+    db,
+    heads.map((h) => h.id),
+  );
+  const bodies = await readBodies(
+    db,
+    heads.filter((h) => !kept.has(keyOf(h))),
+  );
+  if (kept.size > mostKept) kept.clear();
+  const felt = await older;
+  return heads.flatMap((head) => {
+    const body = bodies.get(head.id);
+    const judged = kept.get(keyOf(head)) ?? (body && judge(body, household, belief));
+    if (!judged) return [];
+    kept.set(keyOf(head), judged);
+    return [{ id: head.id, older: felt.get(head.id) ?? [], ...judged }];
   });
 }

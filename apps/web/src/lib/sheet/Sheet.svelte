@@ -81,10 +81,12 @@
     <tbody>
       {#if headed}
         <tr class="stage">
-          <th scope="rowgroup" colspan="2" class="left">{stage.name}</th>
+          <td class="role"></td>
+          <th scope="rowgroup" class="left">{stage.name}</th>
           <td>{stage.kind === 'dough' ? '' : percent(stage.grams)}</td>
           <td>{gramsNumber(stage.grams)}</td>
-          <td colspan="2"></td>
+          <td class="measure"></td>
+          <td class="acts no-print"></td>
         </tr>
       {/if}
       {#each stage.own as line (line.id)}
@@ -172,8 +174,8 @@
   {/each}
   <tfoot>
     <tr class="no-print">
-      <td></td>
-      <td class="left" colspan="5">
+      <td class="role"></td>
+      <td class="left" colspan="3">
         <IngredientPicker
           label="Add an ingredient"
           placeholder="Add an ingredient …"
@@ -183,11 +185,11 @@
     </tr>
     {#if totals}
       <tr class="sum">
-        <td></td>
+        <td class="role"></td>
         <td class="left">Dough</td>
         <td>{percent(totals.doughGrams)}</td>
         <td>{gramsNumber(totals.doughGrams)}</td>
-        <td class="left quiet" colspan="2">
+        <td class="left quiet measure">
           100 % = {gramsNumber(hundred(totals, school))} g {totals.dryBase ? 'dry base' : 'flour'}
         </td>
       </tr>
@@ -308,31 +310,38 @@
   .sum .quiet {
     font-weight: 450;
   }
-  @media (max-width: 760px) {
-    thead th:nth-child(3) {
-      width: 4.4rem;
-    }
-    thead th:nth-child(4) {
-      width: 5rem;
-    }
-    thead th:nth-child(5),
-    .measure,
-    th:nth-child(1),
-    .role {
-      display: none;
-    }
-    thead th:nth-child(6),
-    .acts {
-      width: 2.6rem;
-    }
-    .acts button:first-child {
-      display: none;
-    }
+  @media (max-width: 1100px) {
     .name {
       grid-template-columns: minmax(0, 1fr);
     }
-    .stage th {
-      display: table-cell;
+    .bag {
+      max-width: 100%;
+      justify-self: start;
+    }
+  }
+  @media (max-width: 760px) {
+    .sheet {
+      table-layout: auto;
+    }
+    thead th:nth-child(3),
+    thead th:nth-child(4),
+    thead th:nth-child(6) {
+      width: auto;
+      padding-inline: 0.2rem;
+    }
+    thead th:nth-child(1),
+    thead th:nth-child(5),
+    .measure,
+    .role,
+    .acts button:first-child {
+      display: none;
+    }
+    .left {
+      width: 100%;
+    }
+    td :global(input[data-column='percent']),
+    td :global(input[data-column='grams']) {
+      width: 4.2rem;
     }
     tbody tr {
       height: 3rem;

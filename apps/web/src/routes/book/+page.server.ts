@@ -1,8 +1,7 @@
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listBags } from '$lib/server/store/bags.ts';
-import { listBakes, withEvents } from '$lib/server/store/bakes.ts';
-import { listFormulas } from '$lib/server/store/formulas.ts';
-import { bookRows } from '$lib/server/book.ts';
+import { listBakes } from '$lib/server/store/bakes.ts';
+import { listHeads } from '$lib/server/store/formulas.ts';
 import type { PageServerLoad } from './$types';
 
 const perPage = 20;
@@ -14,13 +13,13 @@ export const load: PageServerLoad = async ({ url }) => {
   const page = Math.max(1, Math.trunc(Number(url.searchParams.get('page'))) || 1);
   const [{ rows, total }, formulas, bags] = await Promise.all([
     listBakes(db, { limit: perPage, offset: (page - 1) * perPage, formula }),
-    listFormulas(db, { limit: 200 }),
+    listHeads(db, { limit: 200 }),
     listBags(db),
   ]);
   // The chart is of one bread: mixed breads have no common line.
   const charted = formula ? (await listBakes(db, { limit: 60, formula })).rows : [];
   return {
-    rows: bookRows(await withEvents(db, rows)),
+    rows,
     charted: charted
       .filter((b) => b.lesson?.felt !== undefined)
       .map(({ id, startedAt, lesson }) => ({
@@ -32,7 +31,7 @@ export const load: PageServerLoad = async ({ url }) => {
         felt: lesson!.felt!,
       }))
       .reverse(),
-    formulas: formulas.rows.map(({ id, formula: { name } }) => ({ id, name })),
+    formulas: formulas.rows.map(({ id, name }) => ({ id, name })),
     bags,
     formula,
     total,

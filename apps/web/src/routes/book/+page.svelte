@@ -1,5 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import type { StyleId } from '@tender-crumb/core';
   import ForecastChart from '$lib/book/ForecastChart.svelte';
   import LessonView from '$lib/book/LessonView.svelte';
   import type { PageProps } from './$types';
@@ -51,10 +52,10 @@
     {#each data.rows as row (row.id)}
       <li class="bowl grid content-start gap-2 p-4">
         <div class="flex flex-wrap items-baseline justify-between gap-2">
-          <h2><a class="hover:underline" href="/bench/{row.formulaId}">{row.name}</a></h2>
+          <h2><a class="hover:underline" href="/bench/{row.formulaId}">{row.formulaName}</a></h2>
           <span class="quiet">{day.format(new Date(row.startedAt))}</span>
         </div>
-        {#if !row.finished}
+        {#if !row.finishedAt}
           <p><a class="link" href="/bake/{row.id}">Still being baked</a></p>
         {:else}
           {#if row.outcome}
@@ -71,7 +72,12 @@
             </p>
           {/if}
           {#if row.lesson}
-            <LessonView lesson={row.lesson} style={row.style} bags={data.bags} size="tiny" />
+            <LessonView
+              lesson={row.lesson}
+              style={row.style as StyleId}
+              bags={data.bags}
+              size="tiny"
+            />
           {/if}
         {/if}
       </li>

@@ -9,11 +9,12 @@ import { makeSlip, normalBelow, type Slip, type SlipContext } from './slip.ts';
 /** Step to which a correction is rounded, away from zero: a gram, or a tenth in a very small dough. */
 const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 
-/** What the level rests on, for the baker. */
-export function levelBasis({ kitchen, lines }: SlipContext): string {
-  const bakes = Math.max(0, ...lines.map((l) => kitchen.belief.bakes[thirstKey(l)] ?? 0));
+/** What the level rests on, for the baker: the bakes of its main flour, or the catalogue. */
+export function levelBasis(context: SlipContext): string {
+  const flour = mainFlour(context);
+  const bakes = (flour && context.kitchen.belief.bakes[thirstKey(flour)]) ?? 0;
   if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
-  return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with these flours`;
+  return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with this flour`;
 }
 
 /**

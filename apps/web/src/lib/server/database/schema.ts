@@ -33,7 +33,7 @@ export interface Schema {
     started_at: string;
     finished_at: string | null;
     felt: number | null;
-    stars: number | null;
+    outcome: string | null;
     lesson: string | null;
   };
   /** `seq` keeps the order of arrival; the fold does not depend on it. */

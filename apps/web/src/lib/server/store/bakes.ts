@@ -6,6 +6,7 @@ import {
   type Belief,
   type Lesson,
   type LoadingMethod,
+  type Outcome,
 } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
 import { readFormula, type Page } from './formulas.ts';
@@ -20,6 +21,7 @@ export interface StoredBake {
   readonly method: LoadingMethod;
   readonly startedAt: string;
   readonly finishedAt?: string;
+  readonly outcome?: Outcome;
   readonly lesson?: Lesson;
 }
 
@@ -49,7 +51,7 @@ export async function startBake(db: Database, bake: NewBake): Promise<'missing' 
       started_at: bake.startedAt ?? new Date().toISOString(),
       finished_at: null,
       felt: null,
-      stars: null,
+      outcome: null,
       lesson: null,
     })
     .onConflict((c) => c.column('id').doNothing())
@@ -68,6 +70,7 @@ const selectBakes = (db: Database) =>
       'b.method',
       'b.started_at',
       'b.finished_at',
+      'b.outcome',
       'b.lesson',
       'f.name',
       'f.style',
@@ -84,6 +87,7 @@ const stored = (row: Row): StoredBake => ({
   method: row.method as LoadingMethod,
   startedAt: row.started_at,
   ...(row.finished_at ? { finishedAt: row.finished_at } : {}),
+  ...(row.outcome ? { outcome: JSON.parse(row.outcome) as Outcome } : {}),
   ...(row.lesson ? { lesson: JSON.parse(row.lesson) as Lesson } : {}),
 });
 
@@ -127,7 +131,7 @@ const eventsOf = async (
   return events;
 };
 
-/** Bakes with their events: for the book, whose rows tell how each came out. */
+/** Bakes with their events. */
 export async function withEvents(
   db: Database,
   bakes: readonly StoredBake[],
@@ -217,7 +221,7 @@ export async function appendEvents(
       .set({
         finished_at: state.finishedAt ?? null,
         felt: state.felt.at(-1)?.points ?? null,
-        stars: state.outcome?.stars ?? null,
+        outcome: state.outcome ? JSON.stringify(state.outcome) : null,
       })
       .where('id', '=', id)
       .execute();

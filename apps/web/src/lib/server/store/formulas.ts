@@ -1,4 +1,5 @@
 import type { Formula } from '@tender-crumb/core';
+import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 
 export interface StoredFormula {
@@ -19,30 +20,85 @@ export interface Page<T> {
   readonly total: number;
 }
 
+/** The search as a LIKE pattern; % and _ in it are themselves. */
+const likeOf = (search: string) =>
+  sql<string>`${`%${search.replace(/[\\%_]/g, '\\$&')}%`} escape '\\'`;
+
+async function countFormulas(db: Database, search: string): Promise<number> {
+  const { total } = await db
+    .selectFrom('formula')
+    .select((e) => e.fn.countAll<number>().as('total'))
+    .$if(search !== '', (q) => q.where('name', 'like', likeOf(search)))
+    .executeTakeFirstOrThrow();
+  return total;
+}
+
 /** Formulas by their last change, newest first; `search` looks into the names. */
 export async function listFormulas(
   db: Database,
   { limit = 50, offset = 0, search = '' } = {},
 ): Promise<Page<StoredFormula>> {
-  const like = `%${search.replace(/[\\%_]/g, '\\$&')}%`;
+  const like = likeOf(search);
   const rows = await db
     .selectFrom('formula as f')
     .innerJoin('formula_version as v', (join) =>
       join.onRef('v.formula_id', '=', 'f.id').onRef('v.version', '=', 'f.version'),
     )
     .select(['f.id', 'f.version', 'f.updated_at', 'v.body'])
-    .$if(search !== '', (q) => q.where((e) => e.eb('f.name', 'like', like)))
+    .$if(search !== '', (q) => q.where('f.name', 'like', like))
     .orderBy('f.updated_at', 'desc')
     .orderBy('f.id', 'desc')
     .limit(limit)
     .offset(offset)
     .execute();
-  const { total } = await db
+  return { rows: rows.map(stored), total: await countFormulas(db, search) };
+}
+
+/** A formula's head: enough to list it. */
+export interface FormulaHead {
+  readonly id: string;
+  readonly name: string;
+  readonly version: number;
+  readonly updatedAt: string;
+}
+
+/** As {@link listFormulas}, without the bodies. */
+export async function listHeads(
+  db: Database,
+  { limit = 50, offset = 0, search = '' } = {},
+): Promise<Page<FormulaHead>> {
+  const like = likeOf(search);
+  const rows = await db
     .selectFrom('formula')
-    .select((e) => e.fn.countAll<number>().as('total'))
-    .$if(search !== '', (q) => q.where((e) => e.eb('name', 'like', like)))
-    .executeTakeFirstOrThrow();
-  return { rows: rows.map(stored), total };
+    .select(['id', 'name', 'version', 'updated_at as updatedAt'])
+    .$if(search !== '', (q) => q.where('name', 'like', like))
+    .orderBy('updated_at', 'desc')
+    .orderBy('id', 'desc')
+    .limit(limit)
+    .offset(offset)
+    .execute();
+  return { rows, total: await countFormulas(db, search) };
+}
+
+/** Bodies of formulas at the versions that are named. */
+export async function readBodies(
+  db: Database,
+  heads: readonly FormulaHead[],
+): Promise<Map<string, Formula>> {
+  if (heads.length === 0) return new Map();
+  const rows = await db
+    .selectFrom('formula as f')
+    .innerJoin('formula_version as v', (join) =>
+      join.onRef('v.formula_id', '=', 'f.id').onRef('v.version', '=', 'f.version'),
+    )
+    .select(['f.id', 'v.body'])
+    .where(
+      'f.id',
+      'in',
+      heads.map((h) => h.id),
+    )
+    .execute();
+  return new Map(rows.map((r) => [r.id, JSON.parse(r.body) as Formula]));
 }
 
 const stored = (row: {

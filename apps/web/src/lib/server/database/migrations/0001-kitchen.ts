@@ -42,7 +42,7 @@ export const kitchen: Migration = {
       .addColumn('started_at', 'text', (c) => c.notNull())
       .addColumn('finished_at', 'text')
       .addColumn('felt', 'real')
-      .addColumn('stars', 'integer')
+      .addColumn('outcome', 'text')
       .addColumn('lesson', 'text')
       .addForeignKeyConstraint(
         'bake_of_version',

@@ -1,0 +1,44 @@
+import {
+  catalogue,
+  defaultHousehold,
+  defaultMeasures,
+  evaluate,
+  nothingLearned,
+  readRecipe,
+} from '../../packages/core/src/index.ts';
+import { print, time } from './measure.ts';
+
+/** Thirty lines: four flours, a starter, water, and twenty-four other things in small amounts. */
+const others = catalogue.filter((i) => i.role !== 'flour' && i.id !== 'water' && i.cup);
+const text = [
+  '2 cups bread flour',
+  '1 cup whole wheat flour',
+  '150 g rye flour',
+  '1½ cups (180 g) spelt flour',
+  '100 g starter',
+  '1 1/2 cups warm water',
+  ...others.slice(0, 24).map((i, n) => `${1 + (n % 3)} tsp ${i.aliases[0]}, to taste (optional)`),
+].join('\n');
+const { formula, unread } = readRecipe(text, defaultMeasures);
+if (unread.length > 0) throw new Error(`the bench recipe is not read: ${unread[0]!.text}`);
+
+const evaluation = () => evaluate(formula, defaultHousehold, nothingLearned);
+const reading = () => readRecipe(text, defaultMeasures);
+const passes = () => text.split('\n').map((l) => l.toLowerCase().match(/[\d½]+|[a-z]+/g));
+
+print({
+  measure: 'evaluate a 30-line formula with interval and corrections',
+  ...(await time(evaluation, { each: 20 })),
+  unit: 'ms',
+  aim: '< 0.5',
+});
+const baseline = await time(passes, { each: 20 });
+const read = await time(reading, { each: 5 });
+print({
+  measure: 'read a 30-line recipe',
+  ...read,
+  unit: 'ms',
+  aim: '< 2',
+  baseline: 'one regular expression over each line',
+  baselineMedian: baseline.median,
+});

@@ -1,0 +1,15 @@
+/** `npm run bench`: medians as JSON lines, each beside a baseline of the same run where it has one. */
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { build, install, root } from '../prepare.mjs';
+
+install();
+build();
+for (const part of ['core', 'server', 'bytes']) {
+  const file = join(root, `scripts/bench/${part}.ts`);
+  const { status } = spawnSync(process.execPath, ['--import=tsx', file], {
+    cwd: root,
+    stdio: 'inherit',
+  });
+  if (status !== 0) process.exit(status ?? 1);
+}

@@ -1,0 +1,150 @@
+import Libsql from 'libsql';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { BakeEvent } from '../../packages/core/src/index.ts';
+import { openDatabase } from '../../apps/web/src/lib/server/database/open.ts';
+import { demoData } from '../../demo/household.ts';
+import { fillDemo } from '../../apps/web/src/lib/server/demo.ts';
+import { print, time } from './measure.ts';
+
+const formulaCount = 1000;
+const bakeCount = 5000;
+const today = new Date('2026-11-20T12:00:00Z');
+
+/** A database with copies of the demo household's formulas and bakes, lessons and all. */
+async function fill(file: string): Promise<void> {
+  const db = await openDatabase(file);
+  await fillDemo(db, today);
+  const lessons = await db.selectFrom('bake').select(['lesson', 'felt', 'outcome']).execute();
+  const data = demoData(today);
+  await db.transaction().execute(async (tx) => {
+    for (let n = data.formulas.length; n < formulaCount; n += 1) {
+      const { formula } = data.formulas[n % data.formulas.length]!.versions[0]!;
+      const at = new Date(today.getTime() - n * 3_600_000).toISOString();
+      const body = JSON.stringify({ ...formula, name: `${formula.name} ${n}` });
+      await tx
+        .insertInto('formula')
+        .values({
+          id: `f${n}`,
+          name: `${formula.name} ${n}`,
+          style: formula.style,
+          version: 1,
+          created_at: at,
+          updated_at: at,
+        })
+        .execute();
+      await tx
+        .insertInto('formula_version')
+        .values({ formula_id: `f${n}`, version: 1, body, saved_at: at })
+        .execute();
+    }
+    for (let n = data.bakes.length; n < bakeCount; n += 1) {
+      const like = n % data.bakes.length;
+      const of = 8 + (n % (formulaCount - 8));
+      const at = new Date(today.getTime() - n * 600_000).toISOString();
+      const { lesson, felt, outcome } = lessons[like]!;
+      await tx
+        .insertInto('bake')
+        .values({
+          id: `b${n}`,
+          formula_id: `f${of}`,
+          formula_version: 1,
+          method: 'hand',
+          started_at: at,
+          finished_at: at,
+          felt,
+          outcome,
+          lesson,
+        })
+        .execute();
+      await tx
+        .insertInto('bake_event')
+        .values(
+          data.bakes[like]!.events.map((e: BakeEvent, i) => ({
+            id: `b${n}-${i}`,
+            bake_id: `b${n}`,
+            at,
+            kind: e.kind,
+            data: JSON.stringify(e.data),
+          })),
+        )
+        .execute();
+    }
+  });
+  await db.destroy();
+}
+
+/** Starts the server; gives its address and how long it took to a first answer. */
+async function serve(folder: string) {
+  const begun = performance.now();
+  const child = spawn(process.execPath, ['scripts/serve.mjs'], {
+    env: {
+      ...process.env,
+      PORT: '0',
+      TENDER_CRUMB_DATA: folder,
+      NODE_ENV: 'production',
+      LOG_LEVEL: 'silent',
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const url = await new Promise<string>((done) =>
+    child.stdout.on('data', (chunk: Buffer) => {
+      const found = /http:\/\/[\d.:]+/.exec(chunk.toString());
+      if (found) done(found[0]);
+    }),
+  );
+  await (await fetch(url)).text();
+  return { url, child, firstAnswer: performance.now() - begun };
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'tender-crumb-bench-'));
+try {
+  const file = join(folder, 'own', 'tender-crumb.db');
+  await fill(file);
+  const database = new Libsql(file);
+
+  const starts: number[] = [];
+  for (let i = 0; i < 5; i += 1) {
+    const { child, firstAnswer } = await serve(folder);
+    starts.push(firstAnswer);
+    const gone = new Promise((done) => child.once('exit', done));
+    child.kill('SIGTERM');
+    await gone;
+  }
+  starts.sort((a, b) => a - b);
+  print({ measure: 'from start to first answer', median: Math.round(starts[2]!), unit: 'ms' });
+
+  const { url, child } = await serve(folder);
+  const get = async (path: string) => (await fetch(`${url}${path}`)).text();
+
+  const shelfSql = database.prepare(
+    'select f.id, f.version, f.updated_at, v.body from formula f join formula_version v on v.formula_id = f.id and v.version = f.version order by f.updated_at desc, f.id desc limit 30',
+  );
+  const bookSql = database.prepare(
+    'select b.*, f.name, f.style from bake b join formula f on f.id = b.formula_id order by b.started_at desc, b.id desc limit 20',
+  );
+  const rows: ReadonlyArray<readonly [string, string, typeof shelfSql]> = [
+    ['the shelf page', '/', shelfSql],
+    ['the book page', '/book', bookSql],
+  ];
+  for (const [measure, path, sql] of rows) {
+    const bare = await time(() => sql.all([]), { runs: 300 });
+    const overWire = await time(() => get('/icon.svg'), { runs: 150 });
+    const page = await time(() => get(path), { runs: 150, warm: 60 });
+    print({
+      measure: `${measure}, ${formulaCount} formulas and ${bakeCount} bakes`,
+      ...page,
+      unit: 'ms',
+      aim: '< 4 times the bare query',
+      bareQuery: bare.median,
+      times: Number((page.median / bare.median).toFixed(1)),
+      emptyRequest: overWire.median,
+    });
+  }
+  child.kill('SIGTERM');
+  database.close();
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
