@@ -1,4 +1,4 @@
-import { styles, type StyleId } from '../formula/style.ts';
+import { styleInSentence, type StyleId } from '../formula/style.ts';
 import { gramsText } from '../quantity/number.ts';
 import { normalBelow, type Slip } from './slips/slip.ts';
 import type { Level } from './level.ts';
@@ -36,7 +36,7 @@ export function verdict(
   const off = outside(level.points, window);
   const chance = chanceInWindow(level, window);
   const fix = slips.find((s) => s.kind === 'water' || s.kind === 'flour');
-  const wanted = styles[style];
+  const wanted = styleInSentence[style];
   const correction =
     fix &&
     (fix.grams > 0

@@ -57,6 +57,7 @@ export const drinkers: readonly Ingredient[] = [
       'ground flax',
       'ground flax seed',
       'golden flax meal',
+      'golden flaxseed meal',
     ],
     role: 'meal',
     composition: composition(usda('12220'), [6.96, 18.29, 42.16, 28.88, 27.3, 1.55, 30], 1),

@@ -276,7 +276,7 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'erythritol',
     name: 'erythritol',
-    aliases: ['erythritol'],
+    aliases: ['erythritol', 'powdered erythritol', 'granulated erythritol'],
     role: 'sweetener',
     composition: composition(estimate, [0.2, 0, 0, 99.8, 0, 0, 0]),
     cup: { level: perCup(195, 10) },
@@ -337,6 +337,14 @@ export const others: readonly Ingredient[] = [
     'baker yeast',
   ]),
   yeast('osmotolerant', 'osmotolerant yeast', ['osmotolerant yeast', 'sweet dough yeast']),
+  row({
+    id: 'baking-powder',
+    name: 'baking powder',
+    aliases: ['baking powder', 'baking soda', 'bicarbonate of soda'],
+    role: 'improver',
+    composition: composition(usda('18369'), [5, 0, 0, 27.7, 0.2, 0, 10600]),
+    cup: { level: perCup(221, 20, usda('18369')) },
+  }),
   row({
     id: 'lecithin',
     name: 'soy lecithin',
@@ -470,6 +478,9 @@ export const others: readonly Ingredient[] = [
       'onion powder',
       'vanilla',
       'vanilla extract',
+      'lemon zest',
+      'orange zest',
+      'zest',
     ],
     role: 'addIn',
     composition: composition(estimate, [10, 6, 4, 75, 40, 2, 20]),

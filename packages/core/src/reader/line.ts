@@ -41,6 +41,9 @@ const stick = figure(113.4, 'g', 1, commonPractice);
 export const mostGrams = 100_000;
 const longestLine = 500;
 
+/** What a weighed amount comes in: "1/4 oz package yeast". */
+const container = /^(?:packet|package|pkg|sachet|envelope|pack|bag|tin|can|jar)s?(?:\s+of)?\s+/i;
+
 const notForDough =
   /\bfor (dusting|brushing|glazing|greasing|the tin|the pan|rolling|sprinkling)\b/i;
 
@@ -73,9 +76,13 @@ function splitAmount(body: string): { amounts: ReadAmount[]; what: string } | un
     : undefined;
 }
 
-/** "3 cups plus 2 tablespoons flour", "500 g / 4 cups flour". */
+/** "3 cups plus 2 tablespoons flour", "500 g / 4 cups flour", "2 lb 3 oz flour". */
 function joined(first: { amount: ReadAmount; rest: string }) {
   const more = /^(?<link>plus|and|\+|&|\/|\||or)\s*(?<tail>.*)$/iu.exec(first.rest);
+  const ounces = first.amount.unit?.kind === 'mass' ? readAmount(first.rest) : undefined;
+  if (!more && ounces?.amount.unit?.kind === 'mass') {
+    return { amounts: [first.amount, ounces.amount], what: ounces.rest };
+  }
   const second = more?.groups && readAmount(more.groups['tail']!);
   if (!second || !second.amount.unit) return { amounts: [first.amount], what: first.rest };
   const sums = /plus|and|\+|&/i.test(more!.groups!['link']!);
@@ -165,7 +172,7 @@ export function readLine(text: string, measures: Measures): ReadLine | UnreadLin
       : unread('no-amount', 'no amount: write how much');
   }
   const [name = '', ...after] = split.what.split(/\s*[,;]\s*|\s+[–—-]\s+/);
-  const what = name.trim();
+  const what = name.trim().replace(container, '');
   const of = matchIngredient(what.replace(/^\s*[:–—-]\s*/, ''));
   if (split.amounts.some((a) => a.amount < 0)) {
     return unread('negative', 'an amount below zero');

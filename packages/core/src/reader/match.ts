@@ -1,5 +1,6 @@
 import { catalogue } from '../ingredient/catalogue.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
+import { roles } from '../ingredient/role.ts';
 
 /** Words that say in what state a thing goes in, not what it is. */
 const descriptors = new Set(
@@ -10,7 +11,9 @@ const descriptors = new Set(
   of the some my your our each whole plain level heaped packed firmly loosely dry dried unsalted natural
   white dark light instant cubed diced sliced peeled about roughly high protein home made homemade milled
   powder granules granulated crumbled dissolved strained leftover cooked mashed thick thin full fat ordinary
-  normal bag bagged my bought shop traditional fluffy quick rolled minced crushed`.split(/\s+/),
+  normal bag bagged golden my bought shop traditional fluffy quick rolled minced crushed`.split(
+    /\s+/,
+  ),
 );
 
 /** Lower case, no accents, no marks, one space, no plural s: what two spellings have in common. */
@@ -22,6 +25,9 @@ export const wordsOf = (text: string): string[] =>
     .split(/[^a-z]+/)
     .filter(Boolean)
     .map((w) => (w.length > 3 && w.endsWith('s') && !w.endsWith('ss') ? w.slice(0, -1) : w));
+
+/** Words that make another thing of what is wet: "dried egg" is not egg. */
+const drying = new Set(['dry', 'dried', 'powder', 'powdered', 'granule', 'dehydrated']);
 
 interface Alias {
   readonly words: readonly string[];
@@ -67,7 +73,8 @@ export function matchIngredient(text: string): Ingredient | undefined {
   for (const alias of candidates) {
     if (alias.words.length > (best?.words.length ?? 0) && fits(alias.words, words)) best = alias;
   }
-  return best?.of;
+  const dried = words.some((w) => drying.has(w) && !best?.words.includes(w));
+  return best && dried && roles[best.of.role].bringsWater ? undefined : best?.of;
 }
 
 /**

@@ -36,6 +36,9 @@ export const mostLines = 200;
 /** Grams in a US cup of starter, the air knocked out: common practice, 225 to 245. */
 const starterPerCup = 235;
 
+/** How wet a starter is, which must not be taken for how much of it there is. */
+const hydrationPhrase = /[([]?\b\d+(?:[.,]\d+)?\s*%(?:\s*hydration)?[)\]]?/i;
+
 const unnamed = 'Pasted recipe';
 
 /**
@@ -188,7 +191,8 @@ class Reading {
    */
   #starter(text: string, at: number): boolean {
     const word = starterWord(text)!;
-    const read = readAmount(text) ?? trailingAmount(text);
+    const bare = text.replace(hydrationPhrase, ' ').trim();
+    const read = readAmount(bare) ?? trailingAmount(bare);
     const grams = read && this.#starterGrams(read.amount);
     const known = grams !== undefined && grams > 0 && grams <= mostGrams;
     const inDough = !this.#open || this.#open.kind === 'dough';

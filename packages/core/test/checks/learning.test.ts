@@ -41,7 +41,7 @@ const truly = (formula: Formula, truth: Belief): number =>
 const certain = (departures: Record<string, number>): Belief => ({
   keys: Object.keys(departures),
   mean: Object.values(departures),
-  covariance: Object.keys(departures).map((_, i, all) => all.map((__, j) => (i === j ? 0 : 0))),
+  covariance: Object.keys(departures).map((_, __, all) => all.map(() => 0)),
   bakes: {},
 });
 

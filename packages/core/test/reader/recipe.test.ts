@@ -61,6 +61,10 @@ describe('reader: amounts (weights by volume: handbook tables, common practice a
     ['440 g freshly milled hard red wheat', 'fresh-hard-wheat', 440],
     ['about 20 g vital wheat gluten', 'vital-gluten', 20],
     ['2 dl milk', 'milk', 206.3],
+    ['2 lb 3 oz bread flour', 'bread-flour', 992.23],
+    ['1/4 oz package instant yeast', 'instant-yeast', 7.09],
+    ['80 g golden flaxseed meal', 'flax-meal', 80],
+    ['30 g powdered milk', 'milk-powder', 30],
   ];
   for (const [text, ingredient, grams] of lines) {
     it(text, () => {
@@ -99,6 +103,8 @@ describe('reader: what cannot be read comes back, with its line number and why',
     ['2 tbsp peanut butter', 'unknown'],
     ['1 cup almond milk', 'unknown'],
     ['3 blorps water', 'unknown'],
+    ['20 g dried egg', 'unknown'],
+    ['2 tbsp honey powder', 'unknown'],
     ['flour 500', 'no-unit'],
     ['water 70 %', 'no-unit'],
     ['-5 g salt', 'negative'],
@@ -139,6 +145,12 @@ describe('reader: stages', () => {
       ['water', 80],
     ]);
     expect(dough!.lines).to.have.length(3);
+  });
+
+  it('does not take how wet a starter is for how much of it there is', () => {
+    const { formula, unread } = read('500 g bread flour\n300 g water\n125% hydration starter 90 g');
+    expect(unread).to.deep.equal([]);
+    expect(formula.stages[0]!.lines.map((l) => Math.round(l.grams))).to.deep.equal([40, 50]);
   });
 
   it('reads headings as stages, the starter and pre-ferments first, and the title as the name', () => {

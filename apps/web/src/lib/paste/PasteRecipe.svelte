@@ -72,7 +72,7 @@
       >
       <textarea
         id="recipe"
-        class="field min-h-40 w-full leading-relaxed"
+        class="field field-sizing-content max-h-96 min-h-32 w-full leading-normal"
         maxlength="65536"
         placeholder={example}
         bind:value={paste.text}

@@ -226,8 +226,8 @@
     {/if}
   </section>
 
-  <div class="grid gap-4">
-    <div class="bowl p-3"><Slips {bench} /></div>
+  <div class="contents lg:grid lg:gap-4">
+    <div class="bowl order-first p-3 lg:order-none"><Slips {bench} /></div>
     {#if bench.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">
         <h2 id="cautions-title">Mind</h2>
