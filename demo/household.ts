@@ -3,7 +3,6 @@ import {
   checkDough,
   coefficients,
   defaultHousehold,
-  ingredient,
   kitchenOf,
   level,
   measuringSd,
@@ -14,7 +13,11 @@ import {
   weighingList,
   windowFor,
   type BakeEvent,
+  defaultSettings,
+  type Bag,
   type Belief,
+  type Label,
+  type Settings,
   type Formula,
   type Household,
   type Outcome,
@@ -22,18 +25,19 @@ import {
 } from '@tender-crumb/core';
 import { demoBreads, type DemoBread } from './formulas.ts';
 import { Draws } from './random.ts';
-import { demoBags, hiddenTruth } from './truth.ts';
+import { demoBags, demoLabels, hiddenTruth } from './truth.ts';
 
 const seed = 90210 + 9;
 const months = 9;
 const dayMs = 86_400_000;
 
-/** How Number 9, Heron Lock measures. */
-export const demoHousehold: Household = {
-  ...defaultHousehold,
+/** How Number 9, Heron Lock measures and reckons. */
+export const demoSettings: Settings = {
+  ...defaultSettings,
   measures: { cup: 'metric', tablespoon: 'metric', fill: 'spooned', egg: 'eu-medium' },
   yeastKept: 'instant-yeast',
 };
+const demoHousehold: Household = { ...defaultHousehold, ...demoSettings };
 
 /** One bake of the nine months. */
 export interface DemoBake {
@@ -47,8 +51,9 @@ export interface DemoBake {
 
 /** Everything that the demo household has. */
 export interface DemoData {
-  readonly household: Household;
-  readonly bags: ReadonlyArray<(typeof demoBags)[number] & { openedOn: string }>;
+  readonly settings: Settings;
+  readonly bags: readonly Bag[];
+  readonly labels: readonly Label[];
   /** Each formula in its versions: with the spring bags, and later with the autumn ones. */
   readonly formulas: ReadonlyArray<{
     readonly id: string;
@@ -115,7 +120,8 @@ export function demoData(today: Date): DemoData {
     }
   }
   return {
-    household: demoHousehold,
+    settings: demoSettings,
+    labels: demoLabels,
     bags: demoBags.map((b) => ({ ...b, openedOn: day(b.id.endsWith('spring') ? begin : half) })),
     formulas,
     bakes,
@@ -156,7 +162,7 @@ function simulate(
     });
     return level(lines, actual)!.points;
   };
-  const dryBase = !resolve(formula).some((l) => roles[ingredient(l.ingredient).role].flour);
+  const dryBase = !resolve(formula).some((l) => roles[l.of.role].flour);
   const window = windowFor(formula.style, dryBase);
   const feel = (): number =>
     Math.round((trueLevel() + coefficients.feel.value * draws.normal()) * 2) / 2;

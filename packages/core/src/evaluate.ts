@@ -1,10 +1,11 @@
 import { cautions, type Caution } from './caution/cautions.ts';
 import type { Belief } from './dough/belief.ts';
-import { kitchenOf, type Household } from './dough/household.ts';
+import { cannotTell, type CannotTell } from './dough/cannot-tell.ts';
+import { kitchenOf, pantryIn, type Household } from './dough/household.ts';
 import { level, type Level } from './dough/level.ts';
 import { slips } from './dough/slips/index.ts';
 import type { Slip } from './dough/slips/slip.ts';
-import { stateAt, type DoughState } from './dough/state.ts';
+import { stateAt, unknownState, type DoughState } from './dough/state.ts';
 import { windowFor, type Window } from './dough/window.ts';
 import { mainStage, type Formula } from './formula/formula.ts';
 import { resolve, type ResolvedLine } from './formula/resolve.ts';
@@ -15,6 +16,8 @@ export interface Evaluation {
   readonly lines: readonly ResolvedLine[];
   readonly totals: Totals;
   readonly level: Level;
+  /** Why the level must not be believed, where it must not. */
+  readonly cannotTell?: CannotTell;
   readonly state: DoughState;
   readonly window: Window;
   /** All corrections that it calls for, those that the baker left included. */
@@ -33,33 +36,42 @@ export function evaluate(
   household: Household,
   belief: Belief,
 ): Evaluation | undefined {
-  const lines = resolve(formula);
+  const pantry = pantryIn(household);
+  const lines = resolve(formula, pantry);
   const sums = totals(lines);
   const kitchen = kitchenOf(household, belief);
   const at = level(lines, kitchen);
   if (!sums || !at) return undefined;
-  const window = windowFor(formula.style, sums.dryBase);
+  const window = windowFor(formula.style, sums.dryBase, household.figures);
+  const unknown = cannotTell(lines, sums, at);
   return {
     lines,
     totals: sums,
     level: at,
-    state: stateAt(at.points),
+    ...(unknown ? { cannotTell: unknown } : {}),
+    state: unknown ? unknownState : stateAt(at.points),
     window,
-    slips: slips({
-      formula,
-      lines,
-      totals: sums,
-      level: at,
-      window,
-      kitchen,
-      yeastKept: household.yeastKept,
-      stage: mainStage(formula).id,
-    }),
+    slips: slips(
+      {
+        formula,
+        lines,
+        totals: sums,
+        level: at,
+        window,
+        kitchen,
+        pantry,
+        lowSodium: household.lowSodium,
+        yeastKept: household.yeastKept,
+        stage: mainStage(formula).id,
+      },
+      !unknown,
+    ),
     cautions: cautions(lines, {
       style: formula.style,
       totals: sums,
       points: at.points,
       roomCelsius: household.room.celsius,
+      glutenFree: household.glutenFree,
     }),
   };
 }

@@ -1,6 +1,6 @@
 import { isFlour } from '../formula/totals.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsByVolume } from '../ingredient/measure-weight.ts';
 import { commonPractice, figure } from '../quantity/figure.ts';
 import { gramsText } from '../quantity/number.ts';
@@ -40,6 +40,7 @@ export function checkDough(
   lines: readonly ResolvedLine[],
   baseGrams: number,
   measures: Measures,
+  pantry: Pantry = cataloguePantry,
 ): DoughAdvice {
   const off = outside(felt, window);
   const state = stateAt(felt);
@@ -50,23 +51,24 @@ export function checkDough(
     };
   }
   const flours = lines.filter((l) => l.grams > 0 && isFlour(l));
-  const slow = flours.some((l) => ingredient(l.ingredient).slow && l.grams > baseGrams / 4);
+  const slow = flours.some((l) => l.of.slow && l.grams > baseGrams / 4);
   const tight = off < 0;
-  const flour = [...flours].sort((a, b) => b.grams - a.grams)[0]?.ingredient ?? 'plain-flour';
-  const of = tight ? 'water' : flour;
-  const thirst = ingredient(flour).thirst.value;
+  const flour =
+    [...flours].sort((a, b) => b.grams - a.grams)[0]?.of ?? pantry.ingredient('plain-flour');
+  const of = tight ? pantry.ingredient('water') : flour;
+  const thirst = flour.thirst.value;
   const total = tight ? (-off * baseGrams) / 100 : (off * baseGrams) / (100 * thirst + felt - off);
-  const spoon = gramsByVolume(1, 'tbsp', ingredient(of), measures) ?? 15;
+  const spoon = gramsByVolume(1, 'tbsp', of, measures) ?? 15;
   const now = Math.max(spoon / 3, Math.min(spoon, total * (slow ? firstShare.value : 1)));
   const grams = Math.round(now);
-  const what = tight ? 'warm water' : ingredient(of).name;
+  const what = tight ? 'warm water' : of.name;
   const spoons = inSpoons(now, of, measures);
   const later = slow
     ? ' Whole grain drinks for 20 to 30 minutes: judge late, and give half first.'
     : '';
   return {
     action: 'add',
-    ingredient: of,
+    ingredient: of.id,
     grams,
     spoons,
     totalGrams: total,

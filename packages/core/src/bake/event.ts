@@ -6,7 +6,7 @@ export type BakeEvent =
   | Event<'weighed', { readonly item: string; readonly grams: number; readonly byScale: boolean }>
   | Event<'unweighed', { readonly item: string }>
   | Event<'added', { readonly ingredient: string; readonly grams: number }>
-  | Event<'felt', { readonly points: number }>
+  | Event<'felt', Felt>
   | Event<'retracted', { readonly event: string }>
   | Event<'outcome', Outcome>
   | Event<'finished', Record<string, never>>;
@@ -27,6 +27,12 @@ interface Event<Kind extends string, Data> {
   readonly at: string;
   readonly kind: Kind;
   readonly data: Data;
+}
+
+/** How the dough feels: `rested` false where it had no time yet to drink. */
+export interface Felt {
+  readonly points: number;
+  readonly rested?: boolean;
 }
 
 /** How it came out, in the baker's own judgement. */

@@ -1,5 +1,6 @@
 import { mainStage, type Formula } from '../formula/formula.ts';
-import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import { resolve, withStuff, type ResolvedLine } from '../formula/resolve.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { BakeState } from './state.ts';
 
 /**
@@ -8,8 +9,12 @@ import type { BakeState } from './state.ts';
  *
  * @example mixedLines(formula, bakeState(events))
  */
-export function mixedLines(formula: Formula, state: BakeState): ResolvedLine[] {
-  const lines = resolve(formula);
+export function mixedLines(
+  formula: Formula,
+  state: BakeState,
+  pantry: Pantry = cataloguePantry,
+): ResolvedLine[] {
+  const lines = resolve(formula, pantry);
   const starters = new Map(
     formula.stages
       .filter((s) => s.kind === 'starter')
@@ -31,16 +36,21 @@ export function mixedLines(formula: Formula, state: BakeState): ResolvedLine[] {
     };
   });
   const main = mainStage(formula);
-  const added = state.added.map((a): ResolvedLine => ({
-    id: `added:${a.event}`,
-    ingredient: a.ingredient,
-    bag: lines.find((l) => l.ingredient === a.ingredient)?.bag,
-    grams: a.grams,
-    measured: 'volume',
-    stage: main.id,
-    stageKind: main.kind,
-    typedGrams: 0,
-    slips: [],
-  }));
+  const added = state.added.map((a) =>
+    withStuff(
+      {
+        id: `added:${a.event}`,
+        ingredient: a.ingredient,
+        bag: lines.find((l) => l.ingredient === a.ingredient)?.bag,
+        grams: a.grams,
+        measured: 'volume',
+        stage: main.id,
+        stageKind: main.kind,
+        typedGrams: 0,
+        slips: [],
+      },
+      pantry,
+    ),
+  );
   return [...weighed, ...added];
 }

@@ -9,7 +9,11 @@ export interface BakeState {
     readonly grams: number;
     readonly at: string;
   }>;
-  readonly felt: ReadonlyArray<{ readonly points: number; readonly at: string }>;
+  readonly felt: ReadonlyArray<{
+    readonly points: number;
+    readonly at: string;
+    readonly rested?: boolean;
+  }>;
   readonly outcome?: Outcome;
   readonly finishedAt?: string;
 }
@@ -47,7 +51,7 @@ function step(state: BakeState, event: BakeEvent): BakeState {
         added: [...state.added, { event: event.id, at: event.at, ...event.data }],
       };
     case 'felt':
-      return { ...state, felt: [...state.felt, { points: event.data.points, at: event.at }] };
+      return { ...state, felt: [...state.felt, { ...event.data, at: event.at }] };
     case 'outcome':
       return { ...state, outcome: event.data };
     case 'finished':

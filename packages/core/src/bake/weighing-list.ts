@@ -1,6 +1,7 @@
 import type { Formula, StageKind } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
+import type { Role } from '../ingredient/role.ts';
 import { loadingOrders, type LoadingMethod } from '../machine/loading-order.ts';
 
 /** One thing to put on the scale. A starter is one thing, whatever it is made of. */
@@ -8,6 +9,8 @@ export interface WeighingItem {
   readonly id: string;
   readonly name: string;
   readonly ingredient: string;
+  /** Absent for a starter, which is made of several things. */
+  readonly role?: Role;
   readonly grams: number;
   readonly lines: readonly string[];
   readonly bag?: string;
@@ -27,8 +30,12 @@ export interface WeighingStage {
  *
  * @example weighingList(formula, 'liquids-first').at(-1)?.items[0].name // 'water'
  */
-export function weighingList(formula: Formula, method: LoadingMethod): WeighingStage[] {
-  const lines = resolve(formula).filter((l) => l.grams > 0);
+export function weighingList(
+  formula: Formula,
+  method: LoadingMethod,
+  pantry: Pantry = cataloguePantry,
+): WeighingStage[] {
+  const lines = resolve(formula, pantry).filter((l) => l.grams > 0);
   const order = loadingOrders[method];
   const starters = formula.stages.filter((s) => s.kind === 'starter');
   const main = formula.stages.findLast((s) => s.kind === 'dough')?.id;
@@ -59,12 +66,13 @@ function item(
   line: ResolvedLine,
   hints: (typeof loadingOrders)[LoadingMethod]['hints'],
 ): WeighingItem {
-  const of = ingredient(line.ingredient);
+  const { of } = line;
   const hint = hints[of.role];
   return {
     id: line.id,
     name: of.name,
     ingredient: of.id,
+    role: of.role,
     grams: line.grams,
     lines: [line.id],
     ...(line.bag ? { bag: line.bag } : {}),
@@ -82,4 +90,4 @@ const starterItem = (id: string, name: string, lines: readonly ResolvedLine[]): 
 });
 
 const rank = (of: WeighingItem, ranks: (typeof loadingOrders)[LoadingMethod]['ranks']): number =>
-  of.ingredient === 'starter' ? ranks.liquid + 0.5 : ranks[ingredient(of.ingredient).role];
+  of.role ? ranks[of.role] : ranks.liquid + 0.5;

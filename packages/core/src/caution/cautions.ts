@@ -1,7 +1,6 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { StyleId } from '../formula/style.ts';
 import type { Totals } from '../formula/totals.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 
 export interface Caution {
@@ -15,7 +14,10 @@ export interface CautionFacts {
   readonly ingredients: readonly Ingredient[];
   readonly totals: Totals;
   readonly points: number;
+  readonly glutenGrams: number;
   readonly roomCelsius?: number;
+  /** Somebody in the household must not eat gluten. */
+  readonly glutenFree?: boolean;
 }
 
 interface CautionRow extends Caution {
@@ -32,10 +34,22 @@ const hotRoom = 32;
 /** General guidance that defers to local rules, makers' manuals and licensed advice. */
 export const cautionTable: readonly CautionRow[] = [
   {
+    id: 'gluten-in-gluten-free-house',
+    text: 'Somebody in this house must not eat gluten, and this holds it: spelt, einkorn and every other wheat, rye, barley and vital gluten are no exception. A shared machine, mill or board carries it over; their bread needs its own.',
+    source: 'EU 1169/2011 Annex II; 21 CFR 101.91 (gluten-free: under 20 ppm)',
+    when: (f) => f.glutenFree === true && has(f, (i) => i.allergens.includes('gluten')),
+  },
+  {
+    id: 'shared-mill',
+    text: 'Nothing in it holds gluten by itself, but a mill, machine or board that wheat went through does. Flours not labelled gluten-free may hold traces.',
+    source: '21 CFR 101.91 (gluten-free: under 20 ppm)',
+    when: (f) => f.glutenFree === true && !has(f, (i) => i.allergens.includes('gluten')),
+  },
+  {
     id: 'gluten',
     text: 'Holds gluten. All wheats (spelt, einkorn, emmer, khorasan and durum too), rye, barley and vital gluten are unsafe in coeliac disease or wheat allergy; fresh-milled or ancient changes nothing. Oats only where labelled gluten-free.',
     source: 'EU 1169/2011 Annex II; 21 CFR 101.91',
-    when: (f) => has(f, (i) => i.allergens.includes('gluten')),
+    when: (f) => f.glutenFree !== true && has(f, (i) => i.allergens.includes('gluten')),
   },
   {
     id: 'perishable',
@@ -86,6 +100,20 @@ export const cautionTable: readonly CautionRow[] = [
     when: (f) => f.totals.dryBase || f.style === 'low-carb',
   },
   {
+    id: 'rubbery-gluten',
+    text: 'Gluten above 5 % of the flour turns a wheat bread rubbery.',
+    source: 'common practice, no source',
+    when: (f) => !f.totals.dryBase && f.glutenGrams > 0.05 * f.totals.flourGrams,
+  },
+  {
+    id: 'no-gluten-grains',
+    text: 'Most of this flour holds no gluten that can build: it will not trap gas as wheat does, and kneading does nothing for it. Gluten is not the cure here either.',
+    source: 'common practice, no source',
+    when: (f) =>
+      !f.totals.dryBase &&
+      f.ingredients.filter((i) => i.role === 'flour').every((i) => i.strength === 'none'),
+  },
+  {
     id: 'raw-flour',
     text: 'Raw flour is not for tasting, nor is raw dough.',
     source: 'US food-safety guidance',
@@ -103,18 +131,21 @@ export const cautionTable: readonly CautionRow[] = [
     source: 'common practice, no source',
     when: (f) =>
       !f.totals.dryBase &&
-      f.ingredients.filter((i) => i.role === 'flour').every((i) => i.strength === 'weak'),
+      f.ingredients
+        .filter((i) => i.role === 'flour')
+        .every((i) => i.strength === 'weak' || i.strength === 'soft'),
   },
 ];
 
 /** The cautions that a formula calls for, in the table's order. */
 export function cautions(
   lines: readonly ResolvedLine[],
-  facts: Omit<CautionFacts, 'ingredients'>,
+  facts: Omit<CautionFacts, 'ingredients' | 'glutenGrams'>,
 ): Caution[] {
   const present = {
     ...facts,
-    ingredients: lines.filter((l) => l.grams > 0).map((l) => ingredient(l.ingredient)),
+    glutenGrams: lines.reduce((g, l) => g + (l.of.role === 'gluten' ? l.grams : 0), 0),
+    ingredients: lines.filter((l) => l.grams > 0).map((l) => l.of),
   };
   return cautionTable.filter((row) => row.when(present)).map(({ id, text }) => ({ id, text }));
 }

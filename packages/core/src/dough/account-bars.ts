@@ -1,4 +1,3 @@
-import { ingredient } from '../ingredient/catalogue.ts';
 import type { Role } from '../ingredient/role.ts';
 import type { WaterAccount } from './account.ts';
 
@@ -37,7 +36,7 @@ export function accountBars({ entries, brings, softens, drinks }: WaterAccount):
       .map((e) => {
         const from = at / scale;
         at += e[kind];
-        const { name, role } = ingredient(e.ingredient);
+        const { name, role } = e.of;
         return { line: e.line, name, role, kind, grams: e[kind], from, to: at / scale };
       });
   };

@@ -1,30 +1,93 @@
 import { percentageSchools, type PercentageSchool } from '../formula/percentage.ts';
+import type { Bag } from '../ingredient/bag.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { nothingLearned, type Belief } from './belief.ts';
+import { coefficientsWith, type Coefficients, type OwnFigures } from './coefficients.ts';
 import type { Kitchen } from './level.ts';
 import type { Room } from './weather.ts';
 
+/** Which water a hydration counts: only what is poured, or also what is in milk, egg, butter, honey. */
+export const waterSchools = ['poured', 'effective'] as const;
+export type WaterSchool = (typeof waterSchools)[number];
+
+/** How net carbohydrate is reckoned: as on a US label or as on an EU one. */
+export const carbSchools = ['eu', 'us'] as const;
+export type CarbSchool = (typeof carbSchools)[number];
+
 /** What the household has settled once for every formula. */
-export interface Household {
+export interface Settings {
   readonly measures: Measures;
   readonly scaleStep: number;
   readonly room: Room;
   readonly percentages: PercentageSchool;
+  readonly water: WaterSchool;
+  readonly netCarbs: CarbSchool;
+  /** Somebody here must not eat gluten. */
+  readonly glutenFree: boolean;
+  /** Somebody here keeps to little salt. */
+  readonly lowSodium: boolean;
   /** Id of the yeast in the cupboard, where there is only one. */
   readonly yeastKept?: string;
+  /** The household's own figures over the catalogue's and the model's. */
+  readonly figures: OwnFigures;
 }
 
-export const defaultHousehold: Household = {
+/** A household: what it settled, and what stands in its pantry. */
+export interface Household extends Settings {
+  readonly own: readonly Ingredient[];
+  readonly bags: readonly Bag[];
+  /** ISO date; bags are open since then. Unknown where absent. */
+  readonly today?: string;
+}
+
+export const defaultSettings: Settings = {
   measures: defaultMeasures,
   scaleStep: 1,
   room: {},
   percentages: percentageSchools[0],
+  water: 'poured',
+  netCarbs: 'eu',
+  glutenFree: false,
+  lowSodium: false,
+  figures: {},
 };
+
+export const defaultHousehold: Household = { ...defaultSettings, own: [], bags: [] };
+
+/** The settings of a household alone: what it may change in one go. */
+export function settingsOf({ own, bags, today, ...settings }: Household): Settings {
+  void [own, bags, today];
+  return settings;
+}
+
+const pantries = new WeakMap<Household, Pantry>();
+const tables = new WeakMap<OwnFigures, Coefficients>();
+
+/** The household's pantry; worked out once for each household value. */
+export function pantryIn(household: Household): Pantry {
+  const known = pantries.get(household);
+  if (known) return known;
+  const pantry = pantryOf(household);
+  pantries.set(household, pantry);
+  return pantry;
+}
+
+function coefficientsIn({ figures }: Household): Coefficients {
+  const known = tables.get(figures);
+  if (known) return known;
+  const table = coefficientsWith(figures);
+  tables.set(figures, table);
+  return table;
+}
 
 /** The kitchen that a level is worked out in. */
 export const kitchenOf = (household: Household, belief: Belief = nothingLearned): Kitchen => ({
   measures: household.measures,
   scaleStep: household.scaleStep,
   room: household.room,
+  ...(household.today ? { today: household.today } : {}),
+  coefficients: coefficientsIn(household),
   belief,
 });

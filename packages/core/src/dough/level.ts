@@ -10,15 +10,20 @@ import {
   thirstKey,
   type Belief,
 } from './belief.ts';
-import { coefficients, z80 } from './coefficients.ts';
+import { methods } from '../formula/measuring-method.ts';
+import { isOwnCup } from '../ingredient/measure-weight.ts';
+import { coefficients, z80, type Coefficients } from './coefficients.ts';
 import { measuringSd, type Measuring } from './measuring.ts';
 import { absorptionSlope } from './moisture.ts';
-import { moistureShift, moistureSpread, type Room } from './weather.ts';
+import type { Room } from './weather.ts';
 
 /** What the level is worked out in: how this household measures, its room, what its book taught. */
 export interface Kitchen extends Measuring {
   readonly room: Room;
+  /** ISO date. */
+  readonly today?: string;
   readonly belief: Belief;
+  readonly coefficients: Coefficients;
 }
 
 /** One thing that is not surely known, and what it does to the level. */
@@ -32,7 +37,10 @@ export interface Doubt {
 }
 
 export interface Level {
+  /** Where the dough stands once everything has drunk its fill. */
   readonly points: number;
+  /** Where it feels to be at the first touch, before slow drinkers have drunk. */
+  readonly early: number;
   readonly sd: number;
   /** Ends of the 80 % interval. */
   readonly low: number;
@@ -49,8 +57,22 @@ export interface Level {
   readonly baseGrams: number;
 }
 
-/** Lines whose weight a person's way of filling a cup moves. */
-const filledByHabit = (line: ResolvedLine): boolean => line.measured === 'volume' && isFlour(line);
+/** Lines whose weight a person's way of filling a cup moves: not where the cup was weighed. */
+const filledByHabit = (line: ResolvedLine, { measures }: Measuring): boolean => {
+  const { by, fill } = methods[line.measured];
+  return by === 'volume' && isFlour(line) && !isOwnCup(line.of, measures, fill);
+};
+
+/** The lines with what the person's habit of filling makes of them. */
+export function asFilled(
+  lines: readonly ResolvedLine[],
+  kitchen: Kitchen,
+): readonly ResolvedLine[] {
+  const habit = departure(kitchen.belief, fillKey) + kitchen.coefficients.fillHabit.value;
+  return habit === 0
+    ? lines
+    : lines.map((l) => (filledByHabit(l, kitchen) ? { ...l, grams: l.grams * (1 + habit) } : l));
+}
 
 /**
  * The dough level with its 80 % interval, by linear propagation of every doubt.
@@ -60,18 +82,14 @@ const filledByHabit = (line: ResolvedLine): boolean => line.measured === 'volume
  * @example strong flour 400, water 230, oil 27, sugar 25, milk powder 11: points −1.4, low −4.7, high 1.9
  */
 export function level(given: readonly ResolvedLine[], kitchen: Kitchen): Level | undefined {
-  const { belief, room } = kitchen;
-  const habit = departure(belief, fillKey);
-  const lines =
-    habit === 0
-      ? given
-      : given.map((l) => (filledByHabit(l) ? { ...l, grams: l.grams * (1 + habit) } : l));
+  const { belief, coefficients: table } = kitchen;
+  const lines = asFilled(given, kitchen);
   const dryBase = isDryBase(lines);
   const inBase = lines.map((l) => isBase(l, dryBase));
   const base = lines.reduce((total, l, i) => total + (inBase[i] ? l.grams : 0), 0);
   if (!(base > 0)) return undefined;
 
-  const account = waterAccount(lines, belief, moistureShift(room));
+  const account = waterAccount(lines, kitchen);
   const points = (100 * (account.brings + account.softens - account.drinks)) / base;
   const slopes = new Map<string, number>();
   const priors = new Map<string, number>();
@@ -86,35 +104,50 @@ export function level(given: readonly ResolvedLine[], kitchen: Kitchen): Level |
 
   const doubts: Doubt[] = [];
   let moisturePoints = 0;
+  const measured = new Map<string, number>();
   lines.forEach((line, i) => {
     const entry = account.entries[i]!;
     const perGram = perGramOf(entry.brings + entry.softens - entry.drinks, line.grams);
     const slope = (100 * perGram - (inBase[i] ? points : 0)) / base;
-    const thirst = catalogueThirst(line.ingredient, dryBase);
+    const thirst = catalogueThirst(line.of, dryBase);
     if (thirst.sd > 0) {
-      lean(thirstKey(line), 'thirst', (-100 * line.grams) / base, thirst.sd, line.ingredient);
+      const perThirst = (-100 * entry.perStandard * line.grams) / base;
+      lean(thirstKey(line), 'thirst', perThirst, thirst.sd, line.ingredient);
     }
     if (isFlour(line)) {
-      moisturePoints -= (absorptionSlope(100 * entry.thirst) * line.grams) / base;
+      const perPoint = (-absorptionSlope(100 * entry.thirst) * line.grams) / base;
+      if (line.of.bag?.moisture === undefined) moisturePoints += perPoint;
+      else measured.set(line.of.bag.id, (measured.get(line.of.bag.id) ?? 0) + perPoint);
     }
-    if (filledByHabit(line)) {
-      lean(fillKey, 'habit', slope * line.grams, coefficients.fillHabit.sd);
+    if (filledByHabit(line, kitchen)) {
+      lean(fillKey, 'habit', slope * line.grams, table.fillHabit.sd);
     }
-    const measured = Math.abs(slope) * measuringSd(line, kitchen);
-    if (measured > 0) {
+    const error = Math.abs(slope) * measuringSd(line, kitchen);
+    if (error > 0) {
       doubts.push({
         key: `line:${line.id}`,
         kind: 'measuring',
         ingredient: line.ingredient,
-        points: measured,
+        points: error,
       });
     }
   });
-  doubts.push({ key: 'moisture', kind: 'moisture', points: moisturePoints * moistureSpread.value });
-  const softening = coefficients.softening.value + departure(belief, softeningKey);
+  doubts.push({
+    key: moistureKey,
+    kind: 'moisture',
+    points: moisturePoints * table.moistureSpread.value,
+  });
+  for (const [bag, perPoint] of measured) {
+    doubts.push({
+      key: `${moistureKey}:${bag}`,
+      kind: 'moisture',
+      points: perPoint * table.measuredMoisture.value,
+    });
+  }
+  const softening = table.softening.value + departure(belief, softeningKey);
   if (account.softens > 0) {
     const perUnit = (100 * account.softens) / softening / base;
-    lean(softeningKey, 'softening', perUnit, coefficients.softening.sd);
+    lean(softeningKey, 'softening', perUnit, table.softening.sd);
   }
 
   const passingVariance = doubts.reduce((total, d) => total + d.points ** 2, 0);
@@ -126,6 +159,7 @@ export function level(given: readonly ResolvedLine[], kitchen: Kitchen): Level |
   doubts.sort((a, b) => b.points - a.points);
   return {
     points,
+    early: points + (100 * account.later) / base,
     sd,
     low: points - z80 * sd,
     high: points + z80 * sd,
@@ -159,9 +193,13 @@ function learnedVariance(
   return variance;
 }
 
+/** Key of the moisture of every bag that was not measured: the same air stands over all of them. */
+export const moistureKey = 'moisture';
+
 /** A kitchen about which nothing is known but how it measures. */
 export const plainKitchen = (measuring: Measuring): Kitchen => ({
   ...measuring,
   room: {},
   belief: nothingLearned,
+  coefficients,
 });

@@ -1,18 +1,22 @@
-import type { Line } from '../formula/formula.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
+import { methods } from '../formula/measuring-method.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
 import { gramsPerMillilitre, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import { cupMillilitres, type Measures } from '../quantity/measures.ts';
-import { coefficients } from './coefficients.ts';
+import { coefficients, type Coefficients } from './coefficients.ts';
 
 /** How this household measures. */
 export interface Measuring {
   readonly measures: Measures;
   /** Step of the kitchen scale, grams. */
   readonly scaleStep: number;
+  readonly coefficients?: Coefficients;
 }
 
 /** Standard deviation of a rectangular distribution of width 1. Source: JCGM 100:2008, 4.3.7. */
 const rectangular = 1 / Math.sqrt(12);
+
+/** Standard deviation of a weighing on a scale of that step, grams. */
+export const scaleSd = (step: number): number => step * rectangular;
 
 /**
  * Chance part of the error in a line's grams, as a standard deviation. What is a habit of the
@@ -20,24 +24,27 @@ const rectangular = 1 / Math.sqrt(12);
  *
  * @example measuringSd({…, grams: 375, measured: 'volume'}, household) // three cups: about 15 g
  */
-export function measuringSd(line: Line, { measures, scaleStep }: Measuring): number {
-  const of = ingredient(line.ingredient);
-  const spread = (line.spread ?? 0) * line.grams;
-  if (line.measured === 'scale') return Math.hypot(scaleStep * rectangular, spread);
-  if (line.measured === 'count') {
+export function measuringSd(line: ResolvedLine, measuring: Measuring): number {
+  const { measures, scaleStep, coefficients: table = coefficients } = measuring;
+  const { of, grams } = line;
+  const { by, fill, doubt } = methods[line.measured];
+  const further = Math.hypot(line.spread ?? 0, doubt ? doubtOfWord(doubt, table) : 0) * grams;
+  if (by === 'scale') return Math.hypot(scaleSd(scaleStep), further);
+  if (by === 'count') {
     const piece = gramsPerPiece(of, measures);
-    const own = piece ? piece.sd * Math.sqrt(Math.max(1, line.grams / piece.value)) : 0;
-    return Math.hypot(own, spread);
+    const own = piece ? piece.sd * Math.sqrt(Math.max(1, grams / piece.value)) : 0;
+    return Math.hypot(own, further);
   }
-  const density = gramsPerMillilitre(of, measures);
-  const share = density ? density.sd / density.value : coefficients.about.value;
-  const fillings = Math.max(
-    1,
-    density ? line.grams / density.value / cupMillilitres[measures.cup] : 1,
-  );
+  const density = gramsPerMillilitre(of, measures, fill);
+  const share = density ? density.sd / density.value : table.about.value;
+  const fillings = Math.max(1, density ? grams / density.value / cupMillilitres[measures.cup] : 1);
   return Math.hypot(
-    (share * line.grams) / Math.sqrt(fillings),
-    coefficients.spoonSpread.value * line.grams,
-    spread,
+    (share * grams) / Math.sqrt(fillings),
+    table.spoonSpread.value * grams,
+    further,
   );
 }
+
+/** Doubt that a word brings, as a share: heaps differ by their spread, "about" by its size. */
+const doubtOfWord = (word: 'heaping' | 'about', table: Coefficients): number =>
+  word === 'heaping' ? table.heaping.sd : table.about.value;

@@ -22,6 +22,14 @@ export const states: readonly DoughState[] = [
   { id: 'batter', short: 'batter', below: Infinity, says: 'so wet that it pools like batter' },
 ];
 
+/** The state where nothing can be told. */
+export const unknownState: DoughState = {
+  id: 'cannot tell',
+  short: 'cannot tell',
+  below: Infinity,
+  says: 'cannot tell',
+};
+
 /**
  * The state of a dough at a level.
  *

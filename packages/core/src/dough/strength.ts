@@ -1,8 +1,8 @@
 import type { StyleId } from '../formula/style.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour, type Totals } from '../formula/totals.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
-import { commonPractice, figure } from '../quantity/figure.ts';
+import { commonPractice } from '../quantity/figure.ts';
+import { coefficients, type Coefficients } from './coefficients.ts';
 
 /** Protein of the flour blend that a style wants, g per 100 g, as is. */
 export const proteinAims: Readonly<Record<StyleId, readonly [low: number, high: number]>> = {
@@ -19,15 +19,17 @@ export const proteinAims: Readonly<Record<StyleId, readonly [low: number, high: 
 };
 export const proteinAimSource = commonPractice;
 
-/** Points of protein that whole grain asks for on top, as its bran cuts strands. */
-export const branAllowance = figure(1.5, 'g per 100 g at 100 % whole grain', 0.5, commonPractice);
-
 /** Styles whose aim already counts the bran in. */
 const wholeAlready: ReadonlySet<StyleId> = new Set(['wholegrain-pan', 'hearth-wholegrain']);
 
-/** Least protein that this blend wants in this style. */
-export const proteinAim = (style: StyleId, totals: Totals): number =>
-  proteinAims[style][0] + (wholeAlready.has(style) ? 0 : branAllowance.value * totals.wholeShare);
+/** Least protein that this blend wants in this style, g per 100 g. */
+export const proteinAim = (
+  style: StyleId,
+  totals: Totals,
+  table: Coefficients = coefficients,
+): number =>
+  proteinAims[style][0] +
+  (wholeAlready.has(style) ? 0 : table.branAllowance.value * totals.wholeShare);
 
 /**
  * Gluten to add to a flour so that the two together have a protein.
@@ -51,13 +53,35 @@ export const glutenToReplace = (
   aim: number,
 ): number => (mass * (aim - protein)) / (gluten - protein);
 
+/**
+ * Pearson square: how much of each of two flours makes a blend of a protein.
+ *
+ * @param total grams of the blend
+ * @returns undefined where the aim does not lie between the two
+ * @example pearsonSquare(500, 10, 14, 12) // {first: 250, second: 250}
+ */
+export function pearsonSquare(
+  total: number,
+  first: number,
+  second: number,
+  aim: number,
+): { first: number; second: number } | undefined {
+  const [low, high] = [Math.min(first, second), Math.max(first, second)];
+  if (!(aim >= low && aim <= high) || low === high) return undefined;
+  const ofSecond = (total * (aim - first)) / (second - first);
+  return { first: total - ofSecond, second: ofSecond };
+}
+
 /** What the flours can build, by weight. */
 export function strengthShares(lines: readonly ResolvedLine[]) {
   const flours = lines.filter(isFlour);
   const grams = (of: string) =>
-    flours
-      .filter((l) => ingredient(l.ingredient).strength === of)
-      .reduce((total, l) => total + l.grams, 0);
+    flours.filter((l) => l.of.strength === of).reduce((total, l) => total + l.grams, 0);
   const all = flours.reduce((total, l) => total + l.grams, 0) || 1;
-  return { strong: grams('strong') / all, weak: grams('weak') / all, none: grams('none') / all };
+  return {
+    strong: grams('strong') / all,
+    weak: grams('weak') / all,
+    soft: grams('soft') / all,
+    none: grams('none') / all,
+  };
 }

@@ -1,8 +1,9 @@
 import { styleInSentence, type StyleId } from '../formula/style.ts';
-import { gramsText } from '../quantity/number.ts';
-import { normalBelow, type Slip } from './slips/slip.ts';
+import { gramsText, pointsText } from '../quantity/number.ts';
+import type { CannotTell } from './cannot-tell.ts';
 import type { Level } from './level.ts';
-import type { DoughState } from './state.ts';
+import { normalBelow, type Slip } from './slips/slip.ts';
+import { stateAt, type DoughState } from './state.ts';
 import { outside, type Window } from './window.ts';
 
 /** The level in words: what stands beside the picture, always. */
@@ -10,9 +11,20 @@ export interface Verdict {
   readonly state: string;
   /** In or out of the window, and what brings it home. */
   readonly says: string;
-  /** Chance that the dough lands in the window, 0 to 1. */
-  readonly chance: number;
+  /** How it will feel before slow drinkers have drunk, where that is another feel. */
+  readonly early?: string;
+  /** Chance that the dough lands in the window, 0 to 1; absent where nothing can be told. */
+  readonly chance?: number;
   readonly fits: boolean;
+}
+
+/** What a verdict is passed on. */
+export interface Judged {
+  readonly level: Level;
+  readonly state: DoughState;
+  readonly window: Window;
+  readonly slips: readonly Slip[];
+  readonly cannotTell?: CannotTell;
 }
 
 /**
@@ -25,16 +37,22 @@ export const chanceInWindow = ({ points, sd }: Level, [low, high]: Window): numb
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+/** Points by which a first touch must differ to be worth a word. */
+const tellingDifference = 3;
+
+function earlyFeel({ points, early }: Level, restMinutes: number): string | undefined {
+  if (early - points < tellingDifference) return undefined;
+  return `At the first touch it feels ${stateAt(early).short} (${pointsText(early)}); after ${restMinutes} minutes’ rest ${stateAt(points).short} (${pointsText(points)}). Judge it late.`;
+}
+
 /** Says what a level means for a style, with the one correction that brings it home. */
 export function verdict(
-  level: Level,
-  state: DoughState,
-  window: Window,
+  { level, state, window, slips, cannotTell }: Judged,
   style: StyleId,
-  slips: readonly Slip[],
+  restMinutes = 25,
 ): Verdict {
+  if (cannotTell) return { state: 'Cannot tell', says: cannotTell.says, fits: false };
   const off = outside(level.points, window);
-  const chance = chanceInWindow(level, window);
   const fix = slips.find((s) => s.kind === 'water' || s.kind === 'flour');
   const wanted = styleInSentence[style];
   const correction =
@@ -42,13 +60,15 @@ export function verdict(
     (fix.grams > 0
       ? `Needs about ${gramsText(fix.grams)} more ${fix.kind} (${fix.spoons}).`
       : `Hold back about ${gramsText(-fix.grams)} of water (${fix.spoons}).`);
+  const early = earlyFeel(level, restMinutes);
   return {
     state: capital(state.says),
     says:
       off === 0
         ? `Where it should be for ${wanted}.`
         : `${off < 0 ? 'Too tight' : 'Too loose'} for ${wanted}. ${correction ?? ''}`.trim(),
-    chance,
+    ...(early ? { early } : {}),
+    chance: chanceInWindow(level, window),
     fits: off === 0,
   };
 }

@@ -1,4 +1,5 @@
-import { commonPractice, figure, fromMemory } from '../quantity/figure.ts';
+import { fromMemory } from '../quantity/figure.ts';
+import { coefficients, type Coefficients } from './coefficients.ts';
 
 const asae = fromMemory('ASAE D245, modified Chung-Pfost');
 
@@ -27,19 +28,6 @@ export function equilibriumMoisture(
 /** Moisture on the wet basis from the dry basis, per cent. */
 export const wetBasis = (dry: number): number => (100 * dry) / (100 + dry);
 
-/** The room in which the thirst figures hold: an ordinary kitchen. */
-export const ordinaryRoom = {
-  celsius: figure(21, '°C', 2, commonPractice),
-  humidity: figure(0.6, 'relative', 0.1, commonPractice),
-};
-
-/** Days in which a bag closes about two thirds of the gap between its moisture and the air's. */
-export const bagResponse = figure(21, 'days', 10, commonPractice);
-/** Days since opening where the household has not said. */
-export const usualDaysOpen = figure(14, 'days', 10, commonPractice);
-/** Spread of a bag's moisture about what is assumed of it, in points. */
-export const moistureSpread = figure(0.7, 'points of moisture', 0.3, commonPractice);
-
 export interface Room {
   readonly celsius?: number;
   /** Relative, 0 to 1; unknown where absent. */
@@ -49,19 +37,36 @@ export interface Room {
 /** Air outside this has no meaning for flour; the equation runs away at both ends. */
 const clampHumidity = (humidity: number): number => Math.min(0.95, Math.max(0.1, humidity));
 
+const dayMs = 86_400_000;
+
+/**
+ * Days since a bag was opened.
+ *
+ * @returns undefined where one of the dates is not known, 0 for a bag opened later than today
+ * @example daysOpen('2026-03-01', '2026-03-15') // 14
+ */
+export function daysOpen(openedOn?: string, today?: string): number | undefined {
+  if (!openedOn || !today) return undefined;
+  return Math.max(0, (Date.parse(today) - Date.parse(openedOn)) / dayMs);
+}
+
 /**
  * Points by which flour in an opened bag departs from its usual moisture because of the room's
  * air, damped by how long it has been open.
  *
+ * @param days since the bag was opened; the usual where absent
  * @returns 0 where the humidity is not known
  * @example moistureShift({celsius: 21, humidity: 0.75}) // about +1
  */
-export function moistureShift(room: Room, daysOpen = usualDaysOpen.value): number {
+export function moistureShift(
+  room: Room,
+  days?: number,
+  table: Coefficients = coefficients,
+): number {
   if (room.humidity === undefined) return 0;
-  const celsius = room.celsius ?? ordinaryRoom.celsius.value;
+  const { ordinaryCelsius, ordinaryHumidity, bagResponse, usualDaysOpen } = table;
+  const celsius = room.celsius ?? ordinaryCelsius.value;
   const now = wetBasis(equilibriumMoisture(celsius, clampHumidity(room.humidity)));
-  const usual = wetBasis(
-    equilibriumMoisture(ordinaryRoom.celsius.value, ordinaryRoom.humidity.value),
-  );
-  return (now - usual) * (1 - Math.exp(-daysOpen / bagResponse.value));
+  const usual = wetBasis(equilibriumMoisture(ordinaryCelsius.value, ordinaryHumidity.value));
+  return (now - usual) * (1 - Math.exp(-(days ?? usualDaysOpen.value) / bagResponse.value));
 }

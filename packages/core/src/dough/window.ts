@@ -1,5 +1,6 @@
 import type { StyleId } from '../formula/style.ts';
 import { ownModel } from '../quantity/figure.ts';
+import type { OwnFigures } from './coefficients.ts';
 
 /** The stretch of the level that a style of dough wants, in points. */
 export type Window = readonly [low: number, high: number];
@@ -20,9 +21,25 @@ export const windows: Readonly<Record<StyleId, Window>> = {
 
 export const windowSource = ownModel;
 
-/** A bread without cereal flour has one window whatever its shape; it is weakly known. */
-export const windowFor = (style: StyleId, dryBase: boolean): Window =>
-  windows[dryBase ? 'low-carb' : style];
+/** Names under which a household sets the ends of a style's window. */
+export const windowNames = (style: StyleId): readonly [string, string] => [
+  `window:${style}:low`,
+  `window:${style}:high`,
+];
+
+/**
+ * The window of a style in a household. A bread without cereal flour has one window whatever its
+ * shape; it is weakly known.
+ *
+ * @param own the household's figures; a window that would be upside down is left as it was
+ * @example windowFor('pan', false) // [-3, 4]
+ */
+export function windowFor(style: StyleId, dryBase: boolean, own: OwnFigures = {}): Window {
+  const of = dryBase ? 'low-carb' : style;
+  const [low, high] = windowNames(of);
+  const set: Window = [own[low] ?? windows[of][0], own[high] ?? windows[of][1]];
+  return set[0] < set[1] ? set : windows[of];
+}
 
 /**
  * How far a level is from a window: negative where too tight, positive where too loose, 0 inside.

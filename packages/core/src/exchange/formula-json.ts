@@ -9,6 +9,7 @@ import {
 } from '../formula/formula.ts';
 import { styleIds, type StyleId } from '../formula/style.ts';
 import { catalogue } from '../ingredient/catalogue.ts';
+import { ownIdPattern } from '../ingredient/label.ts';
 import { mostGrams } from '../reader/line.ts';
 
 /** Longest texts and lists of the format. */
@@ -24,7 +25,13 @@ const text = (maxLength: number) => ({ type: 'string', maxLength }) as const;
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 const id = { type: 'string', pattern: '^[A-Za-z0-9_-]{1,80}$' } as const;
 const slipKey = { type: 'string', minLength: 1, maxLength: 200 } as const;
-const ingredientId = { type: 'string', enum: catalogue.map((i) => i.id) } as const;
+/** In the catalogue, or the household's own. */
+const ingredientId = {
+  anyOf: [
+    { type: 'string', enum: catalogue.map((i) => i.id) },
+    { type: 'string', pattern: ownIdPattern.source },
+  ],
+} as const;
 
 /**
  * JSON Schema (draft 2020-12) of the formula format, version 1. A stage needs its lines, a line its
@@ -46,6 +53,7 @@ export const formulaSchema = {
       description: 'sets the window of the dough level',
     },
     pieces: { type: 'integer', minimum: 1, maximum: 1000 },
+    slices: { type: 'integer', minimum: 1, maximum: 200 },
     source: { ...text(formatLimits.source), description: 'the recipe as it was written' },
     stages: {
       type: 'array',
@@ -124,6 +132,7 @@ export interface FormulaJson {
   readonly name?: string;
   readonly style?: StyleId;
   readonly pieces?: number;
+  readonly slices?: number;
   readonly source?: string;
   readonly stages: ReadonlyArray<
     Partial<Omit<Stage, 'lines'>> & {
@@ -182,6 +191,7 @@ export function completeFormula(json: FormulaJson, style: StyleId = 'pan'): Form
     taken: (json.taken ?? []).map((t) => ({ ...t, reason: t.reason ?? '', basis: t.basis ?? '' })),
     left: json.left ?? [],
     ...(json.pieces === undefined ? {} : { pieces: json.pieces }),
+    ...(json.slices === undefined ? {} : { slices: json.slices }),
     ...(json.source === undefined ? {} : { source: json.source }),
   };
 }

@@ -2,7 +2,7 @@ import type { Formula } from '../formula/formula.ts';
 import { percentOf } from '../formula/percentage.ts';
 import { resolve } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsNumber } from '../quantity/number.ts';
 
 /**
@@ -11,15 +11,15 @@ import { gramsNumber } from '../quantity/number.ts';
  *
  * @example formulaText(formula) // 'Lockside tin loaf\n\nDough:\n420 g strong bread flour (100 %)\n…'
  */
-export function formulaText(formula: Formula): string {
-  const lines = resolve(formula);
+export function formulaText(formula: Formula, pantry: Pantry = cataloguePantry): string {
+  const lines = resolve(formula, pantry);
   const sums = totals(lines);
   const stages = formula.stages.map((stage) => {
     const own = lines
       .filter((l) => l.stage === stage.id && l.grams > 0)
       .map((l) => {
         const percent = sums ? ` (${percentOf(l.grams, sums, 'total').toFixed(1)} %)` : '';
-        return `${gramsNumber(l.grams)} g ${ingredient(l.ingredient).name.split(',')[0]}${percent}`;
+        return `${gramsNumber(l.grams)} g ${l.of.name.split(',')[0]}${percent}`;
       });
     return [`${stage.name}:`, ...own].join('\n');
   });

@@ -1,5 +1,5 @@
 import { massPerWork } from '../ingredient/yeast.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import {
   allLines,
   mainStage,
@@ -9,7 +9,7 @@ import {
   type MeasuringMethod,
 } from './formula.ts';
 import { hundred, type PercentageSchool } from './percentage.ts';
-import { isBroughtIn, resolve, type ResolvedLine } from './resolve.ts';
+import { isBroughtIn, layLines, resolve, type LaidLine } from './resolve.ts';
 import { isBase, totals } from './totals.ts';
 
 /** Edits: functions from a formula to a new one. The old one is what undo goes back to. */
@@ -38,8 +38,8 @@ function settle(formula: Formula, stage: string, of: string): Formula {
   };
 }
 
-const find = (formula: Formula, lineId: string): ResolvedLine | undefined =>
-  resolve(formula).find((l) => l.id === lineId);
+const find = (formula: Formula, lineId: string): LaidLine | undefined =>
+  layLines(formula).find((l) => l.id === lineId);
 
 /**
  * Changes a line in any of its own fields. An amount typed on a line that slips had changed
@@ -60,7 +60,7 @@ export function editLine(
     const settled = settle(formula, line.stage, line.ingredient);
     return insertLine(settled, line.stage, { ...own, id: nextLineId(settled) });
   }
-  const first = resolve(formula).find(
+  const first = layLines(formula).find(
     (l) => l.stage === line.stage && l.ingredient === line.ingredient,
   );
   const settles = ('grams' in edit || 'ingredient' in edit) && first?.id === lineId;
@@ -69,7 +69,7 @@ export function editLine(
   return mapLines(base, (l) => (l.id === lineId ? typed : l));
 }
 
-function pickLine({ stage, stageKind, typedGrams, slips, ...line }: ResolvedLine): Line {
+function pickLine({ stage, stageKind, typedGrams, slips, ...line }: LaidLine): Line {
   (void stage, stageKind, typedGrams, slips);
   const entries = Object.entries(line).filter(([, value]) => value !== undefined);
   return Object.fromEntries(entries) as unknown as Line;
@@ -98,8 +98,9 @@ export function setPercent(
   lineId: string,
   percent: number,
   school: PercentageSchool,
+  pantry: Pantry = cataloguePantry,
 ): Formula | PercentProblem {
-  const lines = resolve(formula);
+  const lines = resolve(formula, pantry);
   const line = lines.find((l) => l.id === lineId);
   const sums = totals(lines);
   if (!line || !sums) return 'no-base';
@@ -130,11 +131,12 @@ export function swapIngredient(
   lineId: string,
   to: string,
   bag?: string,
+  pantry: Pantry = cataloguePantry,
 ): Formula {
   const line = find(formula, lineId);
   if (!line) return formula;
-  const from = ingredient(line.ingredient).yeast;
-  const kind = ingredient(to).yeast;
+  const from = pantry.ingredient(line.ingredient).yeast;
+  const kind = pantry.ingredient(to).yeast;
   const ratio = from && kind ? massPerWork[kind].value / massPerWork[from].value : 1;
   return editLine(formula, lineId, {
     ingredient: to,

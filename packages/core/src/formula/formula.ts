@@ -1,7 +1,18 @@
 import type { StyleId } from './style.ts';
 
-/** How a line's amount gets into the bowl: it decides how far the grams can be trusted. */
-export const measuringMethods = ['scale', 'volume', 'count'] as const;
+/**
+ * How a line's amount gets into the bowl: it decides how far the grams can be trusted. `volume` is as
+ * the household fills its measures; what each does to the doubt stands in dough/measuring.ts.
+ */
+export const measuringMethods = [
+  'scale',
+  'volume',
+  'spooned',
+  'dipped',
+  'heaping',
+  'about',
+  'count',
+] as const;
 export type MeasuringMethod = (typeof measuringMethods)[number];
 
 /** One ingredient of one stage. */
@@ -62,7 +73,10 @@ export interface Formula {
   readonly taken: readonly Taken[];
   /** Slips that the baker chose to leave. */
   readonly left: readonly string[];
+  /** Rolls, balls, loaves: pieces of equal weight. */
   readonly pieces?: number;
+  /** Slices that the bread is cut into. */
+  readonly slices?: number;
   /** The recipe as it was pasted, to the letter. */
   readonly source?: string;
 }

@@ -1,12 +1,19 @@
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { mainStage, type Formula, type Line, type StageKind, type Taken } from './formula.ts';
 
 /** A line with what the taken slips make of it. */
-export interface ResolvedLine extends Line {
+export interface LaidLine extends Line {
   readonly stage: string;
   readonly stageKind: StageKind;
   /** Grams before any slip; 0 for a line that a slip brought in. */
   readonly typedGrams: number;
   readonly slips: readonly string[];
+}
+
+/** A laid line with what it is made of in this household: its ingredient as it is in its bag. */
+export interface ResolvedLine extends LaidLine {
+  readonly of: Ingredient;
 }
 
 /** Id of the line that slips bring in where a stage has none of that ingredient. */
@@ -16,10 +23,10 @@ const broughtIn = (stage: string, ingredient: string): string => `slip:${stage}:
  * The formula's lines with the taken slips laid over them, in order. A change goes to the first
  * line of its ingredient in its stage, or brings a line in; a line never falls below 0 g.
  *
- * @example resolve(formula).map((l) => l.grams)
+ * @example layLines(formula).map((l) => l.grams)
  */
-export function resolve(formula: Formula): ResolvedLine[] {
-  const lines: ResolvedLine[] = formula.stages.flatMap((stage) =>
+export function layLines(formula: Formula): LaidLine[] {
+  const lines: LaidLine[] = formula.stages.flatMap((stage) =>
     stage.lines.map((line) => ({
       // Field by field: one shape for every line keeps a keystroke's evaluation fast.
       id: line.id,
@@ -42,7 +49,21 @@ export function resolve(formula: Formula): ResolvedLine[] {
   return lines;
 }
 
-function lay(taken: Taken, lines: ResolvedLine[], formula: Formula): void {
+/**
+ * The formula's lines with slips laid over them, each with what it is made of.
+ *
+ * @throws RangeError for an ingredient that the pantry has not: ids are checked at the door
+ * @example resolve(formula, pantry).map((l) => l.of.name)
+ */
+export const resolve = (formula: Formula, pantry: Pantry = cataloguePantry): ResolvedLine[] =>
+  layLines(formula).map((line) => withStuff(line, pantry));
+
+/** A laid line with what it is made of. */
+export const withStuff = (line: LaidLine, pantry: Pantry): ResolvedLine =>
+  // Assigned, not spread: one shape for every line keeps a keystroke's evaluation fast.
+  Object.assign(line as ResolvedLine, { of: pantry.stuff(line) });
+
+function lay(taken: Taken, lines: LaidLine[], formula: Formula): void {
   for (const change of taken.changes) {
     const stage = formula.stages.find((s) => s.id === change.stage) ?? mainStage(formula);
     const at = lines.findIndex((l) => l.stage === stage.id && l.ingredient === change.ingredient);
@@ -57,6 +78,7 @@ function lay(taken: Taken, lines: ResolvedLine[], formula: Formula): void {
       lines.push({
         id: broughtIn(stage.id, change.ingredient),
         ingredient: change.ingredient,
+        bag: lines.find((l) => l.ingredient === change.ingredient)?.bag,
         grams: change.grams,
         measured: 'scale',
         stage: stage.id,

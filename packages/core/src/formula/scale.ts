@@ -1,4 +1,5 @@
 import type { Formula, Line } from './formula.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { resolve } from './resolve.ts';
 import { totals } from './totals.ts';
 
@@ -41,8 +42,13 @@ export type ScaleTarget = (typeof scaleTargets)[number];
  * @returns undefined where the held lines alone weigh more than is wanted, or nothing can scale
  * @example scaleTo(formula, 'dough', 909)
  */
-export function scaleTo(formula: Formula, target: ScaleTarget, grams: number): Formula | undefined {
-  const lines = resolve(formula);
+export function scaleTo(
+  formula: Formula,
+  target: ScaleTarget,
+  grams: number,
+  pantry: Pantry = cataloguePantry,
+): Formula | undefined {
+  const lines = resolve(formula, pantry);
   const weigh = (of: typeof lines) =>
     target === 'dough'
       ? of.reduce((total, l) => total + l.grams, 0)

@@ -1,4 +1,3 @@
-import { ingredient } from '../ingredient/catalogue.ts';
 import { roles, type Role } from '../ingredient/role.ts';
 import type { ResolvedLine } from './resolve.ts';
 import type { Totals } from './totals.ts';
@@ -20,7 +19,7 @@ export interface Share {
 export function shares(lines: readonly ResolvedLine[], totals: Totals): Share[] {
   const grams = new Map<Role, number>();
   for (const line of lines) {
-    const { role } = ingredient(line.ingredient);
+    const { role } = line.of;
     grams.set(role, (grams.get(role) ?? 0) + line.grams);
   }
   return [...grams]

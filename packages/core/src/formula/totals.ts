@@ -1,6 +1,4 @@
-import { ingredient } from '../ingredient/catalogue.ts';
 import { roles } from '../ingredient/role.ts';
-import type { Line } from './formula.ts';
 import type { ResolvedLine } from './resolve.ts';
 
 /** A formula's sums. Percentages are of total flour unless the name says otherwise. */
@@ -17,7 +15,10 @@ export interface Totals {
   readonly hydrationTotalFlour: number;
   readonly hydrationAddedFlour: number;
   readonly effectiveHydration: number;
+  /** Salt put in: as salt, or inside salted butter and its like. */
   readonly saltPercent: number;
+  /** All sodium as salt (× 2.5), what is native to milk and egg included. */
+  readonly saltEquivalentPercent: number;
   readonly prefermentedFlourPercent: number;
   readonly proteinPercent: number;
   /** Share of whole grain in the flour, 0 to 1. */
@@ -27,27 +28,30 @@ export interface Totals {
 }
 
 /** Whether a line counts as cereal flour, by the catalogue or by the baker's word. */
-export const isFlour = (line: Line): boolean =>
-  line.countsAsFlour ?? roles[ingredient(line.ingredient).role].flour;
+export const isFlour = (line: ResolvedLine): boolean =>
+  line.countsAsFlour ?? roles[line.of.role].flour;
 
 /** Whether the lines hold no cereal flour but do hold gluten, fibre, bran or meal. */
-export const isDryBase = (lines: readonly Line[]): boolean =>
+export const isDryBase = (lines: readonly ResolvedLine[]): boolean =>
   !lines.some((l) => l.grams > 0 && isFlour(l)) &&
-  lines.some((l) => l.grams > 0 && roles[ingredient(l.ingredient).role].dryBase);
+  lines.some((l) => l.grams > 0 && roles[l.of.role].dryBase);
 
 /** Whether a line is part of the 100 %. */
-export const isBase = (line: Line, dryBase: boolean): boolean =>
-  dryBase ? roles[ingredient(line.ingredient).role].dryBase : isFlour(line);
+export const isBase = (line: ResolvedLine, dryBase: boolean): boolean =>
+  dryBase ? roles[line.of.role].dryBase : isFlour(line);
 
 /** Whether a line stands in a starter or pre-ferment. */
 export const isPrefermented = (line: ResolvedLine): boolean =>
   line.stageKind === 'starter' || line.stageKind === 'preferment';
 
 /** Grams of water in a line that the dough can drink. */
-export const freeWater = (line: Line): number => {
-  const of = ingredient(line.ingredient);
+export const freeWater = (line: ResolvedLine): number => {
+  const { of } = line;
   return roles[of.role].bringsWater ? (line.grams * of.composition.water) / 100 : 0;
 };
+
+/** Salt as labels reckon it from sodium. Source: EU 1169/2011, annex I. */
+export const saltPerSodium = 2.5;
 
 const sum = (lines: readonly ResolvedLine[], of: (line: ResolvedLine) => number): number =>
   lines.reduce((total, line) => total + of(line), 0);
@@ -74,14 +78,10 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
     sum(of, (l) => (l.ingredient === 'water' ? l.grams : 0));
   const pouredWaterGrams = poured(lines);
   const effectiveWaterGrams = sum(lines, freeWater);
-  const salt = sum(lines, (l) => (l.grams * (ingredient(l.ingredient).addedSalt ?? 0)) / 100);
-  const strong = lines.filter(
-    (l) => isBase(l, dryBase) || ingredient(l.ingredient).role === 'gluten',
-  );
-  const protein = sum(
-    strong,
-    (l) => (l.grams * ingredient(l.ingredient).composition.protein) / 100,
-  );
+  const salt = sum(lines, (l) => (l.grams * (l.of.addedSalt ?? 0)) / 100);
+  const sodium = sum(lines, (l) => (l.grams * l.of.composition.sodium) / 100_000);
+  const strong = lines.filter((l) => isBase(l, dryBase) || l.of.role === 'gluten');
+  const protein = sum(strong, (l) => (l.grams * l.of.composition.protein) / 100);
   const percent = (grams: number) => (100 * grams) / flourGrams;
 
   return {
@@ -94,9 +94,10 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
     hydrationAddedFlour: addedFlourGrams > 0 ? (100 * poured(added)) / addedFlourGrams : 0,
     effectiveHydration: percent(effectiveWaterGrams),
     saltPercent: percent(salt),
+    saltEquivalentPercent: percent(sodium * saltPerSodium),
     prefermentedFlourPercent: percent(sum(base.filter(isPrefermented), (l) => l.grams)),
     proteinPercent: (100 * protein) / sum(strong, (l) => l.grams),
-    wholeShare: sum(base, (l) => l.grams * (ingredient(l.ingredient).whole ?? 0)) / flourGrams,
+    wholeShare: sum(base, (l) => l.grams * (l.of.whole ?? 0)) / flourGrams,
     dryBase,
   };
 }

@@ -32,7 +32,7 @@ export const flours: readonly Ingredient[] = [
     cup: whiteCups,
     whole: 0,
     strength: 'strong',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
   },
   {
     id: 'plain-flour',
@@ -51,7 +51,7 @@ export const flours: readonly Ingredient[] = [
     cup: whiteCups,
     whole: 0,
     strength: 'strong',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
   },
   {
     id: 'soft-white-flour',
@@ -68,8 +68,8 @@ export const flours: readonly Ingredient[] = [
     thirst: thirst(0.52, 0.03, byRelative),
     cup: whiteCups,
     whole: 0,
-    strength: 'weak',
-    allergens: ['gluten'],
+    strength: 'soft',
+    allergens: ['wheat', 'gluten'],
   },
   {
     id: 'whole-wheat',
@@ -92,7 +92,7 @@ export const flours: readonly Ingredient[] = [
     cup: wholeCups,
     whole: 1,
     strength: 'strong',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
     slow: true,
   },
   {
@@ -120,7 +120,7 @@ export const flours: readonly Ingredient[] = [
     cup: freshCups,
     whole: 1,
     strength: 'strong',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
     slow: true,
     freshMilled: true,
   },
@@ -134,7 +134,7 @@ export const flours: readonly Ingredient[] = [
     cup: whiteCups,
     whole: 0,
     strength: 'weak',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
   },
   {
     id: 'spelt-whole',
@@ -146,7 +146,7 @@ export const flours: readonly Ingredient[] = [
     cup: wholeCups,
     whole: 1,
     strength: 'weak',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
     slow: true,
   },
   {
@@ -159,7 +159,7 @@ export const flours: readonly Ingredient[] = [
     cup: wholeCups,
     whole: 1,
     strength: 'weak',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
     slow: true,
   },
   {
@@ -172,7 +172,7 @@ export const flours: readonly Ingredient[] = [
     cup: wholeCups,
     whole: 1,
     strength: 'weak',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
     slow: true,
   },
   {
@@ -185,7 +185,7 @@ export const flours: readonly Ingredient[] = [
     cup: wholeCups,
     whole: 1,
     strength: 'weak',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
     slow: true,
   },
   {
@@ -198,7 +198,7 @@ export const flours: readonly Ingredient[] = [
     cup: whiteCups,
     whole: 0,
     strength: 'weak',
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
   },
   {
     id: 'rye-whole',

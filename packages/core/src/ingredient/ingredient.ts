@@ -1,3 +1,4 @@
+import type { Bag } from './bag.ts';
 import type { Figure } from '../quantity/figure.ts';
 import type { Fill } from '../quantity/measures.ts';
 import type { Role } from './role.ts';
@@ -11,12 +12,23 @@ export interface Composition {
   readonly fibre: number;
   readonly sugars: number;
   readonly sodium: number;
+  /** Sugar alcohols, counted in the carbohydrate; none where absent. */
+  readonly polyols?: number;
   /** Standard deviation of one bag's protein about this figure, g per 100 g. */
   readonly proteinSd: number;
   readonly source: string;
 }
 
-export const allergens = ['gluten', 'egg', 'milk', 'soy', 'sesame', 'nuts'] as const;
+export const allergens = [
+  'wheat',
+  'gluten',
+  'egg',
+  'milk',
+  'soy',
+  'sesame',
+  'nuts',
+  'lupin',
+] as const;
 export type Allergen = (typeof allergens)[number];
 
 /** Kinds of baker's yeast; how they compare by mass stands in ingredient/yeast.ts. */
@@ -42,7 +54,7 @@ export interface Ingredient {
   /** Share of whole grain, 0 to 1. */
   readonly whole?: number;
   /** What its proteins can build: of the flours only. */
-  readonly strength?: 'strong' | 'weak' | 'none';
+  readonly strength?: Strength;
   readonly allergens: readonly Allergen[];
   /** Salt put in by the maker, g per 100 g. */
   readonly addedSalt?: number;
@@ -52,4 +64,18 @@ export interface Ingredient {
   readonly perishable?: boolean;
   readonly yeast?: YeastKind;
   readonly freshMilled?: boolean;
+  /** Energy of its polyols in kcal per g, where it is not that of polyols in general: erythritol 0. */
+  readonly polyolEnergy?: number;
+  /** Feeds no yeast, though it sweetens. */
+  readonly nothingForYeast?: boolean;
+  /** Its bag, where the household tells its bags apart. */
+  readonly bag?: Bag;
+  /** What it costs, in the household's money per kilogram. */
+  readonly pricePerKilo?: number;
 }
+
+/**
+ * What a flour's proteins can build: strong holds a long kneading; weak (the old wheats, durum)
+ * stretches and tears sooner; soft is pastry wheat; none has no gluten that holds.
+ */
+export type Strength = 'strong' | 'weak' | 'soft' | 'none';

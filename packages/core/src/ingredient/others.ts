@@ -227,7 +227,7 @@ export const others: readonly Ingredient[] = [
   row({
     id: 'brown-sugar',
     name: 'brown sugar',
-    aliases: ['brown sugar', 'light brown sugar', 'dark brown sugar', 'muscovado sugar', 'jaggery'],
+    aliases: ['brown sugar', 'light brown sugar', 'dark brown sugar', 'muscovado sugar'],
     role: 'sugar',
     composition: composition(usda('19334'), [1.34, 0.12, 0, 98.09, 0, 97.02, 28]),
     cup: { level: perCup(220, 12, usda('19334')) },
@@ -258,6 +258,14 @@ export const others: readonly Ingredient[] = [
     cup: { level: perCup(322, 10, usda('19353')) },
   }),
   row({
+    id: 'jaggery',
+    name: 'jaggery',
+    aliases: ['jaggery', 'panela', 'unrefined cane sugar'],
+    role: 'sugar',
+    composition: composition(estimate, [5, 0.5, 0.1, 93, 0, 90, 30]),
+    cup: { level: perCup(200, 20) },
+  }),
+  row({
     id: 'molasses',
     name: 'molasses',
     aliases: ['molasses', 'treacle', 'black treacle'],
@@ -270,7 +278,8 @@ export const others: readonly Ingredient[] = [
     name: 'xylitol',
     aliases: ['xylitol'],
     role: 'sweetener',
-    composition: composition(estimate, [0.5, 0, 0, 99.5, 0, 0, 0]),
+    composition: { ...composition(definition, [0.5, 0, 0, 99.5, 0, 0, 0]), polyols: 99.5 },
+    nothingForYeast: true,
     cup: { level: perCup(200, 10) },
   }),
   row({
@@ -278,7 +287,10 @@ export const others: readonly Ingredient[] = [
     name: 'erythritol',
     aliases: ['erythritol', 'powdered erythritol', 'granulated erythritol'],
     role: 'sweetener',
-    composition: composition(estimate, [0.2, 0, 0, 99.8, 0, 0, 0]),
+    composition: { ...composition(definition, [0.2, 0, 0, 99.8, 0, 0, 0]), polyols: 99.8 },
+    // EU 1169/2011, annex XIV.
+    polyolEnergy: 0,
+    nothingForYeast: true,
     cup: { level: perCup(195, 10) },
   }),
   row({
@@ -381,7 +393,7 @@ export const others: readonly Ingredient[] = [
     role: 'improver',
     composition: composition(estimate, [8, 10, 1, 78, 3, 5, 5]),
     cup: { level: perCup(130, 15) },
-    allergens: ['gluten'],
+    allergens: ['wheat', 'gluten'],
   }),
   row({
     id: 'raisins',

@@ -1,5 +1,5 @@
 import { departure, doubtOf, thirstKey, type Belief } from '../dough/belief.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
+import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 
 /** What is known of one thirst: the catalogue's, and what bakes have made of it. */
 export interface KnownThirst {
@@ -16,8 +16,9 @@ export interface KnownThirst {
 export function knownThirst(
   of: { readonly ingredient: string; readonly bag?: string },
   belief: Belief,
+  pantry: Pantry = cataloguePantry,
 ): KnownThirst {
-  const { value, sd } = ingredient(of.ingredient).thirst;
+  const { value, sd } = pantry.stuff(of).thirst;
   const key = thirstKey(of);
   return {
     catalogue: { thirst: value, sd },

@@ -2,8 +2,7 @@ import { bakeState, type BakeState } from '../bake/state.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import { departure, doubtOf, type Belief } from '../dough/belief.ts';
-import { coefficients } from '../dough/coefficients.ts';
-import { kitchenOf, type Household } from '../dough/household.ts';
+import { kitchenOf, pantryIn, type Household } from '../dough/household.ts';
 import { level, type Level } from '../dough/level.ts';
 import { isDryBase } from '../formula/totals.ts';
 import { catalogueThirst } from '../dough/account.ts';
@@ -36,6 +35,7 @@ export interface Lesson {
   readonly forecast: LevelMark;
   /** The dough as mixed, before it was felt: forecast with what was really weighed and added. */
   readonly mixed: LevelMark;
+  /** Where it was felt to be, as it would feel after its rest. */
   readonly felt?: number;
   /** Grams added at the check. */
   readonly added: ReadonlyArray<{ readonly ingredient: string; readonly grams: number }>;
@@ -43,6 +43,9 @@ export interface Lesson {
   /** The same formula's level, next time, and what it asks for then. */
   readonly next: LevelMark & { readonly says: string };
 }
+
+/** Spread of what slow drinkers have still to drink, as a share of it. Own estimate, no source. */
+const earlyDoubt = 0.4;
 
 const mark = ({ points, low, high }: Level): LevelMark => ({ points, low, high });
 
@@ -60,12 +63,17 @@ export function learnFromBake(
 ): { belief: Belief; lesson: Lesson } | undefined {
   const state: BakeState = bakeState(events);
   const kitchen = kitchenOf(household, belief);
-  const forecast = level(resolve(formula), kitchen);
-  const lines = mixedLines(formula, state);
+  const pantry = pantryIn(household);
+  const forecast = level(resolve(formula, pantry), kitchen);
+  const lines = mixedLines(formula, state, pantry);
   const mixed = level(lines, kitchen);
   if (!forecast || !mixed) return undefined;
 
-  const felt = state.felt.at(-1)?.points;
+  const touch = state.felt.at(-1);
+  // A touch before slow drinkers have drunk is compared with the forecast for that moment.
+  const tooEarly = touch?.rested === false ? mixed.early - mixed.points : 0;
+  const felt = touch && touch.points - tooEarly;
+  const doubtOfRest = tooEarly * earlyDoubt;
   const learned =
     felt === undefined
       ? belief
@@ -73,10 +81,10 @@ export function learnFromBake(
           residual: felt - mixed.points,
           slopes: mixed.slopes,
           priors: mixed.priors,
-          noise: coefficients.feel.value ** 2 + mixed.passingVariance,
+          noise: kitchen.coefficients.feel.value ** 2 + mixed.passingVariance + doubtOfRest ** 2,
         });
   const next = evaluate(formula, household, learned)!;
-  const { says } = verdict(next.level, next.state, next.window, formula.style, next.slips);
+  const { says } = verdict(next, formula.style);
   return {
     belief: learned,
     lesson: {
@@ -102,7 +110,7 @@ function taught(
   return [...seen]
     .filter(([key]) => at.slopes.has(key))
     .map(([key, line]) => {
-      const { value, sd } = catalogueThirst(line.ingredient, dryBase);
+      const { value, sd } = catalogueThirst(line.of, dryBase);
       const read = (belief: Belief) => ({
         thirst: value + departure(belief, key),
         sd: doubtOf(belief, key, sd),

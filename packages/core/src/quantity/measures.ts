@@ -8,6 +8,16 @@ export interface Measures {
   /** How flour gets into the cup. */
   readonly fill: Fill;
   readonly egg: EggKind;
+  /** What the household's own cup of a thing weighs, by ingredient, where it was weighed. */
+  readonly cups?: Readonly<Record<string, WeighedCup>>;
+}
+
+/** A cup that was weighed, several times. */
+export interface WeighedCup {
+  /** The weighings, grams a cup of the household's own. */
+  readonly weighings: readonly number[];
+  /** Millilitres of the cup that was weighed. */
+  readonly millilitres: number;
 }
 
 /** Millilitres. US and imperial: CLDR units.json (checked in the tests); metric: by definition. */

@@ -82,16 +82,19 @@ export function matchIngredient(text: string): Ingredient | undefined {
  *
  * @example findIngredients('rye')[0].id // 'rye-whole'
  */
-export function findIngredients(text: string): readonly Ingredient[] {
+export function findIngredients(
+  text: string,
+  among: readonly Ingredient[] = catalogue,
+): readonly Ingredient[] {
   const query = text.trim().toLowerCase();
-  if (!query) return catalogue;
+  if (!query) return among;
   const rank = (of: Ingredient): number => {
-    const names = [of.name, ...of.aliases];
+    const names = [of.name.toLowerCase(), ...of.aliases];
     if (names.some((n) => n.startsWith(query))) return 0;
     if (names.some((n) => n.includes(` ${query}`))) return 1;
     return names.some((n) => n.includes(query)) ? 2 : 3;
   };
-  return catalogue
+  return among
     .map((of) => [rank(of), of] as const)
     .filter(([r]) => r < 3)
     .sort(([a], [b]) => a - b)

@@ -9,7 +9,6 @@ import {
   kitchenOf,
   learnFromBake,
   level,
-  moistureSpread,
   nothingLearned,
   resolve,
   scaleBy,
@@ -131,7 +130,10 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
   it('passing doubt of a weighed loaf is nearly all the moisture of the bag', () => {
     const { passingVariance } = level(resolve(loaf), kitchenOf(defaultHousehold))!;
     const slope = (100 + 62) / 86;
-    expect(Math.sqrt(passingVariance)).to.be.closeTo(slope * moistureSpread.value, 0.2);
+    expect(Math.sqrt(passingVariance)).to.be.closeTo(
+      slope * coefficients.moistureSpread.value,
+      0.2,
+    );
   });
 });
 

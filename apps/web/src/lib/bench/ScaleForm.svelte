@@ -11,7 +11,8 @@
   function scale(event: SubmitEvent) {
     event.preventDefault();
     const grams = parseNumber(text);
-    const scaled = grams && grams <= 100_000 ? scaleTo(bench.formula, target, grams) : undefined;
+    const scaled =
+      grams && grams <= 100_000 ? scaleTo(bench.formula, target, grams, bench.pantry) : undefined;
     fault = scaled
       ? ''
       : grams

@@ -1,16 +1,22 @@
 import {
+  coefficientsWith,
   evaluate,
+  pantryIn,
+  settingsOf,
   resolve,
   giveBackSlip,
   leaveSlip,
   reconsiderSlip,
   takeSlip,
   verdict,
+  type Bag,
   type Belief,
   type Formula,
   type Household,
+  type Settings,
   type Slip,
 } from '@tender-crumb/core';
+import { api } from '../api.ts';
 import { Saver } from './saver.svelte.ts';
 import { readDraft } from './drafts.ts';
 
@@ -33,17 +39,18 @@ export class Bench {
   #group: string | undefined;
 
   readonly evaluation = $derived.by(() => evaluate(this.formula, this.household, this.belief));
-  readonly resolved = $derived(resolve(this.formula));
+  readonly pantry = $derived(pantryIn(this.household));
+  readonly resolved = $derived(resolve(this.formula, this.pantry));
   readonly verdict = $derived(
     this.evaluation &&
       verdict(
-        this.evaluation.level,
-        this.evaluation.state,
-        this.evaluation.window,
+        this.evaluation,
         this.formula.style,
-        this.evaluation.slips,
+        coefficientsWith(this.household.figures).restMinutes.value,
       ),
   );
+  /** The level, where it can be told. */
+  readonly level = $derived(this.evaluation?.cannotTell ? undefined : this.evaluation?.level);
   /** Slips to decide on, and those that the baker left. */
   readonly open = $derived(this.#slips((key) => !this.formula.left.includes(key)));
   readonly left = $derived(this.#slips((key) => this.formula.left.includes(key)));
@@ -73,6 +80,13 @@ export class Bench {
     if (draft && JSON.stringify(draft.formula) !== JSON.stringify(this.formula)) {
       this.edit(draft.formula);
     }
+  }
+
+  /** Bags that a line can be bound to: of its kind, and not used up unless it is bound to it. */
+  bagsOf(line: { readonly ingredient: string; readonly bag?: string }): readonly Bag[] {
+    return this.household.bags.filter(
+      (b) => b.ingredient === line.ingredient && (!b.finished || b.id === line.bag),
+    );
   }
 
   get canUndo(): boolean {
@@ -142,6 +156,15 @@ export class Bench {
     this.#past = [...this.#past, this.formula];
     this.formula = theirs.formula;
     this.saver.adopt(theirs.version);
+  }
+
+  /** Changes what the household settled: here at once, and for every formula. Says whether it was kept. */
+  async settle(change: Partial<Settings>): Promise<boolean> {
+    this.household = { ...this.household, ...change };
+    return api('PUT', '/api/v1/household', settingsOf(this.household)).then(
+      () => true,
+      () => false,
+    );
   }
 
   #taking(slip: Slip): Formula {

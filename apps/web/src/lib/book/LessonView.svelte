@@ -1,10 +1,11 @@
 <script lang="ts">
   import {
     gramsText,
-    ingredient,
+    pantryIn,
     pointsText,
     stateAt,
     windowFor,
+    type Household,
     type Lesson,
     type StyleId,
   } from '@tender-crumb/core';
@@ -14,19 +15,20 @@
     lesson,
     style,
     dryBase = false,
-    bags,
+    household,
     size = 'bench',
   }: {
     lesson: Lesson;
     style: StyleId;
     dryBase?: boolean;
-    bags: ReadonlyArray<{ id: string; name: string }>;
+    household: Household;
     size?: 'tiny' | 'bench';
   } = $props();
 
-  const window = $derived(windowFor(style, dryBase));
+  const window = $derived(windowFor(style, dryBase, household.figures));
+  const nameOf = (id: string) => pantryIn(household).ingredient(id).name;
   const bagName = (bag: string | undefined, of: string) =>
-    bags.find((b) => b.id === bag)?.name ?? ingredient(of).name;
+    household.bags.find((b) => b.id === bag)?.name ?? nameOf(of);
   const main = $derived(lesson.taught[0]);
 </script>
 
@@ -47,7 +49,7 @@
       It felt {stateAt(lesson.felt).short} ({pointsText(lesson.felt)}), where {pointsText(
         lesson.mixed.points,
       )} was forecast{lesson.added.length > 0
-        ? `, with ${lesson.added.map((a) => `${gramsText(a.grams)} ${ingredient(a.ingredient).name}`).join(' and ')} added`
+        ? `, with ${lesson.added.map((a) => `${gramsText(a.grams)} ${nameOf(a.ingredient)}`).join(' and ')} added`
         : ''}.
       {#if main}
         Now taken to drink: {bagName(main.bag, main.ingredient)},

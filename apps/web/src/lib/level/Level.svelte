@@ -6,7 +6,12 @@
     readonly points: number;
     readonly low: number;
     readonly high: number;
+    /** Where it feels to be at the first touch, before slow drinkers have drunk. */
+    readonly early?: number;
   }
+
+  /** Points by which a first touch must differ to be drawn. */
+  const tellingDifference = 3;
 
   let {
     level,
@@ -88,6 +93,14 @@
   {#if level}
     {@const bubble = stretch(level.low, level.high)}
     <span class="bubble" style:left="{bubble.left}%" style:width="{bubble.width}%"></span>
+    {#if size !== 'tiny' && (level.early ?? level.points) - level.points >= tellingDifference}
+      <span
+        class="path"
+        style:left="{place(level.points)}%"
+        style:width="{stretch(level.points, level.early!).width}%"
+      ></span>
+      <span class="first" style:left="{place(level.early!)}%"></span>
+    {/if}
     <span class="eye" style:left="{place(level.points)}%"></span>
   {/if}
   {#if ghost}
@@ -206,6 +219,23 @@
     border: 2px solid var(--enamel);
     border-radius: 50%;
     background: var(--rim);
+  }
+  /* From the first touch to where it settles once everything has drunk. */
+  .vial > .path {
+    top: 50%;
+    bottom: auto;
+    height: 0;
+    border-top: 2px dotted var(--rim);
+  }
+  .vial > .first {
+    top: 50%;
+    bottom: auto;
+    width: calc(var(--height) * 0.24);
+    height: calc(var(--height) * 0.24);
+    translate: -50% -50%;
+    border: 2px solid var(--rim);
+    border-radius: 50%;
+    background: var(--enamel);
   }
   .tiny .eye {
     width: 0.5rem;

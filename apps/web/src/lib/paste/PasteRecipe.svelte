@@ -4,7 +4,6 @@
     cupMillilitres,
     fills,
     gramsNumber,
-    ingredient,
     percentOf,
     styleIds,
     styles,
@@ -114,7 +113,7 @@
     <div class="grid content-start gap-3" aria-live="polite">
       {#if paste.read}
         <Level
-          level={paste.evaluation?.level}
+          level={paste.evaluation?.cannotTell ? undefined : paste.evaluation?.level}
           window={paste.evaluation?.window ?? windowFor(paste.style, false)}
         />
         {#if paste.verdict}
@@ -139,7 +138,7 @@
               {#each paste.evaluation.lines as line (line.id)}
                 <tr class="border-t border-line">
                   <td class="py-0.5"
-                    >{ingredient(line.ingredient).name}
+                    >{line.of.name}
                     {#if line.stageKind !== 'dough'}<span class="quiet"
                         >in the {line.stageKind}</span
                       >{/if}</td

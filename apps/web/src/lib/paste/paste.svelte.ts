@@ -28,16 +28,7 @@ export class Paste {
     const household = { ...this.#household, measures: this.measures };
     return evaluate(this.read.formula, household, this.#belief);
   });
-  readonly verdict = $derived(
-    this.evaluation &&
-      verdict(
-        this.evaluation.level,
-        this.evaluation.state,
-        this.evaluation.window,
-        this.style,
-        this.evaluation.slips,
-      ),
-  );
+  readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.style));
   /** Lines that stand in a measure of volume, so that the choice of measures matters. */
   readonly byVolume = $derived(
     this.read?.formula.stages.some((s) => s.lines.some((l) => l.measured === 'volume')) ?? false,

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { gramsText, ingredient, stateAt } from '@tender-crumb/core';
+  import { gramsText, stateAt } from '@tender-crumb/core';
   import Level from '../level/Level.svelte';
   import type { Run } from './run.svelte.ts';
 
@@ -35,7 +35,7 @@
       {#if run.advice.action === 'add'}
         {@const { ingredient: of, grams } = run.advice}
         <button class="knob knob-act knob-large" type="button" onclick={() => run.add(of!, grams!)}>
-          Added {gramsText(grams!)} of {ingredient(of!).name}
+          Added {gramsText(grams!)} of {run.ingredient(of!).name}
         </button>
       {/if}
       <button
@@ -56,7 +56,7 @@
         {#each run.state.added as added (added.event)}
           <li class="flex flex-wrap items-center gap-3">
             {gramsText(added.grams)}
-            {ingredient(added.ingredient).name}
+            {run.ingredient(added.ingredient).name}
             <button class="knob min-h-12" type="button" onclick={() => run.retract(added.event)}
               >Was not added</button
             >

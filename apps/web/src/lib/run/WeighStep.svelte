@@ -2,7 +2,6 @@
   import {
     gramsNumber,
     gramsText,
-    ingredient,
     measureText,
     parseNumber,
     type WeighingItem,
@@ -41,7 +40,7 @@
   const inMeasure = (item: WeighingItem) =>
     item.ingredient === 'starter'
       ? undefined
-      : measureText(item.grams, ingredient(item.ingredient), run.household.measures);
+      : measureText(item.grams, run.ingredient(item.ingredient), run.household.measures);
 </script>
 
 <p class="quiet mb-3 text-base">{says}</p>

@@ -4,11 +4,13 @@ import {
   kitchenOf,
   level,
   mixedLines,
+  pantryIn,
   resolve,
   weighingList,
   windowFor,
   isDryBase,
   type BakeEvent,
+  type Ingredient,
   type Belief,
   type Formula,
   type Household,
@@ -38,10 +40,16 @@ export class Run {
   events = $state.raw<readonly BakeEvent[]>([]);
 
   readonly state = $derived(bakeState(this.events));
-  readonly lines = $derived.by(() => mixedLines(this.formula, this.state));
+  readonly lines = $derived.by(() =>
+    mixedLines(this.formula, this.state, pantryIn(this.household)),
+  );
   readonly level = $derived.by(() => level(this.lines, kitchenOf(this.household, this.belief)));
   readonly window = $derived.by(() =>
-    windowFor(this.formula.style, isDryBase(resolve(this.formula))),
+    windowFor(
+      this.formula.style,
+      isDryBase(resolve(this.formula, pantryIn(this.household))),
+      this.household.figures,
+    ),
   );
   readonly felt = $derived(this.state.felt.at(-1)?.points);
   /** The last thing said was how it felt: an addition after that asks to feel again. */
@@ -57,6 +65,7 @@ export class Run {
           this.lines,
           this.level.baseGrams,
           this.household.measures,
+          pantryIn(this.household),
         )
       : undefined,
   );
@@ -74,7 +83,7 @@ export class Run {
     this.household = given.household;
     this.belief = given.belief;
     this.events = given.events;
-    this.stages = weighingList(given.formula, given.method);
+    this.stages = weighingList(given.formula, given.method, pantryIn(given.household));
     this.queue = new EventQueue(given.id, (waiting, fault) => {
       this.waiting = waiting;
       this.fault = fault;
@@ -86,6 +95,11 @@ export class Run {
   readonly items = $derived.by(() => this.stages.flatMap((s) => s.items));
   /** The first thing that is not ticked off yet. */
   readonly nextItem = $derived(this.items.find((i) => !this.state.weighed.has(i.id)));
+
+  /** An ingredient of this household. */
+  ingredient(id: string): Ingredient {
+    return pantryIn(this.household).ingredient(id);
+  }
 
   recover(): void {
     const kept = this.queue.recover();

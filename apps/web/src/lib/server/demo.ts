@@ -1,9 +1,10 @@
 import { demoData } from '../../../../../demo/household.ts';
 import type { Database } from './database/open.ts';
 import { addBag } from './store/bags.ts';
+import { addOwn } from './store/own.ts';
 import { appendEvents, startBake } from './store/bakes.ts';
 import { addFormula, saveFormula } from './store/formulas.ts';
-import { saveHousehold } from './store/household.ts';
+import { saveSettings } from './store/household.ts';
 
 /** Fills an empty demo database with the invented household; leaves one that has something alone. */
 export async function fillDemo(db: Database, today: Date): Promise<void> {
@@ -11,8 +12,9 @@ export async function fillDemo(db: Database, today: Date): Promise<void> {
   if (filled) return;
   const data = demoData(today);
   await db.transaction().execute(async (tx) => {
-    await saveHousehold(tx, data.household);
+    await saveSettings(tx, data.settings);
     for (const bag of data.bags) await addBag(tx, bag);
+    for (const label of data.labels) await addOwn(tx, label);
     for (const { id, versions } of data.formulas) {
       const [first, ...later] = versions;
       await addFormula(tx, first!.formula, { id, at: first!.at });

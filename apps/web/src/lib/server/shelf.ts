@@ -1,6 +1,5 @@
 import {
   evaluate,
-  resolve,
   shares,
   verdict,
   windowFor,
@@ -40,23 +39,25 @@ function judge(formula: Formula, household: Household, belief: Belief): Judged {
   const { name, style } = formula;
   const evaluation = evaluate(formula, household, belief);
   if (!evaluation) {
-    const window = windowFor(style, false);
+    const window = windowFor(style, false, household.figures);
     return { name, style, window, shares: [], says: 'No flour yet', fits: false };
   }
-  const { level, state, window, slips, totals } = evaluation;
-  const { says, fits } = verdict(level, state, window, style, slips);
+  const { level, lines, window, totals, cannotTell } = evaluation;
+  const { says, fits } = verdict(evaluation, style);
   return {
     name,
     style,
     window,
     says,
     fits,
-    shares: shares(resolve(formula), totals).map((s) => ({
+    shares: shares(lines, totals).map((s) => ({
       ...s,
       grams: Math.round(s.grams),
       percent: tenth(s.percent),
     })),
-    level: { points: tenth(level.points), low: tenth(level.low), high: tenth(level.high) },
+    ...(cannotTell
+      ? {}
+      : { level: { points: tenth(level.points), low: tenth(level.low), high: tenth(level.high) } }),
   };
 }
 

@@ -1,14 +1,16 @@
 <script lang="ts">
-  import { findIngredients, ingredient } from '@tender-crumb/core';
+  import { findIngredients, type Pantry } from '@tender-crumb/core';
   import { Combobox } from 'bits-ui';
   import RoleMark from '../role/RoleMark.svelte';
 
   let {
+    pantry,
     value,
     label,
     placeholder = '',
     onpick,
   }: {
+    pantry: Pantry;
     value?: string;
     label: string;
     placeholder?: string;
@@ -18,8 +20,8 @@
   let typed = $state('');
   let searching = $state(false);
   let open = $state(false);
-  const found = $derived(findIngredients(searching ? typed : '').slice(0, 40));
-  const shown = $derived(value ? ingredient(value).name : '');
+  const found = $derived(findIngredients(searching ? typed : '', pantry.all).slice(0, 40));
+  const shown = $derived(value ? pantry.ingredient(value).name : '');
 
   function pick(id: string) {
     searching = false;

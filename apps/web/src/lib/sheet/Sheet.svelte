@@ -4,7 +4,6 @@
     editLine,
     gramsNumber,
     hundred,
-    ingredient,
     measureText,
     percentOf,
     removeLine,
@@ -21,11 +20,7 @@
   import { moveByKey } from './keys.ts';
   import { columns } from './typed.ts';
 
-  let {
-    bench,
-    bags,
-  }: { bench: Bench; bags: ReadonlyArray<{ id: string; name: string; ingredient: string }> } =
-    $props();
+  let { bench }: { bench: Bench } = $props();
 
   const totals = $derived(bench.evaluation?.totals);
   const lines = $derived(bench.evaluation?.lines ?? bench.resolved);
@@ -57,7 +52,7 @@
   }
 
   const swap = (line: ResolvedLine, id: string) =>
-    bench.edit(swapIngredient(bench.formula, line.id, id));
+    bench.edit(swapIngredient(bench.formula, line.id, id, undefined, bench.pantry));
   const bind = (line: ResolvedLine, bag: string) =>
     bench.edit(editLine(bench.formula, line.id, { bag: bag || undefined }));
   const hold = (line: ResolvedLine) =>
@@ -90,8 +85,8 @@
         </tr>
       {/if}
       {#each stage.own as line (line.id)}
-        {@const of = ingredient(line.ingredient)}
-        {@const choices = bags.filter((b) => b.ingredient === line.ingredient)}
+        {@const { of } = line}
+        {@const choices = bench.bagsOf(line)}
         <tr
           class:lit={bench.lit === line.id}
           class:slipped={line.slips.length > 0}
@@ -101,6 +96,7 @@
           <td class="role"><RoleMark role={of.role} /></td>
           <td class="left name">
             <IngredientPicker
+              pantry={bench.pantry}
               value={line.ingredient}
               label="Swap {of.name}"
               onpick={(id) => swap(line, id)}
@@ -177,6 +173,7 @@
       <td class="role"></td>
       <td class="left" colspan="3">
         <IngredientPicker
+          pantry={bench.pantry}
           label="Add an ingredient"
           placeholder="Add an ingredient …"
           onpick={add}

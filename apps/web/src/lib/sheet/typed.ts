@@ -1,6 +1,6 @@
 import {
-  ingredient,
   mostGrams,
+  pantryIn,
   parseNumber,
   readMeasure,
   setGrams,
@@ -37,12 +37,12 @@ const percent: Column = (text, formula, line, household) => {
   const value = parseNumber(text.replace('%', ''));
   if (value === undefined) return { fault: 'A percentage such as 2 or 68.5' };
   if (value > 10_000) return { fault: 'More than a formula holds' };
-  const next = setPercent(formula, line.id, value, household.percentages);
+  const next = setPercent(formula, line.id, value, household.percentages, pantryIn(household));
   return typeof next === 'string' ? { fault: percentFaults[next] } : { formula: next };
 };
 
 const measure: Column = (text, formula, line, { measures }) => {
-  const read = readMeasure(text, ingredient(line.ingredient), measures);
+  const read = readMeasure(text, line.of, measures);
   if ('code' in read) return { fault: `Not clear: ${read.why}` };
   const spread = read.spread > 0 ? read.spread : undefined;
   return {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { gramsText, ingredient, type Slip } from '@tender-crumb/core';
+  import { gramsText, type Slip } from '@tender-crumb/core';
   import Check from '@lucide/svelte/icons/check';
   import type { Bench } from '../bench/bench.svelte.ts';
 
@@ -23,7 +23,7 @@
 >
   <h3>
     <span class="amount">{slip.grams > 0 ? '+' : ''}{gramsText(slip.grams)}</span>
-    {ingredient(slip.ingredient).name}
+    {bench.pantry.ingredient(slip.ingredient).name}
     <span class="quiet">· {slip.spoons}</span>
   </h3>
   <p>{slip.reason}</p>

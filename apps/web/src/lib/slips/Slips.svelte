@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { gramsText, ingredient } from '@tender-crumb/core';
+  import { gramsText } from '@tender-crumb/core';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { Bench } from '../bench/bench.svelte.ts';
   import SlipCard from './SlipCard.svelte';
@@ -29,7 +29,7 @@
         <li>
           <span>
             {taken.changes
-              .map((c) => `${signed(c.grams)} ${ingredient(c.ingredient).name}`)
+              .map((c) => `${signed(c.grams)} ${bench.pantry.ingredient(c.ingredient).name}`)
               .join(', ')}
           </span>
           <button
@@ -50,7 +50,7 @@
     <ul>
       {#each bench.left as slip (slip.key)}
         <li>
-          <span>{signed(slip.grams)} {ingredient(slip.ingredient).name}</span>
+          <span>{signed(slip.grams)} {bench.pantry.ingredient(slip.ingredient).name}</span>
           <button class="knob no-print" type="button" onclick={() => bench.reconsider(slip.key)}
             >Reconsider</button
           >

@@ -1,7 +1,7 @@
 import { kitchen } from '$lib/server/kitchen.ts';
-import { listBags } from '$lib/server/store/bags.ts';
 import { listBakes } from '$lib/server/store/bakes.ts';
 import { listHeads } from '$lib/server/store/formulas.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 const perPage = 20;
@@ -11,10 +11,10 @@ export const load: PageServerLoad = async ({ url }) => {
   const asked = url.searchParams.get('formula') ?? '';
   const formula = /^[A-Za-z0-9_-]{1,80}$/.test(asked) ? asked : '';
   const page = Math.max(1, Math.trunc(Number(url.searchParams.get('page'))) || 1);
-  const [{ rows, total }, formulas, bags] = await Promise.all([
+  const [{ rows, total }, formulas, household] = await Promise.all([
     listBakes(db, { limit: perPage, offset: (page - 1) * perPage, formula }),
     listHeads(db, { limit: 200 }),
-    listBags(db),
+    readHousehold(db),
   ]);
   // The chart is of one bread: mixed breads have no common line.
   const charted = formula ? (await listBakes(db, { limit: 60, formula })).rows : [];
@@ -32,7 +32,7 @@ export const load: PageServerLoad = async ({ url }) => {
       }))
       .reverse(),
     formulas: formulas.rows.map(({ id, name }) => ({ id, name })),
-    bags,
+    household,
     formula,
     total,
     page,

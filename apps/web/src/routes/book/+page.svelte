@@ -75,7 +75,7 @@
             <LessonView
               lesson={row.lesson}
               style={row.style as StyleId}
-              bags={data.bags}
+              household={data.household}
               size="tiny"
             />
           {/if}

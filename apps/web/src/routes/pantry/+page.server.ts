@@ -1,21 +1,22 @@
-import { knownThirst } from '@tender-crumb/core';
+import { knownThirst, pantryIn } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
-import { listBags } from '$lib/server/store/bags.ts';
+import { listLabels } from '$lib/server/store/own.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => {
   const db = await kitchen();
-  const [household, { belief }, bags] = await Promise.all([
+  const [household, { belief }, labels] = await Promise.all([
     readHousehold(db),
     readBelief(db),
-    listBags(db),
+    listLabels(db),
   ]);
   return {
     household,
-    bags: bags.map((b) => ({
+    labels,
+    bags: household.bags.map((b) => ({
       ...b,
-      known: knownThirst({ ingredient: b.ingredient, bag: b.id }, belief),
+      known: knownThirst({ ingredient: b.ingredient, bag: b.id }, belief, pantryIn(household)),
     })),
   };
 };

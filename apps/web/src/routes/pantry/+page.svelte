@@ -1,6 +1,6 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { catalogue, ingredient, type Household } from '@tender-crumb/core';
+  import { catalogue, ingredient, settingsOf, type Household } from '@tender-crumb/core';
   import { api } from '$lib/api.ts';
   import type { PageProps } from './$types';
 
@@ -18,7 +18,7 @@
   async function keep(change: Partial<Household>) {
     fault = '';
     try {
-      await api('PUT', '/api/v1/household', { ...data.household, ...change });
+      await api('PUT', '/api/v1/household', { ...settingsOf(data.household), ...change });
       await invalidateAll();
       said = 'Remembered.';
     } catch (refusal) {

@@ -1,18 +1,11 @@
-import { ingredient } from '../../ingredient/catalogue.ts';
 import { gramsText } from '../../quantity/number.ts';
-import { commonPractice, figure } from '../../quantity/figure.ts';
-import { catalogueThirst } from '../account.ts';
+import { commonPractice } from '../../quantity/figure.ts';
 import { departure } from '../belief.ts';
 import { glutenToAdd, proteinAim, strengthShares } from '../strength.ts';
 import { isFlour } from '../../formula/totals.ts';
 import { makeSlip, normalBelow, type Slip, type SlipContext } from './slip.ts';
 
 const gluten = 'vital-gluten';
-
-/** Share of the flour above which gluten makes a wheat bread rubbery. */
-export const mostGluten = figure(5, '% of flour', 1, commonPractice);
-/** Shortfalls below this are lost in the spread between bags. */
-export const leastShortfall = figure(0.25, 'g protein per 100 g', 0.1, commonPractice);
 
 /**
  * Gluten to add where the blend is weaker than its style wants, with the water that the gluten
@@ -23,20 +16,22 @@ export const leastShortfall = figure(0.25, 'g protein per 100 g', 0.1, commonPra
  * @example plain flour 500, tin loaf: +13 g of gluten and +20 g of water
  */
 export function glutenSlip(context: SlipContext): Slip | undefined {
-  const { totals, lines, formula, stage, kitchen } = context;
+  const { totals, lines, formula, stage, kitchen, pantry } = context;
+  const { glutenMost, leastShortfall } = kitchen.coefficients;
+  const of = pantry.ingredient(gluten);
   if (totals.dryBase) return undefined;
   const inIt = lines
     .filter((l) => l.ingredient === gluten)
     .reduce((total, l) => total + l.grams, 0);
-  const most = (mostGluten.value * totals.flourGrams) / 100;
+  const most = (glutenMost.value * totals.flourGrams) / 100;
   const water = (grams: number) =>
-    grams * (catalogueThirst(gluten, false).value + departure(kitchen.belief, `thirst:${gluten}`));
+    grams * (of.thirst.value + departure(kitchen.belief, `thirst:${gluten}`));
 
   if (inIt > most) {
     const back = Math.min(inIt, Math.ceil(inIt - most));
     return makeSlip(context, {
       kind: 'gluten',
-      reason: `Hold back ${gramsText(back)} of the gluten: above ${mostGluten.value} % of the flour a wheat bread turns rubbery.`,
+      reason: `Hold back ${gramsText(back)} of the gluten: above ${glutenMost.value} % of the flour a wheat bread turns rubbery.`,
       basis: commonPractice,
       certainty: 0.8,
       ifLeft: 'A rubbery crumb and a dough that springs back at the shaping.',
@@ -48,11 +43,11 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
   }
 
   if (strengthShares(lines).strong < 0.5) return undefined;
-  const aim = proteinAim(formula.style, totals);
+  const aim = proteinAim(formula.style, totals, kitchen.coefficients);
   const short = aim - totals.proteinPercent;
   if (short < leastShortfall.value) return undefined;
   const already = totals.flourGrams + inIt;
-  const protein = ingredient(gluten).composition.protein;
+  const { protein } = of.composition;
   const wanted = glutenToAdd(already, totals.proteinPercent, protein, aim);
   const grams = Math.min(wanted, most - inIt);
   if (grams < 0.5) return undefined;
@@ -75,7 +70,7 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
 function proteinSd({ lines, totals }: SlipContext): number {
   const variance = lines.filter(isFlour).reduce((total, l) => {
     const share = l.grams / totals.flourGrams;
-    return total + (share * ingredient(l.ingredient).composition.proteinSd) ** 2;
+    return total + (share * l.of.composition.proteinSd) ** 2;
   }, 0);
   return Math.sqrt(variance) || 0.7;
 }

@@ -4,9 +4,8 @@ import type { Slip, SlipContext } from './slip.ts';
 import { waterSlip } from './water.ts';
 import { yeastAmountSlip, yeastFoodSlip, yeastKindSlip } from './yeast.ts';
 
-/** Every kind of correction, in the order in which a baker deals with them. */
+/** Every kind of correction that does not lean on the level, in a baker's order. */
 const makers: ReadonlyArray<(context: SlipContext) => Slip | undefined> = [
-  waterSlip,
   glutenSlip,
   saltSlip,
   yeastKindSlip,
@@ -14,6 +13,8 @@ const makers: ReadonlyArray<(context: SlipContext) => Slip | undefined> = [
   yeastFoodSlip,
 ];
 
-/** All corrections that a formula calls for as it stands. */
-export const slips = (context: SlipContext): Slip[] =>
-  makers.map((make) => make(context)).filter((slip): slip is Slip => slip !== undefined);
+/** All corrections that a formula calls for as it stands; those of the level only where it can be told. */
+export const slips = (context: SlipContext, levelKnown = true): Slip[] =>
+  [...(levelKnown ? [waterSlip] : []), ...makers]
+    .map((make) => make(context))
+    .filter((slip): slip is Slip => slip !== undefined);

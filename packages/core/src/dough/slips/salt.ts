@@ -1,15 +1,6 @@
-import { commonPractice, figure } from '../../quantity/figure.ts';
+import { commonPractice } from '../../quantity/figure.ts';
 import { gramsText, percentText } from '../../quantity/number.ts';
-import { ingredient } from '../../ingredient/catalogue.ts';
 import { makeSlip, type Slip, type SlipContext } from './slip.ts';
-
-/** Salt as a percentage of total flour: lean bread 1.8 to 2.2, home loaves down to .9. */
-export const salting = {
-  least: figure(0.9, '% of flour', 0.1, commonPractice),
-  usualLow: figure(1.8, '% of flour', 0.1, commonPractice),
-  usualHigh: figure(2.2, '% of flour', 0.1, commonPractice),
-  most: figure(2.5, '% of flour', 0.2, commonPractice),
-};
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
 
@@ -20,17 +11,19 @@ const tenth = (grams: number): number => Math.round(grams * 10) / 10;
  * @example flour 500, no salt: +9 g
  */
 export function saltSlip(context: SlipContext): Slip | undefined {
-  const { totals, lines, stage } = context;
+  const { totals, lines, stage, lowSodium, kitchen } = context;
+  const { saltLeast, saltUsualLow, saltUsualHigh, saltMost, saltLow } = kitchen.coefficients;
   const present = totals.saltPercent;
-  const line = lines.find((l) => ingredient(l.ingredient).role === 'salt');
+  const line = lines.find((l) => l.of.role === 'salt');
   const of = line?.ingredient ?? 'salt';
   const to = (percent: number) => tenth(((percent - present) * totals.flourGrams) / 100);
 
-  if (present < salting.least.value) {
-    const grams = to(salting.usualLow.value);
+  if (lowSodium) return lessSalt(context, to(saltLow.value), line?.stage ?? stage, of);
+  if (present < saltLeast.value) {
+    const grams = to(saltUsualLow.value);
     return makeSlip(context, {
       kind: 'salt',
-      reason: `${present === 0 ? 'There is no salt' : `Salt is ${percentText(present)} of the flour`}; ${gramsText(grams)} more makes the usual ${percentText(salting.usualLow.value)}.`,
+      reason: `${present === 0 ? 'There is no salt' : `Salt is ${percentText(present)} of the flour`}; ${gramsText(grams)} more makes the usual ${percentText(saltUsualLow.value)}.`,
       basis: commonPractice,
       certainty: 0.9,
       ifLeft:
@@ -38,11 +31,11 @@ export function saltSlip(context: SlipContext): Slip | undefined {
       changes: [{ stage: line?.stage ?? stage, ingredient: of, grams }],
     });
   }
-  if (present > salting.most.value && line) {
-    const grams = Math.max(to(salting.usualHigh.value), -line.grams);
+  if (present > saltMost.value && line) {
+    const grams = Math.max(to(saltUsualHigh.value), -line.grams);
     return makeSlip(context, {
       kind: 'salt',
-      reason: `Salt is ${percentText(present)} of the flour; hold back ${gramsText(-grams)} to come to ${percentText(salting.usualHigh.value)}.`,
+      reason: `Salt is ${percentText(present)} of the flour; hold back ${gramsText(-grams)} to come to ${percentText(saltUsualHigh.value)}.`,
       basis: commonPractice,
       certainty: 0.9,
       ifLeft: 'A slow, tight dough and a salty loaf.',
@@ -50,4 +43,43 @@ export function saltSlip(context: SlipContext): Slip | undefined {
     });
   }
   return undefined;
+}
+
+/** In a household that keeps to little salt: down to what still bakes well, and never up. */
+function lessSalt(
+  context: SlipContext,
+  grams: number,
+  stage: string,
+  of: string,
+): Slip | undefined {
+  const inIt = context.lines
+    .filter((l) => l.stage === stage && l.ingredient === of)
+    .reduce((total, l) => total + l.grams, 0);
+  const back = Math.max(grams, -inIt);
+  if (back > -0.5) return undefined;
+  const { saltLow } = context.kitchen.coefficients;
+  const { riseFaster, looser } = saltEffect(back, context);
+  return makeSlip(context, {
+    kind: 'salt',
+    reason: `You keep to little salt: hold back ${gramsText(-back)} to come to ${percentText(saltLow.value)} of the flour. It rises about ${Math.round(100 * riseFaster)} % faster and feels about ${looser.toFixed(1)} points looser.`,
+    basis: commonPractice,
+    certainty: 0.9,
+    ifLeft: `It stays at ${percentText(context.totals.saltPercent)}.`,
+    changes: [{ stage, ingredient: of, grams: back }],
+  });
+}
+
+/**
+ * What a change of salt does to the rise and the feel.
+ *
+ * @param grams added, or negative, held back
+ * @example saltEffect(-5, …) // at 500 g of flour: riseFaster .09, looser 1
+ */
+export function saltEffect(
+  grams: number,
+  { totals, kitchen }: Pick<SlipContext, 'totals' | 'kitchen'>,
+): { riseFaster: number; looser: number } {
+  const { saltBrake, saltTightens } = kitchen.coefficients;
+  const percent = (-100 * grams) / totals.flourGrams;
+  return { riseFaster: saltBrake.value * percent, looser: saltTightens.value * percent };
 }

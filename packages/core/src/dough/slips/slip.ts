@@ -1,7 +1,8 @@
 import type { Change, Formula } from '../../formula/formula.ts';
 import type { ResolvedLine } from '../../formula/resolve.ts';
 import type { Totals } from '../../formula/totals.ts';
-import { ingredient } from '../../ingredient/catalogue.ts';
+import type { Pantry } from '../../ingredient/pantry.ts';
+import type { Ingredient } from '../../ingredient/ingredient.ts';
 import { gramsPerMillilitre } from '../../ingredient/measure-weight.ts';
 import type { Measures } from '../../quantity/measures.ts';
 import { spoonsInWords } from '../../quantity/spoons.ts';
@@ -39,6 +40,8 @@ export interface SlipContext {
   readonly level: Level;
   readonly window: Window;
   readonly kitchen: Kitchen;
+  readonly pantry: Pantry;
+  readonly lowSodium?: boolean;
   /** Kind of dried or fresh yeast that the household keeps, where it has said so. */
   readonly yeastKept?: string;
   /** Stage that additions go to. */
@@ -46,8 +49,8 @@ export interface SlipContext {
 }
 
 /** Grams of an ingredient in the household's spoons; in grams' own words where it has no volume. */
-export function inSpoons(grams: number, of: string, measures: Measures): string {
-  const density = gramsPerMillilitre(ingredient(of), measures);
+export function inSpoons(grams: number, of: Ingredient, measures: Measures): string {
+  const density = gramsPerMillilitre(of, measures);
   return density ? spoonsInWords(Math.abs(grams) / density.value, measures) : 'by weight only';
 }
 
@@ -62,7 +65,7 @@ export function makeSlip(
     key: `${slip.kind}:${of}:${grams > 0 ? '+' : '-'}`,
     ingredient: of,
     grams,
-    spoons: inSpoons(grams, of, context.kitchen.measures),
+    spoons: inSpoons(grams, context.pantry.ingredient(of), context.kitchen.measures),
   };
 }
 

@@ -1,4 +1,3 @@
-import { ingredient } from '../../ingredient/catalogue.ts';
 import { roles } from '../../ingredient/role.ts';
 import { gramsText, roundAway } from '../../quantity/number.ts';
 import { thirstKey } from '../belief.ts';
@@ -63,7 +62,7 @@ export function waterSlip(context: SlipContext): Slip | undefined {
   const flour = mainFlour(context);
   if (!flour) return undefined;
   const entry = level.account.entries.find((e) => e.line === flour.id);
-  const thirst = entry?.thirst ?? ingredient(flour.ingredient).thirst.value;
+  const thirst = entry?.thirst ?? flour.of.thirst.value;
   const more = roundAway(flourFor(level.points - off, context, thirst), step(level.baseGrams));
   if (!(more > 0)) return undefined;
   return makeSlip(context, {
@@ -84,15 +83,12 @@ function flourFor(aim: number, { level }: SlipContext, thirst: number): number {
 
 const mainFlour = ({ lines, totals }: SlipContext) =>
   lines
-    .filter(
-      (l) =>
-        l.grams > 0 && roles[ingredient(l.ingredient).role][totals.dryBase ? 'dryBase' : 'flour'],
-    )
+    .filter((l) => l.grams > 0 && roles[l.of.role][totals.dryBase ? 'dryBase' : 'flour'])
     .sort((a, b) => b.grams - a.grams)[0];
 
 /** Name of what drinks most for its weight among the large drinkers: the one to blame. */
 function mainDrinker({ level }: SlipContext): string {
   const large = level.account.entries.filter((e) => e.drinks > 0.15 * level.account.drinks);
   const worst = large.sort((a, b) => b.thirst - a.thirst)[0];
-  return worst ? ingredient(worst.ingredient).name : 'flour';
+  return worst ? worst.of.name : 'flour';
 }

@@ -1,35 +1,45 @@
 import {
+  allergens,
   bakeEventKinds,
+  carbSchools,
   catalogue,
   cupMillilitres,
+  defaultSettings,
   eggGrams,
   fills,
   formatLimits,
   formulaFormat,
+  grindIds,
   loadingOrders,
   measuringMethods,
   mostGrams,
   outcomeWords,
+  ownIdPattern,
   percentageSchools,
   stageKinds,
   styleIds,
   tablespoonMillilitres,
+  waterSchools,
+  type Bag,
   type BakeEvent,
   type FormulaJson,
-  type Household,
+  type Label,
+  type Measures,
+  type Settings,
   type StyleId,
 } from '@tender-crumb/core';
 import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
-import type { Bag } from '../store/bags.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
 const slipKey = Joi.string().max(200);
-const ingredientId = Joi.string()
-  .valid(...catalogue.map((i) => i.id))
-  .messages({ 'any.only': 'is not an ingredient of the catalogue' });
+/** In the catalogue, or the household's own; whether it has that one is for {@link knownHere} to say. */
+const ingredientId = Joi.alternatives(
+  Joi.string().valid(...catalogue.map((i) => i.id)),
+  Joi.string().pattern(ownIdPattern),
+).messages({ 'alternatives.match': 'is not an ingredient of the catalogue' });
 const grams = Joi.number().min(0).max(mostGrams).required();
 const instant = Joi.string().isoDate();
 
@@ -77,6 +87,7 @@ export const formulaBody = Joi.object<FormulaJson>({
   name: Joi.string().max(formatLimits.name),
   style: Joi.string().valid(...styleIds),
   pieces: Joi.number().integer().min(1).max(1000),
+  slices: Joi.number().integer().min(1).max(200),
   source: text(formatLimits.source),
   stages: Joi.array().items(stage).min(1).max(formatLimits.stages).required(),
   taken: Joi.array().items(taken).max(100),
@@ -90,9 +101,9 @@ export const formulaSave = Joi.object<{ version: number; formula: FormulaJson }>
 
 export interface EvaluateQuery {
   readonly style?: StyleId;
-  readonly cup?: Household['measures']['cup'];
-  readonly tablespoon?: Household['measures']['tablespoon'];
-  readonly fill?: Household['measures']['fill'];
+  readonly cup?: Measures['cup'];
+  readonly tablespoon?: Measures['tablespoon'];
+  readonly fill?: Measures['fill'];
   readonly roomC?: number;
   /** Per cent. */
   readonly humidity?: number;
@@ -113,7 +124,12 @@ export const evaluateQuery = Joi.object<EvaluateQuery>({
   humidity,
 }).required();
 
-export const householdBody = Joi.object<Household>({
+const weighedCup = Joi.object({
+  weighings: Joi.array().items(Joi.number().min(1).max(1000)).min(1).max(20).required(),
+  millilitres: Joi.number().min(50).max(500).required(),
+});
+
+export const settingsBody = Joi.object<Settings>({
   measures: Joi.object({
     cup: cup.required(),
     tablespoon: tablespoon.required(),
@@ -121,19 +137,63 @@ export const householdBody = Joi.object<Household>({
     egg: Joi.string()
       .valid(...Object.keys(eggGrams))
       .required(),
+    cups: Joi.object().pattern(Joi.string().max(100), weighedCup).max(200),
   }).required(),
   scaleStep: Joi.number().min(0.01).max(10).required(),
   room: Joi.object({ celsius: roomC, humidity: Joi.number().min(0).max(1) }).required(),
   percentages: Joi.string()
     .valid(...percentageSchools)
     .required(),
+  water: Joi.string()
+    .valid(...waterSchools)
+    .default(defaultSettings.water),
+  netCarbs: Joi.string()
+    .valid(...carbSchools)
+    .default(defaultSettings.netCarbs),
+  glutenFree: Joi.boolean().default(false),
+  lowSodium: Joi.boolean().default(false),
   yeastKept: Joi.string().valid(...catalogue.filter((i) => i.yeast).map((i) => i.id)),
+  figures: Joi.object()
+    .pattern(Joi.string().max(120), Joi.number().min(-1000).max(1000))
+    .max(400)
+    .default({}),
 }).required();
+
+/** Ranges of what a label can say are the core's to judge; here only that they are numbers. */
+const figureOf = Joi.number().min(-1e6).max(1e6);
 
 export const bagBody = Joi.object<Omit<Bag, 'id'>>({
   name: Joi.string().trim().min(1).max(120).required(),
   ingredient: ingredientId.required(),
   openedOn: Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'a date'),
+  grind: Joi.string().valid(...grindIds),
+  extraction: figureOf,
+  protein: figureOf,
+  moisture: figureOf,
+  price: Joi.object({ paid: figureOf.required(), kilograms: figureOf.required() }),
+  finished: Joi.boolean(),
+}).required();
+
+export const labelBody = Joi.object<Label>({
+  name: Joi.string().trim().min(1).max(80).required(),
+  like: Joi.string()
+    .valid(...catalogue.map((i) => i.id))
+    .required(),
+  school: Joi.string()
+    .valid(...carbSchools)
+    .required(),
+  protein: figureOf.required(),
+  fat: figureOf.required(),
+  carbohydrate: figureOf.required(),
+  fibre: figureOf.required(),
+  sugars: figureOf.required(),
+  polyols: figureOf,
+  salt: figureOf.required(),
+  moisture: figureOf,
+  pricePerKilo: figureOf,
+  allergens: Joi.array()
+    .items(Joi.string().valid(...allergens))
+    .max(allergens.length),
 }).required();
 
 export const bakeBody = Joi.object<NewBake>({
@@ -157,7 +217,7 @@ const data: Record<BakeEvent['kind'], Joi.ObjectSchema> = {
     ingredient: ingredientId.required(),
     grams: Joi.number().min(0.1).max(2000).required(),
   }),
-  felt: Joi.object({ points: Joi.number().min(-40).max(40).required() }),
+  felt: Joi.object({ points: Joi.number().min(-40).max(40).required(), rested: Joi.boolean() }),
   retracted: Joi.object({ event: id.required() }),
   outcome: Joi.object({
     stars: Joi.number().integer().min(1).max(5).required(),

@@ -50,6 +50,12 @@ export interface Schema {
     name: string;
     ingredient: string;
     opened_on: string | null;
+    /** What else is said of it, as JSON: grind, protein, moisture, price. */
+    facts: Generated<string>;
+  };
+  own_ingredient: {
+    id: string;
+    label: string;
   };
   /** The one belief, and its number: what was worked out from an older one is stale. */
   belief: {

@@ -4,6 +4,7 @@ import {
   nothingLearned,
   type BakeEvent,
   type Belief,
+  type Household,
   type Lesson,
   type LoadingMethod,
   type Outcome,
@@ -236,22 +237,27 @@ export async function appendEvents(
 /** Learns from one bake on top of what is believed. */
 async function learn(db: Database, bake: BakeWithEvents): Promise<void> {
   const { belief } = await readBelief(db);
-  const next = await lessonOf(db, bake, belief);
+  const next = await lessonOf(db, bake, await readHousehold(db), belief);
   if (next) await saveBelief(db, next);
 }
 
 async function lessonOf(
   db: Database,
   bake: BakeWithEvents,
+  household: Household,
   belief: Belief,
 ): Promise<Belief | undefined> {
   const version = await readFormula(db, bake.formulaId, bake.formulaVersion);
-  const household = await readHousehold(db);
-  const learned = version && learnFromBake(version.formula, bake.events, household, belief);
+  // Bags had been open for as long as they had on the day of the bake.
+  const then = { ...household, today: bake.startedAt.slice(0, 10) };
+  const learned = version && learnFromBake(version.formula, bake.events, then, belief);
   if (!learned) return undefined;
   await db
     .updateTable('bake')
-    .set({ lesson: JSON.stringify(learned.lesson) })
+    .set({
+      lesson: JSON.stringify(learned.lesson),
+      felt: learned.lesson.felt ?? null,
+    })
     .where('id', '=', bake.id)
     .execute();
   return learned.belief;
@@ -264,9 +270,10 @@ export async function learnAgain(db: Database): Promise<void> {
     .orderBy('b.finished_at')
     .orderBy('b.id')
     .execute();
+  const household = await readHousehold(db);
   let belief = nothingLearned;
   for (const bake of await withEvents(db, rows.map(stored))) {
-    belief = (await lessonOf(db, bake, belief)) ?? belief;
+    belief = (await lessonOf(db, bake, household, belief)) ?? belief;
   }
   await saveBelief(db, belief);
 }

@@ -1,20 +1,34 @@
-import { defaultHousehold, nothingLearned, type Belief, type Household } from '@tender-crumb/core';
+import {
+  defaultSettings,
+  nothingLearned,
+  type Belief,
+  type Household,
+  type Settings,
+} from '@tender-crumb/core';
 import type { Database } from '../database/open.ts';
+import { listBags } from './bags.ts';
+import { listOwn } from './own.ts';
 
 const key = 'household';
 
 /** What the household settled, or the usual where it has not. */
-export async function readHousehold(db: Database): Promise<Household> {
+export async function readSettings(db: Database): Promise<Settings> {
   const row = await db
     .selectFrom('setting')
     .select('value')
     .where('key', '=', key)
     .executeTakeFirst();
-  return row ? { ...defaultHousehold, ...(JSON.parse(row.value) as Household) } : defaultHousehold;
+  return row ? { ...defaultSettings, ...(JSON.parse(row.value) as Settings) } : defaultSettings;
 }
 
-export async function saveHousehold(db: Database, household: Household): Promise<void> {
-  const value = JSON.stringify(household);
+/** The household: what it settled and what stands in its pantry, today. */
+export async function readHousehold(db: Database, now = new Date()): Promise<Household> {
+  const [settings, own, bags] = await Promise.all([readSettings(db), listOwn(db), listBags(db)]);
+  return { ...settings, own, bags, today: now.toISOString().slice(0, 10) };
+}
+
+export async function saveSettings(db: Database, settings: Settings): Promise<void> {
+  const value = JSON.stringify(settings);
   await db
     .insertInto('setting')
     .values({ key, value })

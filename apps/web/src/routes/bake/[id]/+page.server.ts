@@ -1,6 +1,5 @@
 import { error } from '@sveltejs/kit';
 import { kitchen } from '$lib/server/kitchen.ts';
-import { listBags } from '$lib/server/store/bags.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
@@ -11,10 +10,6 @@ export const load: PageServerLoad = async ({ params }) => {
   const bake = await readBake(db, params.id);
   const version = bake && (await readFormula(db, bake.formulaId, bake.formulaVersion));
   if (!bake || !version) error(404, 'There is no such bake.');
-  const [household, { belief }, bags] = await Promise.all([
-    readHousehold(db),
-    readBelief(db),
-    listBags(db),
-  ]);
-  return { bake, formula: version.formula, household, belief, bags };
+  const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
+  return { bake, formula: version.formula, household, belief };
 };

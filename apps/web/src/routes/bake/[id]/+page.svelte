@@ -1,6 +1,6 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { isDryBase, loadingOrders, resolve, type Outcome } from '@tender-crumb/core';
+  import { isDryBase, loadingOrders, pantryIn, resolve, type Outcome } from '@tender-crumb/core';
   import { onMount } from 'svelte';
   import LessonView from '$lib/book/LessonView.svelte';
   import CheckStep from '$lib/run/CheckStep.svelte';
@@ -59,8 +59,8 @@
         <LessonView
           lesson={data.bake.lesson}
           style={data.formula.style}
-          dryBase={isDryBase(resolve(data.formula))}
-          bags={data.bags}
+          dryBase={isDryBase(resolve(data.formula, pantryIn(data.household)))}
+          household={data.household}
         />
       {:else}
         <p>The formula has no flour, so that there was no level to learn about.</p>

@@ -1,6 +1,5 @@
 import { error } from '@sveltejs/kit';
 import { kitchen } from '$lib/server/kitchen.ts';
-import { listBags } from '$lib/server/store/bags.ts';
 import { lastFelt } from '$lib/server/store/bakes.ts';
 import { listAside, readFormula } from '$lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
@@ -10,12 +9,11 @@ export const load: PageServerLoad = async ({ params }) => {
   const db = await kitchen();
   const found = await readFormula(db, params.id);
   if (!found) error(404, 'There is no such formula on the shelf.');
-  const [household, { belief }, bags, felt, aside] = await Promise.all([
+  const [household, { belief }, felt, aside] = await Promise.all([
     readHousehold(db),
     readBelief(db),
-    listBags(db),
     lastFelt(db, [params.id]),
     listAside(db, params.id),
   ]);
-  return { ...found, household, belief, bags, older: felt.get(params.id) ?? [], aside };
+  return { ...found, household, belief, older: felt.get(params.id) ?? [], aside };
 };

@@ -3,6 +3,7 @@
   import {
     formulaText,
     loadingOrders,
+    noFlour,
     percentageSchools,
     styleIds,
     styles,
@@ -35,7 +36,9 @@
   let said = $state('');
   let starting = $state(false);
 
-  const window = $derived(bench.evaluation?.window ?? windowFor(bench.formula.style, false));
+  const window = $derived(
+    bench.evaluation?.window ?? windowFor(bench.formula.style, false, bench.household.figures),
+  );
   const schoolNames = { total: 'of all flour', added: 'of added flour' };
 
   onMount(() => {
@@ -57,10 +60,9 @@
   async function setSchool(school: string) {
     const found = percentageSchools.find((s) => s === school);
     if (!found) return;
-    bench.household = { ...bench.household, percentages: found };
-    await api('PUT', '/api/v1/household', bench.household).catch(() => {
+    if (!(await bench.settle({ percentages: found }))) {
       said = 'The choice holds here, but could not be remembered.';
-    });
+    }
   }
 
   async function bake() {
@@ -83,7 +85,7 @@
   }
 
   async function copy() {
-    await navigator.clipboard.writeText(formulaText(bench.formula));
+    await navigator.clipboard.writeText(formulaText(bench.formula, bench.pantry));
     said = 'Copied as text.';
   }
 </script>
@@ -162,24 +164,22 @@
 
 <section class="bowl mb-4 grid gap-3 p-4" aria-label="Dough level">
   <div class="grid items-center gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-    <Level
-      level={bench.evaluation?.level}
-      {window}
-      ghost={bench.preview?.level}
-      older={data.older}
-    />
+    <Level level={bench.level} {window} ghost={bench.preview?.level} older={data.older} />
     <div aria-live="polite">
       {#if bench.verdict}
         <p class="text-xl leading-snug font-bold">{bench.verdict.state}.</p>
         <p class={bench.verdict.fits ? '' : 'font-semibold text-act'} data-testid="verdict">
           {bench.verdict.says}
         </p>
-        <p class="quiet">
-          Chance to land in the window: {Math.round(bench.verdict.chance * 100)} in 100.
-        </p>
+        {#if bench.verdict.early}<p class="text-sm">{bench.verdict.early}</p>{/if}
+        {#if bench.verdict.chance !== undefined}
+          <p class="quiet">
+            Chance to land in the window: {Math.round(bench.verdict.chance * 100)} in 100.
+          </p>
+        {/if}
       {:else}
         <p class="text-xl font-bold">Cannot tell.</p>
-        <p>There is no flour in it yet: add one below, with its grams.</p>
+        <p>{noFlour.says}</p>
       {/if}
     </div>
   </div>
@@ -220,7 +220,7 @@
       </ToggleGroup.Root>
       <ScaleForm {bench} />
     </div>
-    <Sheet {bench} bags={data.bags} />
+    <Sheet {bench} />
     {#if bench.evaluation}
       <div class="mt-3 border-t border-line pt-3"><Figures totals={bench.evaluation.totals} /></div>
     {/if}

@@ -1,5 +1,9 @@
 import type { Migration } from 'kysely';
 import { kitchen } from './0001-kitchen.ts';
+import { pantry } from './0002-pantry.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
-export const migrations: Record<string, Migration> = { '0001-kitchen': kitchen };
+export const migrations: Record<string, Migration> = {
+  '0001-kitchen': kitchen,
+  '0002-pantry': pantry,
+};

@@ -1,9 +1,12 @@
 import {
+  allLines,
   completeFormula,
   defaultHousehold,
   evaluate,
   nothingLearned,
+  ownPrefix,
   readRecipe,
+  type Formula,
   type Household,
   type ReadRecipe,
 } from '@tender-crumb/core';
@@ -11,9 +14,12 @@ import { json } from '@sveltejs/kit';
 import { evaluationAnswer } from '$lib/server/answer.ts';
 import { readJson, readText } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
+import { knownHere } from '$lib/server/boundary/known.ts';
 import { evaluateQuery, formulaBody, type EvaluateQuery } from '$lib/server/boundary/schemas.ts';
+import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 
 const householdOf = (query: EvaluateQuery): Household => ({
   ...defaultHousehold,
@@ -28,6 +34,11 @@ const householdOf = (query: EvaluateQuery): Household => ({
     ...(query.humidity !== undefined && { humidity: query.humidity / 100 }),
   },
 });
+
+/** Whether a formula names an ingredient of the household's own, so that the pantry is needed. */
+const usesOwn = (formula: Formula): boolean =>
+  allLines(formula).some((l) => l.ingredient.startsWith(ownPrefix)) ||
+  formula.taken.some((t) => t.changes.some((c) => c.ingredient.startsWith(ownPrefix)));
 
 /** Faults of an amount, not of the reader: the writer should hear of them at once. */
 const refused = new Set(['negative', 'absurd', 'too-long']);
@@ -67,7 +78,9 @@ export const POST = route(async ({ request, url }) => {
   const query = check(evaluateQuery, Object.fromEntries(url.searchParams), 'query');
   const household = householdOf(query);
   const { formula, unread, assumptions } = await readFormula(request, query, household);
-  const evaluation = evaluate(formula, household, nothingLearned);
+  const own = usesOwn(formula) ? await readHousehold(await kitchen()) : undefined;
+  const here = own ? { ...household, own: own.own, figures: own.figures } : household;
+  const evaluation = evaluate(knownHere(formula, here), here, nothingLearned);
   if (!evaluation) {
     const faults = unread.map((u) => ({ where: `line ${u.line}`, what: `${u.text}: ${u.why}` }));
     throw new Problem(

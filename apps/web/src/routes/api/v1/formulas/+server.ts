@@ -2,10 +2,12 @@ import { completeFormula } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
+import { knownHere } from '$lib/server/boundary/known.ts';
 import { formulaBody, pageQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
 import { addFormula, listFormulas } from '$lib/server/store/formulas.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 
 export const GET = route(async ({ url }) => {
   const { limit, offset, search } = check(pageQuery, Object.fromEntries(url.searchParams), 'query');
@@ -14,8 +16,10 @@ export const GET = route(async ({ url }) => {
 });
 
 export const POST = route(async ({ request }) => {
-  const formula = completeFormula(check(formulaBody, await readJson(request), 'body'));
-  const { id, version } = await addFormula(await kitchen(), formula);
+  const db = await kitchen();
+  const given = completeFormula(check(formulaBody, await readJson(request), 'body'));
+  const formula = knownHere(given, await readHousehold(db));
+  const { id, version } = await addFormula(db, formula);
   return json(
     { id, version, formula },
     { status: 201, headers: { location: `/api/v1/formulas/${id}` } },

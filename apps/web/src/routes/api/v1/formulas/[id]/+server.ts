@@ -2,10 +2,12 @@ import { completeFormula } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
+import { knownHere } from '$lib/server/boundary/known.ts';
 import { formulaSave } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import { listAside, readFormula, saveFormula } from '$lib/server/store/formulas.ts';
 
 const missing = (id: string) =>
@@ -27,7 +29,9 @@ export const GET = route(async ({ params, url }) => {
 export const PUT = route(async ({ params, request }) => {
   const id = params['id']!;
   const { version, formula } = check(formulaSave, await readJson(request), 'body');
-  const saved = await saveFormula(await kitchen(), id, version, completeFormula(formula));
+  const db = await kitchen();
+  const complete = knownHere(completeFormula(formula), await readHousehold(db));
+  const saved = await saveFormula(db, id, version, complete);
   if (saved.outcome === 'missing') throw missing(id);
   if (saved.outcome === 'stale') {
     throw new Problem(

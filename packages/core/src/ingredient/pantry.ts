@@ -1,0 +1,94 @@
+import { figure } from '../quantity/figure.ts';
+import type { Bag } from './bag.ts';
+import { catalogue, ingredient as fromCatalogue, isIngredientId } from './catalogue.ts';
+import { groundAs } from './grind.ts';
+import type { Ingredient } from './ingredient.ts';
+
+/** What a household bakes from: the catalogue, its own ingredients, its bags. */
+export interface Pantry {
+  readonly all: readonly Ingredient[];
+  has(id: string): boolean;
+  /** @throws RangeError for an id that is neither in the catalogue nor the household's own */
+  ingredient(id: string): Ingredient;
+  /** What a line is made of: its ingredient, as it is in its bag. */
+  stuff(line: { readonly ingredient: string; readonly bag?: string }): Ingredient;
+}
+
+/** The catalogue alone, as a household has it that has said nothing yet. */
+export const cataloguePantry: Pantry = {
+  all: catalogue,
+  has: isIngredientId,
+  ingredient: fromCatalogue,
+  stuff: (line) => fromCatalogue(line.ingredient),
+};
+
+/** What a household put into its pantry. */
+export interface PantryContents {
+  readonly own: readonly Ingredient[];
+  readonly bags: readonly Bag[];
+  /** The household's own figures in place of the catalogue's, by `thirst:` and id. */
+  readonly figures: Readonly<Record<string, number>>;
+}
+
+/** Bag to bag spread that is left where the label says the protein, g per 100 g: common practice. */
+const labelledProteinSd = 0.3;
+
+/** An ingredient with what its bag's label says. */
+function bagged(of: Ingredient, bag: Bag): Ingredient {
+  const ground = groundAs(of, bag);
+  const { composition } = ground;
+  return {
+    ...ground,
+    composition:
+      bag.protein === undefined
+        ? composition
+        : {
+            ...composition,
+            protein: bag.protein,
+            // What protein takes or gives is starch.
+            carbohydrate: composition.carbohydrate + composition.protein - bag.protein,
+            proteinSd: labelledProteinSd,
+            source: `label of ${bag.name}; the rest ${composition.source}`,
+          },
+    bag,
+    ...(bag.price ? { pricePerKilo: bag.price.paid / bag.price.kilograms } : {}),
+  };
+}
+
+/**
+ * A household's pantry.
+ *
+ * @example pantryOf({own: [], bags: [blue], figures: {}}).stuff({ingredient: 'bread-flour', bag: 'blue'})
+ */
+export function pantryOf({ own, bags, figures }: PantryContents): Pantry {
+  if (own.length === 0 && bags.length === 0 && Object.keys(figures).length === 0) {
+    return cataloguePantry;
+  }
+  const adjusted = (of: Ingredient): Ingredient => {
+    const value = figures[`thirst:${of.id}`];
+    return value === undefined
+      ? of
+      : { ...of, thirst: figure(value, of.thirst.unit, of.thirst.sd, 'set by this household') };
+  };
+  const all = [...catalogue, ...own].map(adjusted);
+  const byId = new Map(all.map((i) => [i.id, i]));
+  const ingredient = (id: string): Ingredient => {
+    const found = byId.get(id);
+    if (!found) throw new RangeError(`no ingredient "${id}" in the pantry`);
+    return found;
+  };
+  const byBag = new Map(
+    bags
+      .filter((b) => byId.has(b.ingredient))
+      .map((b) => [b.id, bagged(ingredient(b.ingredient), b)]),
+  );
+  return {
+    all,
+    has: (id) => byId.has(id),
+    ingredient,
+    stuff: (line) => {
+      const inBag = line.bag === undefined ? undefined : byBag.get(line.bag);
+      return inBag?.id === line.ingredient ? inBag : ingredient(line.ingredient);
+    },
+  };
+}
