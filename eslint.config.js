@@ -15,6 +15,9 @@ const rooms = [
   'machine',
   'bake',
   'learn',
+  'nutrition',
+  'substitute',
+  'goal',
   'exchange',
 ];
 

@@ -1,4 +1,4 @@
-import { mainStage, type Formula } from '../formula/formula.ts';
+import { mainStage, stagesOf, type Formula } from '../formula/formula.ts';
 import { resolve, withStuff, type ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { BakeState } from './state.ts';
@@ -16,7 +16,7 @@ export function mixedLines(
 ): ResolvedLine[] {
   const lines = resolve(formula, pantry);
   const starters = new Map(
-    formula.stages
+    stagesOf(formula)
       .filter((s) => s.kind === 'starter')
       .map((s) => [
         s.id,

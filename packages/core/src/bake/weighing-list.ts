@@ -1,4 +1,4 @@
-import type { Formula, StageKind } from '../formula/formula.ts';
+import { stagesOf, type Formula, type StageKind } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { Role } from '../ingredient/role.ts';
@@ -37,10 +37,11 @@ export function weighingList(
 ): WeighingStage[] {
   const lines = resolve(formula, pantry).filter((l) => l.grams > 0);
   const order = loadingOrders[method];
-  const starters = formula.stages.filter((s) => s.kind === 'starter');
+  const stages = stagesOf(formula);
+  const starters = stages.filter((s) => s.kind === 'starter');
   const main = formula.stages.findLast((s) => s.kind === 'dough')?.id;
 
-  return formula.stages
+  return stages
     .filter((s) => s.kind !== 'starter')
     .map((stage) => {
       const own = lines.filter((l) => l.stage === stage.id).map((l) => item(l, order.hints));

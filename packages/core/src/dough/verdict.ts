@@ -2,7 +2,8 @@ import { styleInSentence, type StyleId } from '../formula/style.ts';
 import { gramsText, pointsText } from '../quantity/number.ts';
 import type { CannotTell } from './cannot-tell.ts';
 import type { Level } from './level.ts';
-import { normalBelow, type Slip } from './slips/slip.ts';
+import { normalBelow } from '../quantity/normal.ts';
+import type { Slip } from './slips/slip.ts';
 import { stateAt, type DoughState } from './state.ts';
 import { outside, type Window } from './window.ts';
 

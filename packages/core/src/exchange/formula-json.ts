@@ -104,6 +104,21 @@ export const formulaSchema = {
           slip: slipKey,
           reason: text(formatLimits.text),
           basis: text(formatLimits.text),
+          stages: {
+            type: 'array',
+            maxItems: 4,
+            description: 'stages that it brings in',
+            items: {
+              type: 'object',
+              required: ['id', 'kind', 'name'],
+              additionalProperties: false,
+              properties: {
+                id,
+                kind: { type: 'string', enum: [...stageKinds] },
+                name: text(formatLimits.name),
+              },
+            },
+          },
           changes: {
             type: 'array',
             minItems: 1,

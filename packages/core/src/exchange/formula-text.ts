@@ -1,4 +1,4 @@
-import type { Formula } from '../formula/formula.ts';
+import { stagesOf, type Formula } from '../formula/formula.ts';
 import { percentOf } from '../formula/percentage.ts';
 import { resolve } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
@@ -14,7 +14,7 @@ import { gramsNumber } from '../quantity/number.ts';
 export function formulaText(formula: Formula, pantry: Pantry = cataloguePantry): string {
   const lines = resolve(formula, pantry);
   const sums = totals(lines);
-  const stages = formula.stages.map((stage) => {
+  const stages = stagesOf(formula).map((stage) => {
     const own = lines
       .filter((l) => l.stage === stage.id && l.grams > 0)
       .map((l) => {

@@ -52,6 +52,9 @@ export interface Change {
   readonly grams: number;
 }
 
+/** A stage without its lines. */
+export type StageHead = Omit<Stage, 'lines'>;
+
 /** A slip that the baker took. It lies over the lines as typed, so that taking it away restores them. */
 export interface Taken {
   readonly id: string;
@@ -60,6 +63,8 @@ export interface Taken {
   readonly reason: string;
   readonly basis: string;
   readonly changes: readonly Change[];
+  /** Stages that it brings in: a starter, say. Their lines come of its changes. */
+  readonly stages?: readonly StageHead[];
 }
 
 export const formulaFormat = 'tender-crumb/formula-1';
@@ -86,6 +91,15 @@ export function mainStage(formula: Formula): Stage {
   const stage = formula.stages.findLast((s) => s.kind === 'dough') ?? formula.stages.at(-1);
   if (!stage) throw new RangeError('a formula has at least one stage');
   return stage;
+}
+
+const order: readonly StageKind[] = ['starter', 'preferment', 'soaker', 'dough'];
+
+/** Every stage in the order of work, those that taken slips brought in included. */
+export function stagesOf({ stages, taken }: Formula): StageHead[] {
+  const brought = taken.flatMap((t) => t.stages ?? []);
+  if (brought.length === 0) return [...stages];
+  return [...brought, ...stages].sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
 }
 
 /** Every line with its stage, as typed. */

@@ -1,6 +1,13 @@
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
-import { mainStage, type Formula, type Line, type StageKind, type Taken } from './formula.ts';
+import {
+  mainStage,
+  stagesOf,
+  type Formula,
+  type Line,
+  type StageKind,
+  type Taken,
+} from './formula.ts';
 
 /** A line with what the taken slips make of it. */
 export interface LaidLine extends Line {
@@ -64,8 +71,9 @@ export const withStuff = (line: LaidLine, pantry: Pantry): ResolvedLine =>
   Object.assign(line as ResolvedLine, { of: pantry.stuff(line) });
 
 function lay(taken: Taken, lines: LaidLine[], formula: Formula): void {
+  const stages = stagesOf(formula);
   for (const change of taken.changes) {
-    const stage = formula.stages.find((s) => s.id === change.stage) ?? mainStage(formula);
+    const stage = stages.find((s) => s.id === change.stage) ?? mainStage(formula);
     const at = lines.findIndex((l) => l.stage === stage.id && l.ingredient === change.ingredient);
     const line = lines[at];
     if (line) {

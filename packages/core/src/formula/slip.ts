@@ -11,8 +11,9 @@ const without = <T>(list: readonly T[], drop: (item: T) => boolean): T[] =>
 export function takeSlip(formula: Formula, slip: Omit<Taken, 'id'>): Formula {
   const used = formula.taken.map((t) => Number(t.id.slice(1)) || 0);
   const id = `t${Math.max(0, ...used) + 1}`;
-  const { slip: key, reason, basis, changes } = slip;
-  return { ...formula, taken: [...formula.taken, { id, slip: key, reason, basis, changes }] };
+  const { slip: key, reason, basis, changes, stages } = slip;
+  const taken = { id, slip: key, reason, basis, changes, ...(stages ? { stages } : {}) };
+  return { ...formula, taken: [...formula.taken, taken] };
 }
 
 /**

@@ -1,6 +1,13 @@
 import { expect } from 'chai';
-import { swapIngredient, type StyleId } from '../../src/index.ts';
+import {
+  defaultHousehold,
+  nothingLearned,
+  substitute,
+  swapIngredient,
+  type StyleId,
+} from '../../src/index.ts';
 import { build, judge } from '../build.ts';
+import { between } from './near.ts';
 
 /**
  * Formulas that bakers use with success must fall in their window, and those that they correct must
@@ -69,11 +76,17 @@ const successes: ReadonlyArray<{
 
 describe('level: formulas that work fall in their window (common practice, no source)', () => {
   for (const { name, style, dough, starter, states } of successes) {
-    it(name, () => {
-      const { level, window, state, slips } = judge(build(dough, style, starter));
-      expect(level.points).to.be.within(window[0], window[1]);
-      expect(states).to.include(state.id);
-      expect(slips.map((s) => s.kind)).not.to.include('water');
+    const judged = judge(build(dough, style, starter));
+    between(
+      'The dough level: formulas that work',
+      name,
+      'common practice, no source',
+      () => judged.level.points,
+      judged.window,
+    );
+    it(`${name}: its state, and no call for water`, () => {
+      expect(states).to.include(judged.state.id);
+      expect(judged.slips.map((s) => s.kind)).not.to.include('water');
     });
   }
 
@@ -99,6 +112,14 @@ describe('level: formulas that bakers correct call for that correction (common p
       'flax-meal': 30,
     });
     expect(waterCalledFor(judge(formula))).to.be.within(15, 25);
+  });
+
+  it('the swap of a third and of all the flour, as the substitution makes it, calls for it too', () => {
+    const formula = build({ 'plain-flour': 375, water: 210, oil: 14, sugar: 12 });
+    const made = substitute(formula, 'l1', 'whole-wheat', defaultHousehold, nothingLearned);
+    if ('refused' in made) throw new Error(made.refused);
+    const water = made.consequences.find((s) => s.kind === 'water')!;
+    expect(water.grams).to.be.within(35, 60);
   });
 
   it('whole wheat in place of plain flour asks for more water, the more the more', () => {

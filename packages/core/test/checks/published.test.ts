@@ -25,6 +25,7 @@ import {
   type Measures,
 } from '../../src/index.ts';
 import { build } from '../build.ts';
+import { near } from './near.ts';
 
 /** Every row: what is checked, what we get, what it should be, how near, and whose figure it is. */
 type Row = readonly [
@@ -152,9 +153,7 @@ const blend = (flour: number, gluten: number): number =>
 
 describe('checks against published figures', () => {
   for (const [what, got, expected, tolerance, source] of rows) {
-    it(`${what} (${source})`, () => {
-      expect(got()).to.be.closeTo(expected, tolerance);
-    });
+    near('Flour, yeast, weather', what, source, got, expected, tolerance);
   }
 });
 
@@ -172,7 +171,7 @@ describe('both schools of percentages (plain arithmetic)', () => {
     ['pre-fermented flour', sums.prefermentedFlourPercent, 9.1],
   ];
   for (const [what, got, wanted] of expected) {
-    it(`${what} is ${wanted} %`, () => expect(got).to.be.closeTo(wanted, 0.05));
+    near('Percentages', what, 'plain arithmetic', () => got, wanted, 0.05);
   }
 });
 
@@ -217,7 +216,7 @@ describe('kitchen measures against CLDR units.json', () => {
     ['US fluid ounce', toMillilitres(1, 'floz', defaultMeasures), 'fluid-ounce'],
   ];
   for (const [what, got, unit] of pairs) {
-    it(what, () => expect(got).to.be.closeTo(millilitres(unit), 1e-6 * got));
+    near('Measures', what, 'CLDR units.json', () => got, millilitres(unit), 1e-6 * got);
   }
 });
 

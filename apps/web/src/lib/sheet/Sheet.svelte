@@ -7,6 +7,7 @@
     measureText,
     percentOf,
     removeLine,
+    stagesOf,
     swapIngredient,
     type ResolvedLine,
   } from '@tender-crumb/core';
@@ -25,7 +26,7 @@
   const totals = $derived(bench.evaluation?.totals);
   const lines = $derived(bench.evaluation?.lines ?? bench.resolved);
   const stages = $derived(
-    bench.formula.stages.map((stage) => {
+    stagesOf(bench.formula).map((stage) => {
       const own = lines.filter((l) => l.stage === stage.id);
       return { ...stage, own, grams: own.reduce((sum, l) => sum + l.grams, 0) };
     }),

@@ -3,7 +3,8 @@ import { commonPractice } from '../../quantity/figure.ts';
 import { departure } from '../belief.ts';
 import { glutenToAdd, proteinAim, strengthShares } from '../strength.ts';
 import { isFlour } from '../../formula/totals.ts';
-import { makeSlip, normalBelow, type Slip, type SlipContext } from './slip.ts';
+import { normalBelow } from '../../quantity/normal.ts';
+import { makeSlip, type Slip, type SlipContext } from './slip.ts';
 
 const gluten = 'vital-gluten';
 

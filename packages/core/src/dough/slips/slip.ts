@@ -9,7 +9,8 @@ import { spoonsInWords } from '../../quantity/spoons.ts';
 import type { Kitchen, Level } from '../level.ts';
 import type { Window } from '../window.ts';
 
-export const slipKinds = ['water', 'flour', 'gluten', 'yeast', 'salt'] as const;
+/** What a formula calls for by itself; a substitution may also ask for fat and sugar. */
+export const slipKinds = ['water', 'flour', 'gluten', 'yeast', 'salt', 'fat', 'sugar'] as const;
 export type SlipKind = (typeof slipKinds)[number];
 
 /** A correction that the baker may take or leave. */
@@ -67,20 +68,4 @@ export function makeSlip(
     grams,
     spoons: inSpoons(grams, context.pantry.ingredient(of), context.kitchen.measures),
   };
-}
-
-/**
- * Distribution function of the standard normal.
- * Source: Abramowitz & Stegun 7.1.26, error below 1.5e-7.
- *
- * @example normalBelow(0) // 0.5
- */
-export function normalBelow(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * x);
-  const series =
-    t *
-    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  const erf = 1 - series * Math.exp(-x * x);
-  return z < 0 ? (1 - erf) / 2 : (1 + erf) / 2;
 }

@@ -3,7 +3,8 @@ import { gramsText, roundAway } from '../../quantity/number.ts';
 import { thirstKey } from '../belief.ts';
 import { stateAt } from '../state.ts';
 import { outside } from '../window.ts';
-import { makeSlip, normalBelow, type Slip, type SlipContext } from './slip.ts';
+import { normalBelow } from '../../quantity/normal.ts';
+import { makeSlip, type Slip, type SlipContext } from './slip.ts';
 
 /** Step to which a correction is rounded, away from zero: a gram, or a tenth in a very small dough. */
 const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);

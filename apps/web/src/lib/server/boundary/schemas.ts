@@ -68,6 +68,17 @@ const taken = Joi.object({
   slip: slipKey.required(),
   reason: text(formatLimits.text),
   basis: text(formatLimits.text),
+  stages: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        kind: Joi.string()
+          .valid(...stageKinds)
+          .required(),
+        name: text(formatLimits.name).required(),
+      }),
+    )
+    .max(4),
   changes: Joi.array()
     .items(
       Joi.object({

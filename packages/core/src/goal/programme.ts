@@ -1,0 +1,190 @@
+import type { Kitchen } from '../dough/level.ts';
+import { catalogueThirst, believedThirst } from '../dough/account.ts';
+import { departure, softeningKey } from '../dough/belief.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { isBase, isDryBase } from '../formula/totals.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import { roles } from '../ingredient/role.ts';
+import { energy } from '../nutrition/energy.ts';
+import { availableCarbs, netCarbs } from '../nutrition/nutrition.ts';
+import { mostOf, structure, wheatStructure, yeastFood, type Goal, type Relaxable } from './goal.ts';
+
+/** What may go into the bread, and how much of it is in now. */
+export interface CandidateStuff {
+  readonly of: Ingredient;
+  readonly now: number;
+  /** Grams at least and at most, where the baker holds it. */
+  readonly least?: number;
+  readonly most?: number;
+}
+
+/** A linear row: Σ coefficient × grams, at least or at most a bound. */
+export interface Row {
+  readonly id: string;
+  readonly coefficients: ReadonlyMap<string, number>;
+  readonly least?: number;
+  readonly most?: number;
+  /** The goal that it stands for; rows without one are what bread is, and never give way. */
+  readonly goal?: Relaxable;
+  /** Units of the goal's own figure for one unit of this row. */
+  readonly perUnit?: number;
+}
+
+/** A bread as a linear programme: grams of each candidate are the unknowns. */
+export interface Programme {
+  readonly candidates: readonly CandidateStuff[];
+  readonly rows: readonly Row[];
+  /** Money per gram, where a price is known. */
+  readonly price: ReadonlyMap<string, number>;
+}
+
+/** A line made of an ingredient, to ask the dough model about it. */
+const lineOf = (of: Ingredient, grams: number): ResolvedLine => ({
+  id: of.id,
+  ingredient: of.id,
+  ...(of.bag ? { bag: of.bag.id } : {}),
+  grams,
+  measured: 'scale',
+  stage: 'goal',
+  stageKind: 'dough',
+  typedGrams: grams,
+  slips: [],
+  of,
+});
+
+/** The candidates as lines at some amounts. */
+export const linesAt = (
+  candidates: readonly CandidateStuff[],
+  grams: (id: string) => number,
+): ResolvedLine[] => candidates.map(({ of }) => lineOf(of, grams(of.id)));
+
+/** Salt, yeast and water that a bread always has to have within bounds, as shares of the base. */
+const saltShare = { least: 0.012, most: 0.022 };
+
+/**
+ * Sets a bread up as a linear programme. Everything that is asked for is linear in the grams: net
+ * carbohydrate, protein and energy by composition, the level because its window's ends times the base are
+ * linear too (100 × surplus ≥ low × base), structure as shares of the base.
+ *
+ * @param candidates what is in the formula and what the pantry offers; those in it at `now` above 0
+ */
+export function programmeOf(
+  candidates: readonly CandidateStuff[],
+  goal: Goal,
+  kitchen: Kitchen,
+): Programme {
+  const now = linesAt(candidates, (id) => candidates.find((c) => c.of.id === id)!.now);
+  const dryBase = isDryBase(now);
+  const usable = candidates.filter((c) => !(dryBase && roles[c.of.role].flour && c.now === 0));
+  const lines = linesAt(usable, () => 1);
+  const dough = goal.dough ?? now.reduce((sum, l) => sum + l.grams, 0);
+  const softening = kitchen.coefficients.softening.value + departure(kitchen.belief, softeningKey);
+
+  const base = new Map<string, number>();
+  const surplus = new Map<string, number>();
+  for (const line of lines) {
+    const { role, composition } = line.of;
+    const traits = roles[role];
+    const brings = traits.bringsWater ? composition.water / 100 : 0;
+    const soft = traits.softens ? (composition.sugars + composition.fat) / 100 : 0;
+    const drinks =
+      catalogueThirst(line.of, dryBase).value === 0
+        ? 0
+        : believedThirst(line, dryBase, kitchen).thirst;
+    surplus.set(line.id, 100 * (brings + softening * soft - drinks));
+    base.set(line.id, isBase(line, dryBase) ? 1 : 0);
+  }
+  const each = (of: (line: ResolvedLine) => number): Map<string, number> =>
+    new Map(lines.map((l) => [l.id, of(l)]));
+  const ofRole = (role: string, less: number): Map<string, number> =>
+    each((l) => Number(l.of.role === role) - less * base.get(l.id)!);
+
+  const rows: Row[] = [
+    { id: 'dough', coefficients: each(() => 1), least: dough, most: dough },
+    {
+      id: 'level-low',
+      coefficients: each((l) => surplus.get(l.id)! - goal.window[0] * base.get(l.id)!),
+      least: 0,
+      goal: 'level',
+    },
+    {
+      id: 'level-high',
+      coefficients: each((l) => surplus.get(l.id)! - goal.window[1] * base.get(l.id)!),
+      most: 0,
+      goal: 'level',
+    },
+    // A bread is something to stand on: a third of the dough at the least is base.
+    { id: 'body', coefficients: base, least: dough / 3 },
+    { id: 'salt-least', coefficients: ofRole('salt', saltShare.least), least: 0 },
+    { id: 'salt-most', coefficients: ofRole('salt', saltShare.most), most: 0 },
+  ];
+  if (dryBase && lines.some((l) => l.of.yeast) && lines.some((l) => l.of.role === 'sugar')) {
+    rows.push({
+      id: 'food',
+      coefficients: each((l) => Number(l.of.role === 'sugar')),
+      least: yeastFood.value,
+    });
+  }
+  if (goal.netCarbs !== undefined) {
+    rows.push({
+      id: 'netCarbs',
+      coefficients: each((l) => netCarbs(l.of, goal.school) / 100),
+      most: goal.netCarbs * goal.portions,
+      goal: 'netCarbs',
+      perUnit: 1 / goal.portions,
+    });
+  }
+  if (goal.protein !== undefined) {
+    const bread = dough * (1 - goal.loss);
+    rows.push({
+      id: 'protein',
+      coefficients: each((l) => l.of.composition.protein / 100),
+      least: (goal.protein / 100) * bread,
+      goal: 'protein',
+      perUnit: 100 / bread,
+    });
+  }
+  if (goal.kcal !== undefined) {
+    rows.push({
+      id: 'kcal',
+      coefficients: each(({ of }) => {
+        const { protein, fat, fibre, polyols = 0 } = of.composition;
+        return (
+          energy({
+            protein,
+            fat,
+            fibre,
+            carbohydrate: availableCarbs(of.composition),
+            [of.polyolEnergy === 0 ? 'erythritol' : 'polyols']: polyols,
+          }).kcal / 100
+        );
+      }),
+      most: goal.kcal * goal.portions,
+      goal: 'kcal',
+      perUnit: 1 / goal.portions,
+    });
+  }
+  const bounds = dryBase ? structure : wheatStructure;
+  for (const [role, { least, most }] of Object.entries(bounds)) {
+    if (!lines.some((l) => l.of.role === role)) continue;
+    if (least !== undefined)
+      rows.push({ id: `${role}-least`, coefficients: ofRole(role, least), least: 0 });
+    if (most !== undefined)
+      rows.push({ id: `${role}-most`, coefficients: ofRole(role, most), most: 0 });
+  }
+  for (const [id, most] of Object.entries(mostOf)) {
+    if (!lines.some((l) => l.id === id)) continue;
+    const coefficients = each((l) => Number(l.id === id) - most * base.get(l.id)!);
+    rows.push({ id: `${id}-most`, coefficients, most: 0 });
+  }
+  const price = new Map(
+    usable.flatMap((c) =>
+      c.of.id === 'water'
+        ? [[c.of.id, 0] as const]
+        : c.of.pricePerKilo === undefined
+          ? []
+          : [[c.of.id, c.of.pricePerKilo / 1000] as const],
+    ),
+  );
+  return { candidates: usable, rows, price };
+}

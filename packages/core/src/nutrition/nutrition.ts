@@ -1,0 +1,157 @@
+import { z80 } from '../dough/coefficients.ts';
+import { carbSchools, type CarbSchool } from '../dough/household.ts';
+import type { Kitchen } from '../dough/level.ts';
+import { measuringSd } from '../dough/measuring.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import type { Composition, Ingredient } from '../ingredient/ingredient.ts';
+import { figure } from '../quantity/figure.ts';
+import { energy, polyolCounted } from './energy.ts';
+
+/** A figure with the ends of its 80 % interval. */
+export interface Estimate {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+export const nutrients = [
+  'protein',
+  'fat',
+  'carbohydrate',
+  'fibre',
+  'sugars',
+  'polyols',
+  'netCarbs',
+  'sodium',
+  'kJ',
+  'kcal',
+] as const;
+export type Nutrient = (typeof nutrients)[number];
+
+/** Grams (sodium: milligrams; energy: kJ and kcal). Carbohydrate as the school counts it. */
+export type Nutrition = Readonly<Record<Nutrient, Estimate>> & { readonly grams: number };
+
+/** How far goods of one kind differ in composition, as a share. Own estimate, no source. */
+export const compositionSpread = {
+  protein: figure(0.05, 'share', 0.02, 'own estimate, no source'),
+  fat: figure(0.06, 'share', 0.03, 'own estimate, no source'),
+  available: figure(0.04, 'share', 0.02, 'own estimate, no source'),
+  fibre: figure(0.12, 'share', 0.05, 'own estimate, no source'),
+  sodium: figure(0.05, 'share', 0.03, 'own estimate, no source'),
+} as const;
+
+/** Carbohydrate without fibre and without polyols, g per 100 g; never below nothing. */
+export const availableCarbs = ({ carbohydrate, fibre, polyols = 0 }: Composition): number =>
+  Math.max(0, carbohydrate - fibre - polyols);
+
+/** Net carbohydrate of an ingredient, g per 100 g, in a school. */
+export function netCarbs({ composition, polyolEnergy }: Ingredient, school: CarbSchool): number {
+  const counted = polyolCounted[school][polyolEnergy === 0 ? 'erythritol' : 'other'];
+  return availableCarbs(composition) + counted * (composition.polyols ?? 0);
+}
+
+/** What 100 g of an ingredient hold. */
+function per100(of: Ingredient, school: CarbSchool): Record<Nutrient, number> {
+  const { composition } = of;
+  const polyols = composition.polyols ?? 0;
+  const available = availableCarbs(composition);
+  const { kJ, kcal } = energy({
+    carbohydrate: available,
+    protein: composition.protein,
+    fat: composition.fat,
+    fibre: composition.fibre,
+    [of.polyolEnergy === 0 ? 'erythritol' : 'polyols']: polyols,
+  });
+  return {
+    protein: composition.protein,
+    fat: composition.fat,
+    carbohydrate: school === 'us' ? composition.carbohydrate : available + polyols,
+    fibre: composition.fibre,
+    sugars: composition.sugars,
+    polyols,
+    netCarbs: netCarbs(of, school),
+    sodium: composition.sodium,
+    kJ,
+    kcal,
+  };
+}
+
+/** Spread of each nutrient of a good about its row, as a share of it. */
+const spreadOf: Readonly<Record<Nutrient, number>> = {
+  protein: compositionSpread.protein.value,
+  fat: compositionSpread.fat.value,
+  carbohydrate: compositionSpread.available.value,
+  fibre: compositionSpread.fibre.value,
+  sugars: compositionSpread.available.value,
+  polyols: compositionSpread.available.value,
+  netCarbs: compositionSpread.available.value,
+  sodium: compositionSpread.sodium.value,
+  kJ: compositionSpread.available.value,
+  kcal: compositionSpread.available.value,
+};
+
+/**
+ * What a whole bread holds, with 80 % intervals from how it is measured and how far goods differ. What
+ * the yeast eats is not taken off: it is little, and it errs on the careful side.
+ *
+ * @param loss share of the dough that the oven takes: water, so that only the weight changes
+ * @example nutrition(lines, 'eu', kitchen, 0.12).netCarbs.value
+ */
+export function nutrition(
+  lines: readonly ResolvedLine[],
+  school: CarbSchool,
+  kitchen: Kitchen,
+  loss: number,
+): Nutrition {
+  const held = lines.map((line) => ({
+    line,
+    of: per100(line.of, school),
+    share: line.grams > 0 ? measuringSd(line, kitchen) / line.grams : 0,
+  }));
+  const estimate = (nutrient: Nutrient): Estimate => {
+    let value = 0;
+    let variance = 0;
+    for (const { line, of, share } of held) {
+      const amount = (line.grams * of[nutrient]) / 100;
+      value += amount;
+      variance += amount ** 2 * (share ** 2 + spreadOf[nutrient] ** 2);
+      // Fibre that is not there is carbohydrate that is: the two err against each other.
+      if (nutrient === 'netCarbs') {
+        variance += ((line.grams * of.fibre * spreadOf.fibre) / 100) ** 2;
+      }
+    }
+    const half = z80 * Math.sqrt(variance);
+    return { value, low: Math.max(0, value - half), high: value + half };
+  };
+  const all = Object.fromEntries(nutrients.map((n) => [n, estimate(n)])) as Record<
+    Nutrient,
+    Estimate
+  >;
+  const dough = lines.reduce((sum, l) => sum + l.grams, 0);
+  return { ...all, grams: dough * (1 - loss) };
+}
+
+/**
+ * A part of a bread.
+ *
+ * @param share of the whole, 0 or more
+ * @example partOf(whole, 1 / 16) // a slice of sixteen
+ */
+export function partOf(whole: Nutrition, share: number): Nutrition {
+  const scaled = ({ value, low, high }: Estimate): Estimate => ({
+    value: value * share,
+    low: low * share,
+    high: high * share,
+  });
+  return {
+    ...(Object.fromEntries(nutrients.map((n) => [n, scaled(whole[n])])) as Record<
+      Nutrient,
+      Estimate
+    >),
+    grams: whole.grams * share,
+  };
+}
+
+/** The other school. */
+export const otherCarbSchool = (school: CarbSchool): CarbSchool =>
+  carbSchools.find((s) => s !== school)!;

@@ -1,0 +1,96 @@
+import { expect } from 'chai';
+import {
+  defaultHousehold,
+  frictionByRule,
+  iceFor,
+  pantryIn,
+  resolve,
+  waterByRule,
+  waterTemperature,
+  type Household,
+} from '../../src/index.ts';
+import { build } from '../build.ts';
+import { near } from './near.ts';
+
+const handbook = 'professional handbooks’ method, from memory';
+const group = 'Water temperature';
+
+describe('water temperature', () => {
+  near(
+    group,
+    'water for 76 °F with 72, 68, 70 and friction 26',
+    handbook,
+    () => waterByRule(76, [72, 68, 70], 26),
+    68,
+    1e-9,
+  );
+  near(
+    group,
+    'water for 26 °C with 21, 22 and friction 10',
+    handbook,
+    () => waterByRule(26, [21, 22], 10),
+    25,
+    1e-9,
+  );
+  near(
+    group,
+    'friction of a dough of 80 °F from 70, 68, 75',
+    handbook,
+    () => frictionByRule(80, [70, 68, 75]),
+    27,
+    1e-9,
+  );
+  near(
+    group,
+    'ice in 10 kg of water from 20 to 5 °C',
+    'heat of fusion of ice as 80 K of water, plain arithmetic',
+    () => iceFor(10_000, 20, 5),
+    1500,
+    1e-9,
+  );
+
+  const dough = { 'fresh-hard-wheat': 450, water: 340, oil: 25, salt: 8 };
+  const warm: Household = {
+    ...defaultHousehold,
+    bags: [{ id: 'crock', name: 'Crock', ingredient: 'fresh-hard-wheat', grind: 'fresh-warm' }],
+  };
+  const water = (household: Household, bag?: string) =>
+    waterTemperature(
+      resolve(build(dough, 'pan', undefined, bag ? { bag } : {}), pantryIn(household)),
+      { desired: 26, room: 21, rise: 4 },
+    )!;
+
+  it('by heat balance agrees with the rule within 2 °C where everything stands in the room', () => {
+    // The rule's friction for the same warmth of mixing: three times the rise, as three things count.
+    const byRule = waterByRule(26, [21, 21], 3 * 4);
+    expect(water(defaultHousehold).celsius).to.be.closeTo(byRule, 2);
+  });
+
+  it('flour from the mill hands its warmth on: colder water, and it says how warm', () => {
+    const { celsius, warmFlour } = water(warm, 'crock');
+    expect(warmFlour).to.equal(40);
+    expect(water(defaultHousehold).celsius - celsius).to.be.within(6, 14);
+  });
+
+  it('leaves the heat where the balance of masses and temperatures has it (closed form)', () => {
+    const { celsius } = water(defaultHousehold);
+    const lines = resolve(build(dough));
+    const capacity = (l: (typeof lines)[number]) => {
+      const { water: w, protein, fat, carbohydrate } = l.of.composition;
+      return l.grams * (w * 4.18 + protein * 2.04 + fat * 2.02 + carbohydrate * 1.59);
+    };
+    const total = lines.reduce((sum, l) => sum + capacity(l), 0);
+    const heat = lines.reduce(
+      (sum, l) => sum + capacity(l) * (l.ingredient === 'water' ? celsius : 21),
+      0,
+    );
+    expect(heat / total + 4).to.be.closeTo(26, 1e-9);
+  });
+
+  it('says where water alone cannot do it, and nothing where none is poured', () => {
+    const hot = waterTemperature(resolve(build(dough)), { desired: 26, room: 45, rise: 8 })!;
+    expect(hot).to.include({ celsius: 2, beyond: true });
+    const milky = resolve(build({ 'bread-flour': 500, milk: 320 }));
+    expect(waterTemperature(milky, { desired: 26, room: 21, rise: 4 })).to.equal(undefined);
+  });
+});
