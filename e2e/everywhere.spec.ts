@@ -11,6 +11,7 @@ const pages = [
   ['Book', '/book'],
   ['Book of one bread', '/book?formula=lockside-white'],
   ['Pantry', '/pantry'],
+  ['Figures', '/pantry/figures'],
   ['Nothing here', '/nowhere'],
 ] as const;
 
@@ -28,6 +29,24 @@ for (const theme of ['light', 'dark'] as const) {
         ).toEqual([]);
       });
     }
+
+    test('the drawers of the bench and the swap are accessible', async ({ page }) => {
+      await visit(page, '/bench/thin-slice-seed');
+      for (const name of ['How sure', 'Strength and mixing', 'Salt', 'Slices', 'Goal']) {
+        await page.getByRole('tab', { name }).click();
+        await page.waitForLoadState('networkidle');
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(
+          violations.map((v) => `${name} ${v.id}: ${v.nodes.map((n) => n.target).join(' | ')}`),
+        ).toEqual([]);
+      }
+      await page.getByRole('button', { name: 'Put something in place of honey' }).click();
+      await page.getByRole('dialog').getByRole('button', { name: 'erythritol' }).click();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' | ')}`)).toEqual(
+        [],
+      );
+    });
 
     test('a bake is accessible at every step', async ({ page, request }) => {
       const begun = await request.post('/api/v1/bakes', {

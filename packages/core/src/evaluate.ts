@@ -61,6 +61,7 @@ export function evaluate(
         kitchen,
         pantry,
         lowSodium: household.lowSodium,
+        school: household.percentages,
         yeastKept: household.yeastKept,
         stage: mainStage(formula).id,
       },

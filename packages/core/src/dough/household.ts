@@ -1,4 +1,5 @@
 import { percentageSchools, type PercentageSchool } from '../formula/percentage.ts';
+import type { WaterSchool } from '../formula/schools.ts';
 import type { Bag } from '../ingredient/bag.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
@@ -7,10 +8,6 @@ import { nothingLearned, type Belief } from './belief.ts';
 import { coefficientsWith, type Coefficients, type OwnFigures } from './coefficients.ts';
 import type { Kitchen } from './level.ts';
 import type { Room } from './weather.ts';
-
-/** Which water a hydration counts: only what is poured, or also what is in milk, egg, butter, honey. */
-export const waterSchools = ['poured', 'effective'] as const;
-export type WaterSchool = (typeof waterSchools)[number];
 
 /** How net carbohydrate is reckoned: as on a US label or as on an EU one. */
 export const carbSchools = ['eu', 'us'] as const;

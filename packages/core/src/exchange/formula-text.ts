@@ -1,24 +1,28 @@
 import { stagesOf, type Formula } from '../formula/formula.ts';
-import { percentOf } from '../formula/percentage.ts';
+import { percentOf, type PercentageSchool } from '../formula/percentage.ts';
 import { resolve } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsNumber } from '../quantity/number.ts';
 
 /**
- * A formula as plain text, one ingredient a line, with percentages of total flour in brackets; the
+ * A formula as plain text, one ingredient a line, with the school's percentages in brackets; the
  * reader reads it back.
  *
  * @example formulaText(formula) // 'Lockside tin loaf\n\nDough:\n420 g strong bread flour (100 %)\n…'
  */
-export function formulaText(formula: Formula, pantry: Pantry = cataloguePantry): string {
+export function formulaText(
+  formula: Formula,
+  pantry: Pantry = cataloguePantry,
+  school: PercentageSchool = 'total',
+): string {
   const lines = resolve(formula, pantry);
   const sums = totals(lines);
   const stages = stagesOf(formula).map((stage) => {
     const own = lines
       .filter((l) => l.stage === stage.id && l.grams > 0)
       .map((l) => {
-        const percent = sums ? ` (${percentOf(l.grams, sums, 'total').toFixed(1)} %)` : '';
+        const percent = sums ? ` (${percentOf(l.grams, sums, school).toFixed(1)} %)` : '';
         return `${gramsNumber(l.grams)} g ${l.of.name.split(',')[0]}${percent}`;
       });
     return [`${stage.name}:`, ...own].join('\n');

@@ -1,5 +1,5 @@
-import type { Fill } from '../quantity/measures.ts';
-import type { MeasuringMethod } from './formula.ts';
+import type { Fill, Measures } from '../quantity/measures.ts';
+import type { Line, MeasuringMethod } from './formula.ts';
 
 /** What a way of measuring is. */
 export interface MethodTraits {
@@ -13,11 +13,17 @@ export interface MethodTraits {
 
 /** One row a way of measuring; nothing else switches on it. */
 export const methods: Readonly<Record<MeasuringMethod, MethodTraits>> = {
-  scale: { label: 'on the scale', by: 'scale' },
-  volume: { label: 'cup or spoon, as always', by: 'volume' },
-  spooned: { label: 'spooned in, levelled', by: 'volume', fill: 'spooned' },
-  dipped: { label: 'dipped into the bag', by: 'volume', fill: 'dipped' },
+  scale: { label: 'scale', by: 'scale' },
+  volume: { label: 'cup, spoon', by: 'volume' },
+  spooned: { label: 'spooned', by: 'volume', fill: 'spooned' },
+  dipped: { label: 'dipped', by: 'volume', fill: 'dipped' },
   heaping: { label: 'heaping', by: 'volume', doubt: 'heaping' },
-  about: { label: 'about, by eye', by: 'scale', doubt: 'about' },
+  about: { label: 'by eye', by: 'scale', doubt: 'about' },
   count: { label: 'counted', by: 'count' },
 };
+
+/** The household's measures as a line is filled: one that is dipped where the household spoons. */
+export function measuresFor({ measured }: Pick<Line, 'measured'>, measures: Measures): Measures {
+  const { fill } = methods[measured];
+  return fill === undefined || fill === measures.fill ? measures : { ...measures, fill, cups: {} };
+}

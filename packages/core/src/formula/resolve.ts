@@ -83,7 +83,8 @@ function lay(taken: Taken, lines: LaidLine[], formula: Formula): void {
         slips: [...line.slips, taken.id],
       };
     } else if (change.grams > 0) {
-      lines.push({
+      const gone = lines.findIndex((l) => l.stage === stage.id && gaveWay(taken, l));
+      lines.splice(gone < 0 ? lines.length : gone + 1, 0, {
         id: broughtIn(stage.id, change.ingredient),
         ingredient: change.ingredient,
         bag: lines.find((l) => l.ingredient === change.ingredient)?.bag,
@@ -97,6 +98,10 @@ function lay(taken: Taken, lines: LaidLine[], formula: Formula): void {
     }
   }
 }
+
+/** Whether a slip takes from a line: what it brings in stands next to that. */
+const gaveWay = ({ changes }: Taken, line: LaidLine): boolean =>
+  changes.some((c) => c.stage === line.stage && c.ingredient === line.ingredient && c.grams < 0);
 
 /** Whether a resolved line stands in the formula only through a slip. */
 export const isBroughtIn = (lineId: string): boolean => lineId.startsWith('slip:');

@@ -15,8 +15,11 @@ export interface Totals {
   readonly hydrationTotalFlour: number;
   readonly hydrationAddedFlour: number;
   readonly effectiveHydration: number;
+  /** Effective water outside starter and pre-ferment, of the flour outside them. */
+  readonly effectiveHydrationAdded: number;
   /** Salt put in: as salt, or inside salted butter and its like. */
   readonly saltPercent: number;
+  readonly saltGrams: number;
   /** All sodium as salt (× 2.5), what is native to milk and egg included. */
   readonly saltEquivalentPercent: number;
   readonly prefermentedFlourPercent: number;
@@ -93,7 +96,10 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
     hydrationTotalFlour: percent(pouredWaterGrams),
     hydrationAddedFlour: addedFlourGrams > 0 ? (100 * poured(added)) / addedFlourGrams : 0,
     effectiveHydration: percent(effectiveWaterGrams),
+    effectiveHydrationAdded:
+      addedFlourGrams > 0 ? (100 * sum(added, freeWater)) / addedFlourGrams : 0,
     saltPercent: percent(salt),
+    saltGrams: salt,
     saltEquivalentPercent: percent(sodium * saltPerSodium),
     prefermentedFlourPercent: percent(sum(base.filter(isPrefermented), (l) => l.grams)),
     proteinPercent: (100 * protein) / sum(strong, (l) => l.grams),

@@ -1,3 +1,4 @@
+import { restedFeel, stillToDrink } from '../bake/rested-feel.ts';
 import { bakeState, type BakeState } from '../bake/state.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
@@ -71,9 +72,8 @@ export function learnFromBake(
 
   const touch = state.felt.at(-1);
   // A touch before slow drinkers have drunk is compared with the forecast for that moment.
-  const tooEarly = touch?.rested === false ? mixed.early - mixed.points : 0;
-  const felt = touch && touch.points - tooEarly;
-  const doubtOfRest = tooEarly * earlyDoubt;
+  const felt = touch && restedFeel(touch, mixed);
+  const doubtOfRest = touch?.rested === false ? stillToDrink(mixed) * earlyDoubt : 0;
   const learned =
     felt === undefined
       ? belief

@@ -116,7 +116,7 @@ export function nutrition(
       value += amount;
       variance += amount ** 2 * (share ** 2 + spreadOf[nutrient] ** 2);
       // Fibre that is not there is carbohydrate that is: the two err against each other.
-      if (nutrient === 'netCarbs') {
+      if (nutrient === 'netCarbs' || (nutrient === 'carbohydrate' && school === 'eu')) {
         variance += ((line.grams * of.fibre * spreadOf.fibre) / 100) ** 2;
       }
     }

@@ -1,41 +1,88 @@
 <script lang="ts">
-  import { gramsText, percentText, type Totals } from '@tender-crumb/core';
+  import {
+    gramsText,
+    hydration,
+    inSchool,
+    otherSchool,
+    percentageSchools,
+    percentText,
+    schoolNames,
+    waterSchools,
+    type Settings,
+    type Totals,
+    type WaterSchool,
+  } from '@tender-crumb/core';
+  import { ToggleGroup } from 'bits-ui';
 
-  let { totals }: { totals: Totals } = $props();
+  let {
+    totals,
+    settings,
+    onsettle,
+  }: { totals: Totals; settings: Settings; onsettle: (change: Partial<Settings>) => void } =
+    $props();
+
+  const school = $derived(settings.percentages);
+  const other = $derived(otherSchool(percentageSchools, school));
+  const water = $derived(settings.water);
+  const otherWater = $derived(otherSchool(waterSchools, water));
+  const of = (s: typeof school) => (totals.dryBase ? 'of the dry base' : schoolNames[s]);
 
   const figures = $derived([
     [
-      'Flour',
+      totals.dryBase ? 'Dry base' : 'Flour',
       gramsText(totals.flourGrams),
-      totals.dryBase ? 'dry base: gluten, fibre, meal' : 'all of it',
+      totals.dryBase
+        ? 'gluten, fibre, meal'
+        : `${gramsText(totals.addedFlourGrams)} of it added as flour`,
     ],
-    ['Poured water', percentText(totals.hydrationTotalFlour), 'water only, of all flour'],
-    ['Of added flour', percentText(totals.hydrationAddedFlour), 'the other school'],
     [
-      'Effective water',
-      percentText(totals.effectiveHydration),
-      'with that in milk, egg, butter, honey',
+      'Hydration',
+      percentText(hydration(totals, school, water)),
+      `${schoolNames[water]}, ${of(school)}`,
     ],
-    ['Salt', percentText(totals.saltPercent), 'of all flour'],
+    [
+      'The other water',
+      percentText(hydration(totals, school, otherWater)),
+      `${schoolNames[otherWater]}, ${of(school)}`,
+    ],
+    [
+      'The other flour',
+      percentText(hydration(totals, other, water)),
+      `${schoolNames[water]}, ${of(other)}`,
+    ],
+    ['Salt', percentText(inSchool(totals.saltPercent, totals, school)), of(school)],
     ['Pre-fermented', percentText(totals.prefermentedFlourPercent), 'of all flour'],
-    ['Protein', percentText(totals.proteinPercent), 'of the flours and gluten'],
+    ['Protein', percentText(totals.proteinPercent), 'of flours and gluten'],
   ] as const);
 </script>
 
-<dl class="figures">
-  {#each figures as [name, value, says] (name)}
-    <div title={says}>
-      <dt>{name}</dt>
-      <dd>{value}</dd>
-    </div>
-  {/each}
-</dl>
+<div class="flex flex-wrap items-start justify-between gap-3">
+  <dl class="figures">
+    {#each figures as [name, value, says] (name)}
+      <div>
+        <dt>{name}</dt>
+        <dd>{value}</dd>
+        <dd class="says">{says}</dd>
+      </div>
+    {/each}
+  </dl>
+  <ToggleGroup.Root
+    type="single"
+    class="schools no-print"
+    aria-label="School of water"
+    value={water}
+    onValueChange={(v) => v && onsettle({ water: v as WaterSchool })}
+  >
+    {#each waterSchools as w (w)}<ToggleGroup.Item value={w}>{schoolNames[w]}</ToggleGroup.Item
+      >{/each}
+  </ToggleGroup.Root>
+</div>
 
 <style>
   .figures {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.3rem 1.5rem;
+    gap: 0.4rem 1.5rem;
   }
   dt {
     font-size: 0.78rem;
@@ -43,5 +90,10 @@
   }
   dd {
     font-weight: 650;
+  }
+  .says {
+    font-size: 0.75rem;
+    font-weight: 450;
+    color: var(--soft);
   }
 </style>

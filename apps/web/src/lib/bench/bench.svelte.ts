@@ -15,6 +15,7 @@ import {
   type Household,
   type Settings,
   type Slip,
+  type Taken,
 } from '@tender-crumb/core';
 import { api } from '../api.ts';
 import { Saver } from './saver.svelte.ts';
@@ -134,6 +135,11 @@ export class Bench {
   take(slip: Slip): void {
     this.pointedSlip = undefined;
     this.edit(this.#taking(slip));
+  }
+
+  /** Takes changes that were worked out elsewhere: a blend, a bread for a goal. */
+  takeChanges(slip: Omit<Taken, 'id'>): void {
+    this.edit(takeSlip(this.formula, slip));
   }
 
   giveBack(takenId: string): void {

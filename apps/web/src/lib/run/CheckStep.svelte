@@ -1,5 +1,6 @@
 <script lang="ts">
   import { gramsText, stateAt } from '@tender-crumb/core';
+  import { ToggleGroup } from 'bits-ui';
   import Level from '../level/Level.svelte';
   import type { Run } from './run.svelte.ts';
 
@@ -12,8 +13,23 @@
   Five to ten minutes into the kneading, scrape the sides once and touch it. Slide to where it
   feels: the bubble is the forecast, the bar is your finger.
 </p>
+{#if run.momentMatters}
+  <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
+    <span id="moment">This flour drinks slowly. You touch it</span>
+    <ToggleGroup.Root
+      type="single"
+      class="moments"
+      aria-labelledby="moment"
+      value={run.rested ? 'rested' : 'mixed'}
+      onValueChange={(v) => v && (run.rested = v === 'rested')}
+    >
+      <ToggleGroup.Item value="mixed">just mixed</ToggleGroup.Item>
+      <ToggleGroup.Item value="rested">after 25 minutes’ rest</ToggleGroup.Item>
+    </ToggleGroup.Root>
+  </div>
+{/if}
 <Level
-  level={run.level}
+  level={run.forecast}
   window={run.window}
   size="counter"
   felt={at}
@@ -72,6 +88,23 @@
 </div>
 
 <style>
+  :global(.moments) {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+  }
+  :global(.moments button) {
+    min-height: 3rem;
+    padding: 0 1rem;
+    border: 2px solid var(--rim);
+    border-radius: 4px 4px 14px 14px;
+    color: var(--rim);
+    font-weight: 600;
+  }
+  :global(.moments button[data-state='on']) {
+    background: var(--rim);
+    color: var(--on-rim);
+  }
   .big {
     font-size: 1.6rem;
     font-weight: 650;

@@ -4,7 +4,10 @@ import {
   kitchenOf,
   level,
   mixedLines,
+  momentMatters,
   pantryIn,
+  restedFeel,
+  stillToDrink,
   resolve,
   weighingList,
   windowFor,
@@ -51,7 +54,19 @@ export class Run {
       this.household.figures,
     ),
   );
-  readonly felt = $derived(this.state.felt.at(-1)?.points);
+  /** Whether slow drinkers make the moment of the touch matter, and what the baker says of it. */
+  readonly momentMatters = $derived(
+    this.level !== undefined && stillToDrink(this.level) >= momentMatters,
+  );
+  rested = $state(true);
+  /** The forecast for the moment of the touch. */
+  readonly forecast = $derived.by(() => {
+    if (!this.level || !this.momentMatters || this.rested) return this.level;
+    const { early, points, low, high } = this.level;
+    return { points: early, low: low + early - points, high: high + early - points };
+  });
+  readonly touch = $derived(this.state.felt.at(-1));
+  readonly felt = $derived(this.touch?.points);
   /** The last thing said was how it felt: an addition after that asks to feel again. */
   readonly feltSince = $derived(
     this.felt !== undefined &&
@@ -60,7 +75,7 @@ export class Run {
   readonly advice = $derived.by(() =>
     this.felt !== undefined && this.feltSince && this.level
       ? checkDough(
-          this.felt,
+          restedFeel(this.touch!, this.level),
           this.window,
           this.lines,
           this.level.baseGrams,
@@ -122,7 +137,7 @@ export class Run {
   }
 
   feel(points: number): void {
-    this.say('felt', { points });
+    this.say('felt', { points, ...(this.momentMatters ? { rested: this.rested } : {}) });
     this.feeling = undefined;
   }
 

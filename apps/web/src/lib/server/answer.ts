@@ -26,6 +26,7 @@ export const evaluationAnswer = (
       points: level.points,
       low: level.low,
       high: level.high,
+      early: level.early,
       state: state.id,
       window,
     },

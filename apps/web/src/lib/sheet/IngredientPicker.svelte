@@ -5,12 +5,15 @@
 
   let {
     pantry,
+    glutenFree = false,
     value,
     label,
     placeholder = '',
     onpick,
   }: {
     pantry: Pantry;
+    /** Somebody in the house must not eat gluten: say what holds it where it is chosen. */
+    glutenFree?: boolean;
     value?: string;
     label: string;
     placeholder?: string;
@@ -64,6 +67,9 @@
         <Combobox.Item class="picker-item" value={of.id} label={of.name}>
           <RoleMark role={of.role} />
           {of.name}
+          {#if glutenFree && of.allergens.includes('gluten')}
+            <b class="ml-auto text-sm text-act">gluten</b>
+          {/if}
         </Combobox.Item>
       {:else}
         <p class="picker-none">

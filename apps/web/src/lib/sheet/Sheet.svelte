@@ -5,23 +5,34 @@
     gramsNumber,
     hundred,
     measureText,
+    measuresFor,
+    measuringMethods,
+    methods,
     percentOf,
     removeLine,
+    schoolNames,
+    setMethod,
     stagesOf,
     swapIngredient,
+    type MeasuringMethod,
     type ResolvedLine,
   } from '@tender-crumb/core';
+  import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
   import Lock from '@lucide/svelte/icons/lock';
   import LockOpen from '@lucide/svelte/icons/lock-open';
   import Trash2 from '@lucide/svelte/icons/trash-2';
   import type { Bench } from '../bench/bench.svelte.ts';
   import RoleMark from '../role/RoleMark.svelte';
+  import SwapDialog from '../swap/SwapDialog.svelte';
   import Cell from './Cell.svelte';
   import IngredientPicker from './IngredientPicker.svelte';
   import { moveByKey } from './keys.ts';
   import { columns } from './typed.ts';
 
   let { bench }: { bench: Bench } = $props();
+
+  /** Line that something is to take the place of. */
+  let swapping = $state<string | undefined>();
 
   const totals = $derived(bench.evaluation?.totals);
   const lines = $derived(bench.evaluation?.lines ?? bench.resolved);
@@ -56,6 +67,8 @@
     bench.edit(swapIngredient(bench.formula, line.id, id, undefined, bench.pantry));
   const bind = (line: ResolvedLine, bag: string) =>
     bench.edit(editLine(bench.formula, line.id, { bag: bag || undefined }));
+  const measure = (line: ResolvedLine, method: MeasuringMethod) =>
+    bench.edit(setMethod(bench.formula, line, method, bench.household.measures));
   const hold = (line: ResolvedLine) =>
     bench.edit(editLine(bench.formula, line.id, { held: line.held ? undefined : true }));
 </script>
@@ -67,7 +80,7 @@
     <tr>
       <th scope="col"><span class="sr-only">Role</span></th>
       <th scope="col" class="left">Ingredient</th>
-      <th scope="col">{school === 'total' ? '% of all flour' : '% of added flour'}</th>
+      <th scope="col">% {totals?.dryBase ? 'of dry base' : schoolNames[school]}</th>
       <th scope="col">Grams</th>
       <th scope="col" class="left">Measure</th>
       <th scope="col"><span class="sr-only">Hold or remove</span></th>
@@ -98,6 +111,7 @@
           <td class="left name">
             <IngredientPicker
               pantry={bench.pantry}
+              glutenFree={bench.household.glutenFree}
               value={line.ingredient}
               label="Swap {of.name}"
               onpick={(id) => swap(line, id)}
@@ -139,14 +153,31 @@
           </td>
           <td class="left measure">
             <Cell
-              shown={measureText(line.grams, of, bench.household.measures) ?? ''}
+              shown={measureText(line.grams, of, measuresFor(line, bench.household.measures)) ?? ''}
               label="Measure of {of.name}"
               column="measure"
               ontype={(text) => enter('measure', line, text)}
               onend={() => bench.endGroup()}
             />
+            <select
+              class="bag no-print"
+              aria-label="How {of.name} is measured"
+              value={line.measured}
+              onchange={(e) => measure(line, e.currentTarget.value as MeasuringMethod)}
+            >
+              {#each measuringMethods as method (method)}
+                <option value={method}>{methods[method].label}</option>
+              {/each}
+            </select>
           </td>
           <td class="acts no-print">
+            <button
+              type="button"
+              title="Something in its place"
+              aria-label="Put something in place of {of.name}"
+              disabled={line.grams === 0}
+              onclick={() => (swapping = line.id)}><ArrowLeftRight size={16} /></button
+            >
             <button
               type="button"
               title={line.held ? 'Held when scaling' : 'Hold when scaling'}
@@ -175,6 +206,7 @@
       <td class="left" colspan="3">
         <IngredientPicker
           pantry={bench.pantry}
+          glutenFree={bench.household.glutenFree}
           label="Add an ingredient"
           placeholder="Add an ingredient …"
           onpick={add}
@@ -194,6 +226,7 @@
     {/if}
   </tfoot>
 </table>
+<SwapDialog {bench} bind:line={swapping} />
 
 <style>
   .sheet {
@@ -207,7 +240,8 @@
     text-align: right;
     vertical-align: middle;
   }
-  .left {
+  .left,
+  td.role {
     text-align: left;
   }
   thead th {
@@ -226,10 +260,10 @@
     width: 7rem;
   }
   thead th:nth-child(5) {
-    width: 11.5rem;
+    width: 14.2rem;
   }
   thead th:nth-child(6) {
-    width: 4.6rem;
+    width: 6.2rem;
   }
   tbody tr {
     border-top: 1px solid var(--line);
@@ -249,11 +283,13 @@
   }
   .name {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
-    align-items: center;
+  }
+  .name .bag {
+    justify-self: start;
+    max-width: 100%;
+    margin: -0.3rem 0 0.2rem 0.15rem;
   }
   .bag {
-    max-width: 9.5rem;
     padding: 0.15rem 0.2rem;
     border-radius: 3px;
     background: transparent;
@@ -264,6 +300,16 @@
   .bag option {
     background: var(--enamel);
     color: var(--ink);
+  }
+  td.measure {
+    white-space: nowrap;
+  }
+  td.measure :global(.cell) {
+    display: inline-flex;
+    width: 8.4rem;
+  }
+  td.measure .bag {
+    width: 5.3rem;
   }
   .grams {
     font-weight: 650;
@@ -307,15 +353,6 @@
   }
   .sum .quiet {
     font-weight: 450;
-  }
-  @media (max-width: 1100px) {
-    .name {
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .bag {
-      max-width: 100%;
-      justify-self: start;
-    }
   }
   @media (max-width: 760px) {
     .sheet {

@@ -1,4 +1,6 @@
 import {
+  measuresFor,
+  methods,
   mostGrams,
   pantryIn,
   parseNumber,
@@ -42,12 +44,13 @@ const percent: Column = (text, formula, line, household) => {
 };
 
 const measure: Column = (text, formula, line, { measures }) => {
-  const read = readMeasure(text, line.of, measures);
+  const read = readMeasure(text, line.of, measuresFor(line, measures));
   if ('code' in read) return { fault: `Not clear: ${read.why}` };
   const spread = read.spread > 0 ? read.spread : undefined;
-  return {
-    formula: editLine(formula, line.id, { grams: read.grams, measured: read.measured, spread }),
-  };
+  // A line that is dipped stays dipped, however many cups of it are typed.
+  const same = methods[read.measured].by === methods[line.measured].by;
+  const measured = same ? line.measured : read.measured;
+  return { formula: editLine(formula, line.id, { grams: read.grams, measured, spread }) };
 };
 
 /** The editable columns of the sheet. */

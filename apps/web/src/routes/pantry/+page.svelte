@@ -1,21 +1,28 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { catalogue, ingredient, settingsOf, type Household } from '@tender-crumb/core';
+  import { pantryIn, settingsOf, type Settings } from '@tender-crumb/core';
+  import Pencil from '@lucide/svelte/icons/pencil';
   import { api } from '$lib/api.ts';
+  import BagForm from '$lib/pantry/BagForm.svelte';
+  import BagTable from '$lib/pantry/BagTable.svelte';
+  import CupForm from '$lib/pantry/CupForm.svelte';
+  import KitchenForm from '$lib/pantry/KitchenForm.svelte';
+  import LabelForm from '$lib/pantry/LabelForm.svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
-  const flours = catalogue.filter((i) => i.role === 'flour');
-  const yeasts = catalogue.filter((i) => i.yeast);
+  const pantry = $derived(pantryIn(data.household));
+  const flours = $derived(pantry.all.filter((i) => i.role === 'flour'));
+  const inCups = $derived(pantry.all.filter((i) => i.cup));
+  const nameOf = (id: string) => pantry.ingredient(id).name;
   let said = $state('');
   let fault = $state('');
-  let bag = $state({ name: '', ingredient: 'bread-flour', openedOn: '' });
+  let editing = $state<string | undefined>();
+  /** Forms for new things begin anew once one was kept. */
+  let round = $state(0);
 
-  const optional = (text: string): number | undefined =>
-    text.trim() === '' ? undefined : Number(text.replace(',', '.'));
-
-  async function keep(change: Partial<Household>) {
+  async function keep(change: Partial<Settings>) {
     fault = '';
     try {
       await api('PUT', '/api/v1/household', { ...settingsOf(data.household), ...change });
@@ -27,202 +34,103 @@
     }
   }
 
-  const measure = (change: Partial<Household['measures']>) =>
-    keep({ measures: { ...data.household.measures, ...change } });
-
-  async function addBag(event: SubmitEvent) {
-    event.preventDefault();
-    fault = '';
-    try {
-      const { openedOn, ...rest } = bag;
-      await api('POST', '/api/v1/bags', { ...rest, ...(openedOn ? { openedOn } : {}) });
-      bag = { name: '', ingredient: bag.ingredient, openedOn: '' };
-      await invalidateAll();
-    } catch (refusal) {
-      fault = (refusal as Error).message;
-    }
+  async function kept() {
+    editing = undefined;
+    round += 1;
+    said = 'Remembered.';
+    await invalidateAll();
   }
-
-  type Choice = readonly [value: string, name: string];
-  const cups: readonly Choice[] = [
-    ['us', 'US, 237 ml'],
-    ['metric', 'metric, 250 ml'],
-    ['imperial', 'imperial, 284 ml'],
-  ];
-  const spoons: readonly Choice[] = [
-    ['us', 'US, 14.8 ml'],
-    ['metric', 'metric, 15 ml'],
-    ['australian', '20 ml'],
-  ];
-  const fills: readonly Choice[] = [
-    ['spooned', 'spooned in and levelled'],
-    ['dipped', 'dipped into the bag'],
-    ['fresh', 'fresh-milled, unsettled'],
-  ];
-  const eggs: readonly Choice[] = [
-    ['us-large', 'US large, 50 g'],
-    ['us-medium', 'US medium, 44 g'],
-    ['eu-medium', 'EU medium, 50 g'],
-    ['eu-large', 'EU large, 58 g'],
-  ];
 </script>
 
 <svelte:head><title>Pantry · Tender Crumb</title></svelte:head>
 
-{#snippet choice(
-  label: string,
-  value: string,
-  choices: readonly Choice[],
-  pick: (v: string) => void,
-)}
-  <label class="quiet grid gap-1"
-    >{label}
-    <select
-      class="field min-w-0 text-base text-ink"
-      {value}
-      onchange={(e) => pick(e.currentTarget.value)}
-    >
-      {#each choices as [id, name] (id)}<option value={id}>{name}</option>{/each}
-    </select>
-  </label>
-{/snippet}
-
-<h1>Pantry</h1>
+<div class="flex flex-wrap items-baseline gap-4">
+  <h1>Pantry</h1>
+  <a class="link" href="/pantry/figures">The figures that everything rests on</a>
+</div>
 <p class="quiet min-h-5" role="status">
   {said}{#if fault}<span class="text-act">{fault}</span>{/if}
 </p>
 <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-  <section class="bowl p-4" aria-labelledby="bags">
-    <h2 id="bags">Flours by the bag</h2>
-    <p class="quiet mb-2">
-      How much water a gram of each drinks: from the catalogue at first, then from what your bakes
-      taught.
-    </p>
-    {#if data.bags.length === 0}
-      <p class="my-3">
-        No bag is told apart yet. Add one, bind a line of a formula to it on the bench, and it
-        learns apart from others of its kind. Until then what you bake is learned for the kind.
+  <div class="grid gap-4">
+    <section class="bowl p-4" aria-labelledby="bags">
+      <h2 id="bags">Flours by the bag</h2>
+      <p class="quiet mb-2">
+        Grams of water that a gram of each drinks: by table and label at first, then by what your
+        bakes taught.
       </p>
-    {:else}
-      <table class="w-full text-[0.95rem]">
-        <thead class="quiet text-left">
-          <tr>
-            <th class="py-1 font-medium">Bag</th>
-            <th class="hidden pl-4 text-right font-medium sm:table-cell">catalogue</th>
-            <th class="pl-4 text-right font-medium">now</th>
-            <th class="pl-4 text-right font-medium">give or take</th>
-            <th class="pl-4 text-right font-medium">bakes</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each data.bags as b (b.id)}
-            <tr class="border-t border-line">
-              <td class="py-1.5">
-                <b>{b.name}</b>
-                <span class="quiet"
-                  >{ingredient(b.ingredient).name}{b.openedOn ? `, opened ${b.openedOn}` : ''}</span
-                >
-              </td>
-              <td class="hidden pl-4 text-right sm:table-cell"
-                >{b.known.catalogue.thirst.toFixed(2)}</td
-              >
-              <td class="pl-4 text-right font-semibold">{b.known.now.thirst.toFixed(3)}</td>
-              <td class="pl-4 text-right">{b.known.now.sd.toFixed(3)}</td>
-              <td class="pl-4 text-right">{b.known.bakes}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    {/if}
-    <form class="mt-4 flex flex-wrap items-end gap-3" onsubmit={addBag}>
-      <label class="quiet grid flex-1 basis-52 gap-1"
-        >New bag
-        <input
-          class="field min-w-0 text-base text-ink"
-          required
-          maxlength="120"
-          bind:value={bag.name}
-          placeholder="Strong white, blue sack"
-        />
-      </label>
-      <label class="quiet grid gap-1"
-        >Kind
-        <select class="field min-w-0 text-base text-ink" bind:value={bag.ingredient}>
-          {#each flours as flour (flour.id)}<option value={flour.id}>{flour.name}</option>{/each}
-        </select>
-      </label>
-      <label class="quiet grid gap-1"
-        >Opened on
-        <input class="field min-w-0 text-base text-ink" type="date" bind:value={bag.openedOn} />
-      </label>
-      <button class="knob" type="submit">Add the bag</button>
-    </form>
-  </section>
+      {#if data.bags.length === 0}
+        <p class="my-3">
+          No bag is told apart yet. Add one, bind a line of a formula to it on the bench, and it
+          learns apart from others of its kind. Until then what you bake is learned for the kind.
+        </p>
+      {:else}
+        <BagTable bags={data.bags} kinds={flours} {nameOf} onchange={() => void kept()} />
+      {/if}
+      <div class="mt-4 border-t border-line pt-4">
+        {#key round}<BagForm kinds={flours} ondone={() => void kept()} />{/key}
+      </div>
+    </section>
 
-  <section class="bowl grid gap-3 p-4" aria-labelledby="kitchen">
-    <h2 id="kitchen">The kitchen</h2>
-    <div class="grid gap-3 sm:grid-cols-2">
-      {@render choice('Cup', data.household.measures.cup, cups, (v) =>
-        measure({ cup: v as Household['measures']['cup'] }),
-      )}
-      {@render choice('Tablespoon', data.household.measures.tablespoon, spoons, (v) =>
-        measure({ tablespoon: v as Household['measures']['tablespoon'] }),
-      )}
-      {@render choice('Flour goes into the cup', data.household.measures.fill, fills, (v) =>
-        measure({ fill: v as Household['measures']['fill'] }),
-      )}
-      {@render choice('Egg', data.household.measures.egg, eggs, (v) =>
-        measure({ egg: v as Household['measures']['egg'] }),
-      )}
-      {@render choice(
-        'Yeast in the cupboard',
-        data.household.yeastKept ?? '',
-        [['', 'whatever is written'], ...yeasts.map((y): Choice => [y.id, y.name])],
-        (v) => keep({ yeastKept: v || undefined }),
-      )}
-      {@render choice(
-        'Scale shows',
-        String(data.household.scaleStep),
-        [
-          ['0.1', '0.1 g'],
-          ['1', '1 g'],
-          ['2', '2 g'],
-          ['5', '5 g'],
-        ],
-        (v) => keep({ scaleStep: Number(v) }),
-      )}
-      <label class="quiet grid gap-1"
-        >Room, °C
-        <input
-          class="field min-w-0 text-base text-ink"
-          inputmode="decimal"
-          value={data.household.room.celsius ?? ''}
-          placeholder="not known"
-          onchange={(e) =>
-            keep({ room: { ...data.household.room, celsius: optional(e.currentTarget.value) } })}
-        />
-      </label>
-      <label class="quiet grid gap-1"
-        >Air in the pantry, % humid
-        <input
-          class="field min-w-0 text-base text-ink"
-          inputmode="decimal"
-          value={data.household.room.humidity === undefined
-            ? ''
-            : Math.round(data.household.room.humidity * 100)}
-          placeholder="not known"
-          onchange={(e) => {
-            const h = optional(e.currentTarget.value);
-            void keep({
-              room: { ...data.household.room, humidity: h === undefined ? undefined : h / 100 },
-            });
-          }}
-        />
-      </label>
-    </div>
-    <p class="quiet">
-      A damp season moves an opened bag by one or two points of moisture, which is two to four
-      points of water: real, and still less than a badly filled cup.
-    </p>
-  </section>
+    <section class="bowl p-4" aria-labelledby="own">
+      <h2 id="own">Ingredients of your own</h2>
+      <p class="quiet mb-2">
+        From the label on the packet: they then stand in formulas as any other.
+      </p>
+      {#if data.labels.length > 0}
+        <ul class="mb-4">
+          {#each data.labels as own (own.id)}
+            <li class="border-t border-line py-1.5">
+              <div class="flex items-center justify-between gap-3">
+                <span>
+                  <b>{own.label.name}</b>
+                  <span class="quiet"
+                    >like {nameOf(own.label.like)}, {own.label.protein} % protein, {own.label.fibre} %
+                    fibre{own.label.pricePerKilo === undefined
+                      ? ''
+                      : `, ${own.label.pricePerKilo.toFixed(2)} a kg`}</span
+                  >
+                </span>
+                <button
+                  class="rounded p-2 text-soft hover:bg-sunk"
+                  type="button"
+                  aria-label="Change {own.label.name}"
+                  aria-expanded={editing === own.id}
+                  onclick={() => (editing = editing === own.id ? undefined : own.id)}
+                  ><Pencil size={16} /></button
+                >
+              </div>
+              {#if editing === own.id}
+                <div class="mt-2 border-l-4 border-rim bg-sunk p-3">
+                  <LabelForm {own} ondone={() => void kept()} />
+                </div>
+              {/if}
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      <details>
+        <summary class="font-semibold">Add one from its label</summary>
+        <div class="mt-3">
+          {#key round}<LabelForm ondone={() => void kept()} />{/key}
+        </div>
+      </details>
+    </section>
+  </div>
+
+  <div class="grid gap-4">
+    <section class="bowl p-4" aria-labelledby="kitchen">
+      <h2 id="kitchen" class="mb-3">The kitchen</h2>
+      <KitchenForm household={data.household} onkeep={(change) => void keep(change)} />
+    </section>
+    <section class="bowl p-4" aria-labelledby="cup">
+      <h2 id="cup">My cup</h2>
+      <CupForm
+        household={data.household}
+        kinds={inCups}
+        {nameOf}
+        onkeep={(measures) => void keep({ measures })}
+      />
+    </section>
+  </div>
 </div>

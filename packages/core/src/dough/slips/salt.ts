@@ -1,6 +1,6 @@
 import { commonPractice } from '../../quantity/figure.ts';
-import { gramsText, percentText } from '../../quantity/number.ts';
-import { makeSlip, type Slip, type SlipContext } from './slip.ts';
+import { gramsText } from '../../quantity/number.ts';
+import { makeSlip, ofFlour, type Slip, type SlipContext } from './slip.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
 
@@ -23,7 +23,7 @@ export function saltSlip(context: SlipContext): Slip | undefined {
     const grams = to(saltUsualLow.value);
     return makeSlip(context, {
       kind: 'salt',
-      reason: `${present === 0 ? 'There is no salt' : `Salt is ${percentText(present)} of the flour`}; ${gramsText(grams)} more makes the usual ${percentText(saltUsualLow.value)}.`,
+      reason: `${present === 0 ? 'There is no salt' : `Salt is ${ofFlour(present, context)}`}; ${gramsText(grams)} more makes the usual ${ofFlour(saltUsualLow.value, context)}.`,
       basis: commonPractice,
       certainty: 0.9,
       ifLeft:
@@ -35,7 +35,7 @@ export function saltSlip(context: SlipContext): Slip | undefined {
     const grams = Math.max(to(saltUsualHigh.value), -line.grams);
     return makeSlip(context, {
       kind: 'salt',
-      reason: `Salt is ${percentText(present)} of the flour; hold back ${gramsText(-grams)} to come to ${percentText(saltUsualHigh.value)}.`,
+      reason: `Salt is ${ofFlour(present, context)}; hold back ${gramsText(-grams)} to come to ${ofFlour(saltUsualHigh.value, context)}.`,
       basis: commonPractice,
       certainty: 0.9,
       ifLeft: 'A slow, tight dough and a salty loaf.',
@@ -61,10 +61,10 @@ function lessSalt(
   const { riseFaster, looser } = saltEffect(back, context);
   return makeSlip(context, {
     kind: 'salt',
-    reason: `You keep to little salt: hold back ${gramsText(-back)} to come to ${percentText(saltLow.value)} of the flour. It rises about ${Math.round(100 * riseFaster)} % faster and feels about ${looser.toFixed(1)} points looser.`,
+    reason: `You keep to little salt: hold back ${gramsText(-back)} to come to ${ofFlour(saltLow.value, context)}. It rises about ${Math.round(100 * riseFaster)} % faster and feels about ${looser.toFixed(1)} points looser.`,
     basis: commonPractice,
     certainty: 0.9,
-    ifLeft: `It stays at ${percentText(context.totals.saltPercent)}.`,
+    ifLeft: `It stays at ${ofFlour(context.totals.saltPercent, context)}.`,
     changes: [{ stage, ingredient: of, grams: back }],
   });
 }

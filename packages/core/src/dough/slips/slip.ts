@@ -1,10 +1,13 @@
 import type { Change, Formula } from '../../formula/formula.ts';
 import type { ResolvedLine } from '../../formula/resolve.ts';
+import type { PercentageSchool } from '../../formula/percentage.ts';
+import { inSchool, schoolNames } from '../../formula/schools.ts';
 import type { Totals } from '../../formula/totals.ts';
 import type { Pantry } from '../../ingredient/pantry.ts';
 import type { Ingredient } from '../../ingredient/ingredient.ts';
 import { gramsPerMillilitre } from '../../ingredient/measure-weight.ts';
 import type { Measures } from '../../quantity/measures.ts';
+import { percentText } from '../../quantity/number.ts';
 import { spoonsInWords } from '../../quantity/spoons.ts';
 import type { Kitchen, Level } from '../level.ts';
 import type { Window } from '../window.ts';
@@ -43,6 +46,8 @@ export interface SlipContext {
   readonly kitchen: Kitchen;
   readonly pantry: Pantry;
   readonly lowSodium?: boolean;
+  /** School that percentages are said in; of all flour where absent. */
+  readonly school?: PercentageSchool;
   /** Kind of dried or fresh yeast that the household keeps, where it has said so. */
   readonly yeastKept?: string;
   /** Stage that additions go to. */
@@ -53,6 +58,15 @@ export interface SlipContext {
 export function inSpoons(grams: number, of: Ingredient, measures: Measures): string {
   const density = gramsPerMillilitre(of, measures);
   return density ? spoonsInWords(Math.abs(grams) / density.value, measures) : 'by weight only';
+}
+
+/** A percentage of all flour in the words of the household's school: "1.8 % of all flour". */
+export function ofFlour(
+  percentOfAll: number,
+  { totals, school = 'total' }: Pick<SlipContext, 'totals' | 'school'>,
+): string {
+  const base = totals.dryBase ? 'of the dry base' : schoolNames[school];
+  return `${percentText(inSchool(percentOfAll, totals, school))} ${base}`;
 }
 
 /** Fills in what every slip derives from its changes. */

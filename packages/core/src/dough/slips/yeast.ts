@@ -3,8 +3,8 @@ import { growthRate } from '../../ferment/growth-rate.ts';
 import { roles } from '../../ingredient/role.ts';
 import { convertYeast } from '../../ingredient/yeast.ts';
 import { commonPractice } from '../../quantity/figure.ts';
-import { gramsText, percentText } from '../../quantity/number.ts';
-import { makeSlip, type Slip, type SlipContext } from './slip.ts';
+import { gramsText } from '../../quantity/number.ts';
+import { makeSlip, ofFlour, type Slip, type SlipContext } from './slip.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
 
@@ -81,7 +81,7 @@ export function yeastAmountSlip(context: SlipContext): Slip | undefined {
     const grams = change(yeastUsualHigh.value * warmth);
     return makeSlip(context, {
       kind: 'yeast',
-      reason: `Yeast is ${percentText(present)} of the flour, counted as instant; hold back ${gramsText(-grams)} to come to ${percentText(yeastUsualHigh.value * warmth)}${inRoom}.`,
+      reason: `Yeast is ${ofFlour(present, context)}, counted as instant; hold back ${gramsText(-grams)} to come to ${ofFlour(yeastUsualHigh.value * warmth, context)}${inRoom}.`,
       basis: inRoom ? `${commonPractice}; growth rate after Rosso 1993` : commonPractice,
       certainty: 0.8,
       ifLeft: 'It rises very fast, collapses easily and tastes of yeast.',
@@ -93,7 +93,7 @@ export function yeastAmountSlip(context: SlipContext): Slip | undefined {
     if (grams < 0.5) return undefined;
     return makeSlip(context, {
       kind: 'yeast',
-      reason: `Sugar is ${percentText(sugar)} of the flour and slows yeast: ${gramsText(grams)} more keeps the rise to its usual time.`,
+      reason: `Sugar is ${ofFlour(sugar, context)} and slows yeast: ${gramsText(grams)} more keeps the rise to its usual time.`,
       basis: commonPractice,
       certainty: 0.7,
       ifLeft: 'It rises all the same, more slowly: go by the eye, not the clock.',

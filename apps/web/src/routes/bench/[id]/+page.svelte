@@ -21,7 +21,7 @@
   import WaterAccount from '$lib/account/WaterAccount.svelte';
   import { Bench } from '$lib/bench/bench.svelte.ts';
   import ConflictBanner from '$lib/bench/ConflictBanner.svelte';
-  import Figures from '$lib/bench/Figures.svelte';
+  import Drawers from '$lib/bench/Drawers.svelte';
   import SaveMark from '$lib/bench/SaveMark.svelte';
   import ScaleForm from '$lib/bench/ScaleForm.svelte';
   import Level from '$lib/level/Level.svelte';
@@ -85,7 +85,9 @@
   }
 
   async function copy() {
-    await navigator.clipboard.writeText(formulaText(bench.formula, bench.pantry));
+    await navigator.clipboard.writeText(
+      formulaText(bench.formula, bench.pantry, bench.household.percentages),
+    );
     said = 'Copied as text.';
   }
 </script>
@@ -221,9 +223,7 @@
       <ScaleForm {bench} />
     </div>
     <Sheet {bench} />
-    {#if bench.evaluation}
-      <div class="mt-3 border-t border-line pt-3"><Figures totals={bench.evaluation.totals} /></div>
-    {/if}
+    <div class="mt-4"><Drawers {bench} /></div>
   </section>
 
   <div class="contents lg:grid lg:gap-4">

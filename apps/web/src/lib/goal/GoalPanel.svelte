@@ -1,0 +1,240 @@
+<script lang="ts">
+  import {
+    bakeLoss,
+    gramsNumber,
+    offeredFor,
+    parseNumber,
+    pointsText,
+    portionsOf,
+    stateAt,
+    type Relaxed,
+    type Relaxable,
+  } from '@tender-crumb/core';
+  import { onMount, untrack } from 'svelte';
+  import { SvelteSet } from 'svelte/reactivity';
+  import type { Bench } from '../bench/bench.svelte.ts';
+  import { Finding } from './finding.svelte.ts';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const finding = new Finding();
+  onMount(() => () => finding.stop());
+
+  let wanted = $state({ netCarbs: '', protein: '', kcal: '' });
+  let prefer = $state<'fewest' | 'cheapest'>('fewest');
+  let faults = $state<Record<string, string>>({});
+
+  const evaluation = $derived(bench.evaluation);
+  const offered = $derived(
+    evaluation ? offeredFor(evaluation.lines, evaluation.totals.dryBase, bench.pantry) : [],
+  );
+  /** What the household has, ticked at first: its own ingredients and what it has a bag of. */
+  const at = untrack(() => new Set(bench.household.bags.map((b) => b.ingredient)));
+  const usable = new SvelteSet<string>(
+    untrack(() => offered.filter((i) => at.has(i.id) || i.id.startsWith('own-')).map((i) => i.id)),
+  );
+  const portions = $derived(portionsOf(bench.formula));
+
+  const fields = [
+    ['netCarbs', 'Net carbohydrate, at most', 'g a', [0, 200]],
+    ['protein', 'Protein, at least', 'g in 100 g', [0, 90]],
+    ['kcal', 'Energy, at most', 'kcal a', [0, 2000]],
+  ] as const;
+
+  function read(): Partial<Record<'netCarbs' | 'protein' | 'kcal', number>> | undefined {
+    faults = {};
+    const goal: Partial<Record<'netCarbs' | 'protein' | 'kcal', number>> = {};
+    for (const [name, , , [least, most]] of fields) {
+      if (wanted[name].trim() === '') continue;
+      const value = parseNumber(wanted[name]);
+      if (value === undefined || value < least || value > most) {
+        faults[name] = `A number from ${least} to ${most}`;
+      } else goal[name] = value;
+    }
+    return Object.keys(faults).length === 0 ? goal : undefined;
+  }
+
+  async function find(event?: SubmitEvent) {
+    event?.preventDefault();
+    const goal = read();
+    if (!goal) return;
+    await finding.find(
+      bench.formula,
+      bench.household,
+      bench.belief,
+      offered.filter((i) => usable.has(i.id)).map((i) => i.id),
+      {
+        ...goal,
+        portions: portions.count,
+        school: bench.household.netCarbs,
+        loss: bakeLoss[bench.formula.style].value,
+        prefer,
+      },
+    );
+  }
+
+  const goalWords: Record<Relaxable, (r: Relaxed) => string> = {
+    netCarbs: (r) =>
+      `${r.to.toFixed(1)} g of net carbohydrate a ${portions.word} instead of ${r.from}`,
+    protein: (r) => `${r.to.toFixed(1)} g of protein in 100 g instead of ${r.from}`,
+    kcal: (r) => `${Math.ceil(r.to)} kcal a ${portions.word} instead of ${r.from}`,
+    level: (r) => `a dough at ${pointsText(r.to)} points instead of ${pointsText(r.from)}`,
+  };
+
+  /** A goal given way on, a little on the safe side of what is just possible. */
+  function giveWay(r: Relaxed) {
+    if (r.goal === 'level') return;
+    const up = r.to > r.from;
+    const step = r.goal === 'kcal' ? 1 : 0.1;
+    wanted[r.goal] = String(
+      Number(((up ? Math.ceil(r.to / step) : Math.floor(r.to / step)) * step).toFixed(1)),
+    );
+    void find();
+  }
+
+  function take() {
+    if (finding.found?.kind !== 'found') return;
+    bench.takeChanges({
+      slip: 'goal',
+      reason: 'worked out for the goal that you set',
+      basis:
+        'a linear programme over composition, the water account and what holds a bread together',
+      changes: finding.found.changes,
+    });
+    finding.found = undefined;
+  }
+</script>
+
+{#if evaluation}
+  <form class="grid gap-3" onsubmit={find}>
+    <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+      {#each fields as [name, label, unit] (name)}
+        <label class="quiet grid gap-1"
+          >{label}, {unit.endsWith(' a') ? `${unit} ${portions.word}` : unit}
+          <input
+            class="field w-28 text-right text-base text-ink"
+            inputmode="decimal"
+            bind:value={wanted[name]}
+            placeholder="no limit"
+            aria-invalid={faults[name] ? 'true' : undefined}
+            aria-describedby={faults[name] ? `goal-${name}` : undefined}
+          />
+          {#if faults[name]}<span id="goal-{name}" class="text-act" role="alert"
+              >{faults[name]}</span
+            >{/if}
+        </label>
+      {/each}
+      <label class="quiet grid gap-1"
+        >with
+        <select class="field text-base text-ink" bind:value={prefer}>
+          <option value="fewest">the fewest changes</option>
+          <option value="cheapest">the least money</option>
+        </select>
+      </label>
+    </div>
+    <fieldset>
+      <legend class="quiet">It may also take, beside what is in it:</legend>
+      <div class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+        {#each offered as i (i.id)}
+          <label class="inline-flex items-center gap-1.5 text-sm">
+            <input
+              type="checkbox"
+              class="size-4 accent-rim"
+              checked={usable.has(i.id)}
+              onchange={(e) => (e.currentTarget.checked ? usable.add(i.id) : usable.delete(i.id))}
+            />
+            {i.name}
+          </label>
+        {/each}
+      </div>
+    </fieldset>
+    <div class="flex items-center gap-3">
+      <button class="knob" type="submit" disabled={finding.running}>
+        {finding.running ? 'Looking …' : 'Find a bread'}
+      </button>
+      {#if finding.running}
+        <button class="knob" type="button" onclick={() => finding.stop()}>Stop</button>
+      {/if}
+      <span class="quiet">The dough stays as heavy as it is, and in its window.</span>
+    </div>
+    {#if finding.fault}<p class="text-act" role="alert">{finding.fault}</p>{/if}
+  </form>
+
+  <div aria-live="polite" class="mt-4">
+    {#if finding.found?.kind === 'found'}
+      {@const { lines, figures, changes } = finding.found}
+      {#if changes.length === 0}
+        <p><b>It is there already.</b> Nothing needs to change.</p>
+      {:else}
+        <table class="w-full text-sm">
+          <caption class="sr-only">The bread that was found</caption>
+          <thead class="quiet">
+            <tr
+              ><th class="text-left font-medium">Ingredient</th><th class="text-right font-medium"
+                >now</th
+              ><th class="text-right font-medium">then, g</th></tr
+            >
+          </thead>
+          <tbody>
+            {#each lines as line (line.ingredient)}
+              <tr class="border-t border-line">
+                <td class="py-0.5">{line.name}</td>
+                <td class="quiet text-right">{line.now > 0 ? gramsNumber(line.now) : '–'}</td>
+                <td class="text-right" class:font-bold={Math.abs(line.grams - line.now) > 1e-9}
+                  >{gramsNumber(line.grams)}</td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        <p class="mt-2">
+          <b>{figures.portion.netCarbs.value.toFixed(1)} g</b> net carbohydrate a {portions.word} (8 in
+          10 between {figures.portion.netCarbs.low.toFixed(1)} and {figures.portion.netCarbs.high.toFixed(
+            1,
+          )}),
+          <b>{figures.protein.toFixed(1)} g</b> protein in 100 g, {Math.round(
+            figures.portion.kcal.value,
+          )} kcal a {portions.word}{figures.level
+            ? `; the dough ${stateAt(figures.level.points).short} (${pointsText(figures.level.points)})`
+            : ''}{prefer === 'cheapest' ? `; ${figures.cost.toFixed(2)} of known prices` : ''}.
+        </p>
+        {#if prefer === 'cheapest' && figures.unpriced.length > 0}
+          <p class="quiet">
+            No price yet for {figures.unpriced.join(', ')}: none was added of those.
+          </p>
+        {/if}
+        <p class="mt-2">
+          <button class="knob knob-act" type="button" onclick={take}>Take it to the formula</button>
+        </p>
+      {/if}
+    {:else if finding.found?.kind === 'none'}
+      {@const { relax, together } = finding.found}
+      <p><b>No bread of these does that.</b></p>
+      {#if relax.length > 0}
+        <p class="mt-1">It works if one of these gives way:</p>
+        <ul class="mt-1 grid gap-1.5">
+          {#each relax as r (r.goal)}
+            <li class="flex flex-wrap items-center gap-3">
+              {goalWords[r.goal](r)}
+              {#if r.goal !== 'level'}
+                <button class="knob" type="button" onclick={() => giveWay(r)}>Allow that</button>
+              {/if}
+            </li>
+          {/each}
+        </ul>
+      {:else if together.length > 0}
+        <p class="mt-1">
+          No one of them alone is enough. Together it would take {together
+            .map((r) => goalWords[r.goal](r))
+            .join(' and ')}.
+        </p>
+      {:else}
+        <p class="mt-1">
+          Even with every goal given up it holds together no bread: tick more ingredients.
+        </p>
+      {/if}
+    {/if}
+  </div>
+{:else}
+  <p class="quiet">There is no flour, gluten or meal in it yet.</p>
+{/if}

@@ -1,0 +1,83 @@
+<script lang="ts">
+  import { grinds, type Bag, type Ingredient, type KnownThirst } from '@tender-crumb/core';
+  import Pencil from '@lucide/svelte/icons/pencil';
+  import BagForm from './BagForm.svelte';
+
+  let {
+    bags,
+    kinds,
+    nameOf,
+    onchange,
+  }: {
+    bags: ReadonlyArray<Bag & { readonly known: KnownThirst }>;
+    kinds: readonly Ingredient[];
+    nameOf: (ingredient: string) => string;
+    onchange: () => void;
+  } = $props();
+
+  let editing = $state<string | undefined>();
+
+  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+  const facts = (b: Bag) =>
+    [
+      nameOf(b.ingredient),
+      b.grind && grinds[b.grind].label,
+      b.protein !== undefined && `${b.protein} % protein`,
+      b.moisture !== undefined && `${b.moisture} % moisture`,
+      b.openedOn && `opened ${day.format(new Date(b.openedOn))}`,
+      b.price && `${(b.price.paid / b.price.kilograms).toFixed(2)} a kg`,
+      b.finished && 'used up',
+    ]
+      .filter(Boolean)
+      .join(' · ');
+</script>
+
+<table class="w-full text-[0.95rem]">
+  <thead class="quiet text-left">
+    <tr>
+      <th class="py-1 font-medium">Bag</th>
+      <th class="hidden pl-4 text-right font-medium sm:table-cell">at first</th>
+      <th class="pl-4 text-right font-medium">now</th>
+      <th class="hidden pl-4 text-right font-medium sm:table-cell">give or take</th>
+      <th class="pl-4 text-right font-medium">bakes</th>
+      <th><span class="sr-only">Change</span></th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each bags as b (b.id)}
+      <tr class="border-t border-line" class:opacity-60={b.finished}>
+        <td class="py-1.5">
+          <b>{b.name}</b><br /><span class="quiet">{facts(b)}</span>
+        </td>
+        <td class="hidden pl-4 text-right sm:table-cell">{b.known.catalogue.thirst.toFixed(2)}</td>
+        <td class="pl-4 text-right font-semibold">{b.known.now.thirst.toFixed(3)}</td>
+        <td class="hidden pl-4 text-right sm:table-cell">{b.known.now.sd.toFixed(3)}</td>
+        <td class="pl-4 text-right">{b.known.bakes}</td>
+        <td class="text-right">
+          <button
+            class="rounded p-2 text-soft hover:bg-sunk"
+            type="button"
+            aria-label="Change {b.name}"
+            aria-expanded={editing === b.id}
+            onclick={() => (editing = editing === b.id ? undefined : b.id)}
+            ><Pencil size={16} /></button
+          >
+        </td>
+      </tr>
+      {#if editing === b.id}
+        <tr>
+          <td colspan="6" class="border-l-4 border-rim bg-sunk p-3">
+            <BagForm
+              bag={b}
+              {kinds}
+              ondone={() => {
+                editing = undefined;
+                onchange();
+              }}
+            />
+          </td>
+        </tr>
+      {/if}
+    {/each}
+  </tbody>
+</table>

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import {
+    cupMillilitres,
+    gramsByVolume,
+    ownCup,
+    weighingProblem,
+    weighingsWanted,
+    type Household,
+    type Ingredient,
+    type Measures,
+  } from '@tender-crumb/core';
+  import { numberIn } from './faults.ts';
+  import NumberField from './NumberField.svelte';
+  import Pick from './Pick.svelte';
+
+  let {
+    household,
+    kinds,
+    nameOf,
+    onkeep,
+  }: {
+    household: Household;
+    kinds: readonly Ingredient[];
+    nameOf: (id: string) => string;
+    onkeep: (measures: Measures) => void;
+  } = $props();
+
+  let of = $state('bread-flour');
+  let typed = $state(Array.from({ length: weighingsWanted }, () => ''));
+  let faults = $state<string[]>([]);
+
+  const millilitres = $derived(cupMillilitres[household.measures.cup]);
+  const known = $derived(Object.entries(household.measures.cups ?? {}));
+  const usual = $derived(
+    gramsByVolume(1, 'cup', kinds.find((k) => k.id === of) ?? kinds[0]!, {
+      ...household.measures,
+      cups: {},
+    }),
+  );
+
+  function keep(event: SubmitEvent) {
+    event.preventDefault();
+    const weighings = typed.map((t) => numberIn(t) ?? NaN);
+    faults = weighings.map((w) => weighingProblem(w, millilitres) ?? '');
+    if (faults.some(Boolean)) return;
+    onkeep({
+      ...household.measures,
+      cups: { ...household.measures.cups, [of]: { weighings, millilitres } },
+    });
+    typed = typed.map(() => '');
+  }
+
+  function forget(id: string) {
+    const { [id]: gone, ...cups } = household.measures.cups ?? {};
+    void gone;
+    onkeep({ ...household.measures, cups });
+  }
+</script>
+
+<p class="quiet">
+  Fill your cup as you always do, level it, weigh what is in it; three times. Its weight and its
+  spread are then yours, in place of the table’s.
+</p>
+{#if known.length > 0}
+  <ul class="mt-2 grid gap-1">
+    {#each known as [id, cup] (id)}
+      {@const own = ownCup(cup)}
+      <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1">
+        <span
+          ><b>{nameOf(id)}</b>
+          {own ? (own.value * cup.millilitres).toFixed(0) : ''} g a cup, give or take {own
+            ? (own.sd * cup.millilitres).toFixed(0)
+            : ''} <span class="quiet">({cup.weighings.join(', ')})</span></span
+        >
+        <button class="knob" type="button" onclick={() => forget(id)}>Forget it</button>
+      </li>
+    {/each}
+  </ul>
+{/if}
+<form class="mt-3 grid gap-3" onsubmit={keep} novalidate>
+  <Pick
+    label="My cup of"
+    value={of}
+    choices={kinds.map((k) => [k.id, k.name])}
+    onpick={(v) => (of = v)}
+  />
+  <div class="grid grid-cols-3 gap-3">
+    {#each typed.keys() as i (i)}
+      <NumberField
+        label="Weighing {i + 1}, g"
+        bind:value={typed[i]!}
+        placeholder={usual?.toFixed(0) ?? ''}
+        fault={faults[i] ?? ''}
+      />
+    {/each}
+  </div>
+  <div><button class="knob" type="submit">This is my cup</button></div>
+</form>

@@ -1,0 +1,135 @@
+<script lang="ts">
+  import { catalogue, type Household, type Settings } from '@tender-crumb/core';
+  import {
+    carbs,
+    cups,
+    eggs,
+    fills,
+    percentages,
+    scaleSteps,
+    spoons,
+    waters,
+    type Choice,
+  } from './choice.ts';
+  import { numberIn } from './faults.ts';
+  import NumberField from './NumberField.svelte';
+  import Pick from './Pick.svelte';
+  import { untrack } from 'svelte';
+
+  let { household, onkeep }: { household: Household; onkeep: (change: Partial<Settings>) => void } =
+    $props();
+
+  const yeasts = catalogue.filter((i) => i.yeast);
+  const measures = $derived(household.measures);
+  const measure = (change: Partial<Settings['measures']>) =>
+    onkeep({ measures: { ...measures, ...change } });
+
+  let celsius = $state(untrack(() => String(household.room.celsius ?? '')));
+  let humidity = $state(
+    untrack(() =>
+      household.room.humidity === undefined
+        ? ''
+        : String(Math.round(household.room.humidity * 100)),
+    ),
+  );
+  let roomFault = $state({ celsius: '', humidity: '' });
+
+  function room() {
+    const [warm, damp] = [numberIn(celsius), numberIn(humidity)];
+    roomFault = {
+      celsius: warm === undefined || (warm >= -10 && warm <= 60) ? '' : 'A room has −10 to 60 °C',
+      humidity: damp === undefined || (damp >= 0 && damp <= 100) ? '' : 'Between 0 and 100 %',
+    };
+    if (roomFault.celsius || roomFault.humidity) return;
+    onkeep({ room: { celsius: warm, humidity: damp === undefined ? undefined : damp / 100 } });
+  }
+
+  const switches = [
+    ['glutenFree', 'Somebody here must not eat gluten'],
+    ['lowSodium', 'Somebody here keeps to little salt'],
+  ] as const;
+</script>
+
+<div class="grid gap-3 sm:grid-cols-2">
+  <Pick
+    label="Cup"
+    value={measures.cup}
+    choices={cups}
+    onpick={(v) => measure({ cup: v as typeof measures.cup })}
+  />
+  <Pick
+    label="Tablespoon"
+    value={measures.tablespoon}
+    choices={spoons}
+    onpick={(v) => measure({ tablespoon: v as typeof measures.tablespoon })}
+  />
+  <Pick
+    label="Flour goes into the cup"
+    value={measures.fill}
+    choices={fills}
+    onpick={(v) => measure({ fill: v as typeof measures.fill })}
+  />
+  <Pick
+    label="Egg"
+    value={measures.egg}
+    choices={eggs}
+    onpick={(v) => measure({ egg: v as typeof measures.egg })}
+  />
+  <Pick
+    label="Yeast in the cupboard"
+    value={household.yeastKept ?? ''}
+    choices={[['', 'whatever is written'], ...yeasts.map((y): Choice => [y.id, y.name])]}
+    onpick={(v) => onkeep({ yeastKept: v || undefined })}
+  />
+  <Pick
+    label="Scale shows"
+    value={String(household.scaleStep)}
+    choices={scaleSteps}
+    onpick={(v) => onkeep({ scaleStep: Number(v) })}
+  />
+  <div onchange={room}>
+    <NumberField label="Room, °C" bind:value={celsius} fault={roomFault.celsius} />
+  </div>
+  <div onchange={room}>
+    <NumberField
+      label="Air in the pantry, % humid"
+      bind:value={humidity}
+      fault={roomFault.humidity}
+    />
+  </div>
+  <Pick
+    label="Percentages are"
+    value={household.percentages}
+    choices={percentages}
+    onpick={(v) => onkeep({ percentages: v as Settings['percentages'] })}
+  />
+  <Pick
+    label="Hydration counts"
+    value={household.water}
+    choices={waters}
+    onpick={(v) => onkeep({ water: v as Settings['water'] })}
+  />
+  <Pick
+    label="Net carbohydrate as on"
+    value={household.netCarbs}
+    choices={carbs}
+    onpick={(v) => onkeep({ netCarbs: v as Settings['netCarbs'] })}
+  />
+</div>
+<div class="mt-3 grid gap-2">
+  {#each switches as [name, label] (name)}
+    <label class="flex items-center gap-2">
+      <input
+        type="checkbox"
+        class="size-5 accent-rim"
+        checked={household[name]}
+        onchange={(e) => onkeep({ [name]: e.currentTarget.checked })}
+      />
+      {label}
+    </label>
+  {/each}
+</div>
+<p class="quiet mt-3">
+  A damp season moves an opened bag by one or two points of moisture, which is two to four points of
+  water: real, and still less than a badly filled cup.
+</p>

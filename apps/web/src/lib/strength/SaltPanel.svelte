@@ -1,0 +1,108 @@
+<script lang="ts">
+  import {
+    gramsText,
+    inSchool,
+    kitchenOf,
+    otherSchool,
+    percentageSchools,
+    percentText,
+    pointsText,
+    portionsOf,
+    saltLadder,
+    schoolNames,
+    thinSpace,
+  } from '@tender-crumb/core';
+  import type { Bench } from '../bench/bench.svelte.ts';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const evaluation = $derived(bench.evaluation);
+  const portions = $derived(portionsOf(bench.formula));
+  const school = $derived(bench.household.percentages);
+  const other = $derived(otherSchool(percentageSchools, school));
+  const ladder = $derived(
+    evaluation
+      ? saltLadder(
+          evaluation.lines,
+          evaluation.totals,
+          kitchenOf(bench.household, bench.belief),
+          portions.count,
+        )
+      : [],
+  );
+  const signed = (share: number) =>
+    Math.abs(share) < 0.005
+      ? 'as now'
+      : `${Math.abs(Math.round(100 * share))} % ${share > 0 ? 'faster' : 'slower'}`;
+</script>
+
+{#if evaluation}
+  {@const { totals } = evaluation}
+  {@const within = evaluation.lines.filter(
+    (l) => l.of.role !== 'salt' && (l.of.addedSalt ?? 0) > 0 && l.grams > 0,
+  )}
+  <div class="grid gap-3">
+    <p>
+      Salt is <b>{percentText(inSchool(totals.saltPercent, totals, school))}</b>
+      {schoolNames[school]} ({percentText(inSchool(totals.saltPercent, totals, other))}
+      {schoolNames[other]}){within.length > 0
+        ? `, what is inside the ${within.map((l) => l.of.name).join(' and ')} counted`
+        : ''}. With the sodium that milk, egg and flour bring by nature it is {percentText(
+        inSchool(totals.saltEquivalentPercent, totals, school),
+      )}.
+    </p>
+    <table class="w-full text-sm">
+      <caption class="quiet text-left"
+        >What moving it does, in one {portions.word} of {portions.count}{portions.assumed
+          ? ' (the usual; say how many under Slices)'
+          : ''}</caption
+      >
+      <thead class="quiet">
+        <tr>
+          <th class="text-left font-medium">Salt</th>
+          <th class="text-right font-medium">change</th>
+          <th class="text-right font-medium">sodium</th>
+          <th class="text-right font-medium">rises</th>
+          <th class="text-right font-medium">feels</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each ladder as rung (rung.label)}
+          <tr class="border-t border-line" class:now={rung.now}>
+            <td class="py-1">{percentText(inSchool(rung.percent, totals, school))} {rung.label}</td>
+            <td class="text-right"
+              >{rung.now ? '' : `${rung.change > 0 ? '+' : ''}${gramsText(rung.change)}`}</td
+            >
+            <td class="text-right">{Math.round(rung.sodium)}{thinSpace}mg</td>
+            <td class="text-right">{signed(rung.riseFaster)}</td>
+            <td class="text-right"
+              >{Math.abs(rung.looser) < 0.05 ? 'as now' : `${pointsText(rung.looser)} points`}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <label class="flex items-center gap-2">
+      <input
+        type="checkbox"
+        class="size-5 accent-rim"
+        checked={bench.household.lowSodium}
+        onchange={(e) => bench.settle({ lowSodium: e.currentTarget.checked })}
+      />
+      We keep to little salt: corrections then ask for less, never for more.
+    </label>
+    <p class="quiet">
+      Half salt still bakes: faster, a little slacker, flatter in taste. On a low-sodium diet the
+      clinic’s figure goes before ours.
+    </p>
+  </div>
+{:else}
+  <p class="quiet">There is no flour in it yet.</p>
+{/if}
+
+<style>
+  .now {
+    background: var(--sunk);
+    font-weight: 650;
+  }
+</style>

@@ -1,0 +1,166 @@
+<script lang="ts">
+  import {
+    blendTo,
+    grainFor,
+    gramsText,
+    isFlour,
+    mixers,
+    mixingAdvice,
+    mixingRise,
+    parseNumber,
+    proteinAim,
+    proteinAims,
+    coefficientsWith,
+    thinSpace,
+    waterTemperature,
+    type Blend,
+    type Mixer,
+  } from '@tender-crumb/core';
+  import type { Bench } from '../bench/bench.svelte.ts';
+
+  let { bench }: { bench: Bench } = $props();
+
+  let mixer = $state<Mixer>('machine');
+  let desired = $state('26');
+
+  const evaluation = $derived(bench.evaluation);
+  const lines = $derived(evaluation?.lines ?? []);
+  const table = $derived(coefficientsWith(bench.household.figures));
+  const aim = $derived(
+    evaluation ? proteinAim(bench.formula.style, evaluation.totals, table) : undefined,
+  );
+  const strong = $derived([
+    ...new Set(
+      bench.household.bags
+        .filter((b) => !b.finished)
+        .map((b) => bench.pantry.stuff({ ingredient: b.ingredient, bag: b.id })),
+    ),
+    ...bench.pantry.all,
+  ]);
+  const blend = $derived(
+    evaluation && aim !== undefined ? blendTo(aim, lines, evaluation.totals, strong) : undefined,
+  );
+  const mixing = $derived(mixingAdvice(lines));
+  const room = $derived(bench.household.room.celsius ?? table.ordinaryCelsius.value);
+  const water = $derived.by(() => {
+    const celsius = parseNumber(desired);
+    return celsius === undefined || celsius < 10 || celsius > 40
+      ? undefined
+      : waterTemperature(lines, { desired: celsius, room, rise: mixingRise[mixer].value });
+  });
+  const milled = $derived(
+    lines
+      .filter((l) => isFlour(l) && l.of.freshMilled && l.grams > 0)
+      .map((l) => ({
+        line: l,
+        milling: grainFor(l.grams, l.of.bag?.grind === 'sifted' ? l.of.bag.extraction : 1),
+      })),
+  );
+
+  const celsius = (t: number) => `${Math.round(t)}${thinSpace}°C`;
+
+  function take({ grams, weaker, stronger, changes }: Blend) {
+    bench.takeChanges({
+      slip: `blend:${stronger.id}`,
+      reason: `${gramsText(grams)} of ${stronger.name} in place of ${weaker.name} brings the protein up without gluten`,
+      basis: 'Pearson square on the protein of both',
+      changes,
+    });
+  }
+</script>
+
+{#if evaluation && aim !== undefined}
+  {@const { totals } = evaluation}
+  <div class="grid gap-5 md:grid-cols-2">
+    <section class="grid content-start gap-2">
+      <h3>Gluten and protein</h3>
+      {#if totals.dryBase}
+        <p>
+          No cereal flour: gluten is {totals.proteinPercent.toFixed(0)} % protein and holds this bread
+          together by itself.
+        </p>
+      {:else}
+        <p>
+          The flours bring <b>{totals.proteinPercent.toFixed(1)} %</b> protein; this bread wants
+          <b>{aim.toFixed(1)}</b> to {proteinAims[bench.formula.style][1]} %{totals.wholeShare > 0.2
+            ? ', with what bran asks for on top'
+            : ''}.
+        </p>
+        {#if totals.proteinPercent >= aim}
+          <p class="quiet">Strong enough: gluten would only make it tougher.</p>
+        {:else if blend}
+          <p>
+            Without gluten: <b>{gramsText(blend.grams)}</b> of {blend.stronger.name} in place of as much
+            {blend.weaker.name} does it too.
+          </p>
+          <p>
+            <button class="knob" type="button" onclick={() => take(blend)}>Take this blend</button>
+          </p>
+        {:else}
+          <p class="quiet">No flour in the pantry is strong enough to lift it without gluten.</p>
+        {/if}
+      {/if}
+      {#if milled.length > 0}
+        <h3 class="mt-2">To mill</h3>
+        <ul>
+          {#each milled as { line, milling } (line.id)}
+            <li>
+              <b>{gramsText(milling.grain)}</b> of grain for {gramsText(line.grams)} of {line.of
+                .name}, about {Math.max(1, Math.round(milling.minutes))} minutes{milling.bran > 0.5
+                ? `; ${gramsText(milling.bran)} of bran stays in the sieve`
+                : ''}.
+            </li>
+          {/each}
+        </ul>
+        <p class="quiet">Hands, hair and sleeves away from the mill while it runs.</p>
+      {/if}
+    </section>
+    <section class="grid content-start gap-2">
+      <h3>Mixing that it stands</h3>
+      <ul class="grid gap-1">
+        {#each mixing as m (m.mixer)}
+          <li class:text-act={m.tooLong}>
+            <b>{m.label}: about {m.minutes} minutes</b>, {m.says}.
+          </li>
+        {/each}
+      </ul>
+      <h3 class="mt-2">Water for a warm dough</h3>
+      <div class="flex flex-wrap items-center gap-2">
+        <label class="quiet" for="desired">Dough of</label>
+        <input
+          id="desired"
+          class="field w-16 text-right"
+          inputmode="decimal"
+          bind:value={desired}
+          aria-invalid={water ? undefined : 'true'}
+        />
+        <span class="quiet">°C, worked</span>
+        <select class="field" bind:value={mixer} aria-label="Worked by">
+          {#each mixers as m (m)}<option value={m}
+              >{mixing.find((row) => row.mixer === m)?.label}</option
+            >{/each}
+        </select>
+      </div>
+      {#if water}
+        <p>
+          Water at <b>{celsius(water.celsius)}</b>, in a room of {celsius(room)}{water.warmFlour
+            ? `; the flour comes out of the mill at about ${celsius(water.warmFlour)}`
+            : ''}.
+          {#if water.beyond}Water alone does not bring it there: {water.celsius < 10
+              ? 'let the flour cool, or use ice'
+              : 'warm the flour'}.{/if}
+        </p>
+      {:else}
+        <p class="quiet">A dough of 10 to 40 °C, with some water in it.</p>
+      {/if}
+    </section>
+  </div>
+{:else}
+  <p class="quiet">There is no flour in it yet.</p>
+{/if}
+
+<style>
+  h3 {
+    font-weight: 650;
+  }
+</style>

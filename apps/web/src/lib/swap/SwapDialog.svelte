@@ -1,0 +1,251 @@
+<script lang="ts">
+  import {
+    choicesFor,
+    evaluate,
+    gramsNumber,
+    gramsText,
+    percentOf,
+    substitute,
+    takeSlip,
+    type Evaluation,
+    type Slip,
+  } from '@tender-crumb/core';
+  import X from '@lucide/svelte/icons/x';
+  import { Dialog } from 'bits-ui';
+  import { SvelteSet } from 'svelte/reactivity';
+  import type { Bench } from '../bench/bench.svelte.ts';
+  import Level from '../level/Level.svelte';
+
+  let { bench, line = $bindable() }: { bench: Bench; line: string | undefined } = $props();
+
+  let chosen = $state<string | undefined>();
+  const leaving = new SvelteSet<string>();
+  let search = $state('');
+
+  const from = $derived(bench.evaluation?.lines.find((l) => l.id === line));
+  const choices = $derived(line ? choicesFor(bench.formula, line, bench.household) : []);
+  const shown = $derived(
+    choices.filter((c) => c.label.toLowerCase().includes(search.trim().toLowerCase())),
+  );
+  const made = $derived(
+    line && chosen
+      ? substitute(bench.formula, line, chosen, bench.household, bench.belief)
+      : undefined,
+  );
+  const fits = $derived(made && 'refused' in made ? undefined : made);
+  /** The new formula with the consequences that are not left. */
+  const next = $derived(
+    fits?.consequences
+      .filter((s) => !leaving.has(s.key))
+      .reduce((f, s) => takeSlip(f, { ...s, slip: s.key }), fits.formula),
+  );
+  const after = $derived(next && evaluate(next, bench.household, bench.belief));
+
+  function close() {
+    line = undefined;
+    chosen = undefined;
+    search = '';
+    leaving.clear();
+  }
+
+  function choose(id: string) {
+    chosen = id;
+    leaving.clear();
+  }
+
+  function toggle(slip: Slip) {
+    if (leaving.has(slip.key)) leaving.delete(slip.key);
+    else leaving.add(slip.key);
+  }
+
+  function take() {
+    if (next) bench.edit(next);
+    close();
+  }
+
+  const rowsOf = (evaluation: Evaluation) =>
+    evaluation.lines
+      .filter((l) => l.grams > 0)
+      .map((l) => ({
+        key: `${l.stage} ${l.id}`,
+        name: l.of.name,
+        stage: l.stageKind === 'dough' ? '' : ` in the ${l.stageKind}`,
+        grams: l.grams,
+        percent: percentOf(l.grams, evaluation.totals, bench.household.percentages),
+        changed: l.slips.length > 0,
+      }));
+</script>
+
+{#snippet sheet(title: string, evaluation: Evaluation, marked: boolean)}
+  <section class="grid content-start gap-2">
+    <h3 class="font-semibold">{title}</h3>
+    <Level
+      level={evaluation.cannotTell ? undefined : evaluation.level}
+      window={evaluation.window}
+      label={title}
+    />
+    <table class="w-full text-sm">
+      <caption class="sr-only">{title}</caption>
+      <tbody>
+        {#each rowsOf(evaluation) as row (row.key)}
+          <tr class="border-t border-line" class:changed={marked && row.changed}>
+            <td class="py-0.5">{row.name}<span class="quiet">{row.stage}</span></td>
+            <td class="text-right font-semibold">{gramsNumber(row.grams)} g</td>
+            <td class="quiet w-16 text-right">{row.percent.toFixed(1)} %</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+{/snippet}
+
+<Dialog.Root open={line !== undefined} onOpenChange={(o) => !o && close()}>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-30 bg-black/40" />
+    <Dialog.Content class="bowl swap-dialog">
+      <div class="flex items-baseline justify-between gap-3">
+        <Dialog.Title class="text-xl font-bold">
+          Something in place of {from ? `${gramsText(from.grams)} of ${from.of.name}` : 'it'}
+        </Dialog.Title>
+        <Dialog.Close class="knob border-transparent px-2" aria-label="Close"
+          ><X size={20} /></Dialog.Close
+        >
+      </div>
+      <div class="mt-2 grid gap-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
+        <div class="grid content-start gap-2">
+          {#if choices.length > 8}
+            <input
+              class="field w-full"
+              type="search"
+              placeholder="Find"
+              aria-label="Find what may take its place"
+              bind:value={search}
+            />
+          {/if}
+          {#if choices.length === 0}
+            <Dialog.Description class="quiet">
+              Nothing known takes the place of this. Change its grams, or take it out.
+            </Dialog.Description>
+          {/if}
+          <ul class="choices" aria-label="What may take its place">
+            {#each shown as choice (choice.id)}
+              <li>
+                <button
+                  type="button"
+                  class:chosen={chosen === choice.id}
+                  class:refused={choice.refused}
+                  aria-pressed={chosen === choice.id}
+                  onclick={() => choose(choice.id)}
+                  >{choice.label}{#if choice.refused}<span class="quiet">
+                      · cannot</span
+                    >{/if}</button
+                >
+              </li>
+            {/each}
+          </ul>
+        </div>
+        <div class="grid content-start gap-3" aria-live="polite">
+          {#if !made}
+            {#if choices.length > 0}
+              <Dialog.Description class="quiet">
+                Choose what takes its place: both formulas then stand side by side, with what
+                follows from it.
+              </Dialog.Description>
+            {/if}
+          {:else if 'refused' in made}
+            <p class="bowl bg-act-tint p-3"><b>That does not work.</b> {made.refused}</p>
+          {:else}
+            <div class="grid gap-4 sm:grid-cols-2">
+              {#if bench.evaluation}{@render sheet('As it is', bench.evaluation, false)}{/if}
+              {#if after}{@render sheet('As it would be', after, true)}{/if}
+            </div>
+            {#if made.consequences.length > 0}
+              <fieldset class="grid gap-2">
+                <legend class="font-semibold">What follows; untick what you leave</legend>
+                {#each made.consequences as slip (slip.key)}
+                  <label class="flex items-start gap-2 text-sm">
+                    <input
+                      type="checkbox"
+                      class="mt-0.5 size-5 shrink-0 accent-rim"
+                      checked={!leaving.has(slip.key)}
+                      onchange={() => toggle(slip)}
+                    />
+                    <span
+                      ><b
+                        >{slip.grams > 0 ? '+' : ''}{gramsText(slip.grams)}
+                        {bench.pantry.ingredient(slip.ingredient).name}</b
+                      >
+                      <span class="quiet">({slip.spoons})</span>
+                      {slip.reason}
+                      <span class="quiet">{slip.ifLeft}</span></span
+                    >
+                  </label>
+                {/each}
+              </fieldset>
+            {/if}
+            {#each made.notes as note (note)}
+              <p class="border-l-4 border-line pl-2 text-sm">{note}</p>
+            {/each}
+            <div class="flex gap-3">
+              <button class="knob knob-act" type="button" onclick={take}>Take it</button>
+              <button class="knob" type="button" onclick={close}>Leave it</button>
+            </div>
+          {/if}
+        </div>
+      </div>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>
+
+<style>
+  :global(.swap-dialog) {
+    position: fixed;
+    z-index: 31;
+    inset: 4vh auto auto 50%;
+    width: min(66rem, 94vw);
+    max-height: 92vh;
+    overflow-y: auto;
+    padding: 1.1rem 1.25rem 1.4rem;
+    translate: -50% 0;
+  }
+  .choices {
+    max-height: 30rem;
+    overflow-y: auto;
+    border: 1px solid var(--line);
+    border-radius: 3px 3px 12px 12px;
+  }
+  .choices li + li {
+    border-top: 1px solid var(--line);
+  }
+  .choices button {
+    width: 100%;
+    min-height: 2.5rem;
+    padding: 0.3rem 0.7rem;
+    text-align: left;
+  }
+  .choices button:hover:not(.chosen) {
+    background: var(--sunk);
+  }
+  .choices .chosen {
+    background: var(--rim);
+    color: var(--on-rim);
+    font-weight: 600;
+  }
+  .choices .chosen .quiet {
+    color: inherit;
+  }
+  .choices .refused:not(.chosen) {
+    color: var(--soft);
+  }
+  .changed {
+    box-shadow: inset 4px 0 0 var(--act);
+  }
+  .changed td:first-child {
+    padding-left: 0.5rem;
+  }
+  @media (max-width: 1023px) {
+    .choices {
+      max-height: 12rem;
+    }
+  }
+</style>

@@ -1,0 +1,39 @@
+import {
+  candidatesOf,
+  evaluate,
+  findBread,
+  kitchenOf,
+  mainStage,
+  pantryIn,
+  type Belief,
+  type Formula,
+  type Found,
+  type Goal,
+  type Household,
+} from '@tender-crumb/core';
+import { expose } from 'comlink';
+
+const finder = {
+  /** Looks for a bread of what is in the formula and what is offered beside it. */
+  find(
+    formula: Formula,
+    household: Household,
+    belief: Belief,
+    offered: readonly string[],
+    goal: Omit<Goal, 'window'>,
+  ): Found | undefined {
+    const evaluation = evaluate(formula, household, belief);
+    if (!evaluation) return undefined;
+    const pantry = pantryIn(household);
+    const candidates = candidatesOf(
+      evaluation.lines,
+      offered.map((id) => pantry.ingredient(id)),
+    );
+    const kitchen = kitchenOf(household, belief);
+    const whole = { ...goal, window: evaluation.window };
+    return findBread(candidates, whole, kitchen, mainStage(formula).id);
+  },
+};
+
+export type Finder = typeof finder;
+expose(finder);

@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import type { FigureRow } from '@tender-crumb/core';
+  import { api } from '$lib/api.ts';
+  import { numberIn } from '$lib/pantry/faults.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  let said = $state('');
+  let faults = $state<Record<string, string>>({});
+  let busy = $state(false);
+
+  async function keep(row: FigureRow, text: string) {
+    const value = numberIn(text);
+    if (value !== undefined && !(value >= row.least && value <= row.most)) {
+      faults = { ...faults, [row.name]: `A number from ${row.least} to ${row.most}` };
+      return;
+    }
+    const { [row.name]: cleared, ...rest } = faults;
+    const { [row.name]: before, ...others } = data.settings.figures;
+    void [cleared, before];
+    faults = rest;
+    busy = true;
+    said = 'Learning the book again …';
+    try {
+      const figures = value === undefined ? others : { ...others, [row.name]: value };
+      await api('PUT', '/api/v1/household', { ...data.settings, figures });
+      await invalidateAll();
+      said = 'Remembered; what your bakes taught was learned again with it.';
+    } catch (refusal) {
+      said = '';
+      faults = { ...faults, [row.name]: (refusal as Error).message };
+    } finally {
+      busy = false;
+    }
+  }
+
+  const plain = (value: number) => String(Number(value.toPrecision(4)));
+</script>
+
+<svelte:head><title>Figures · Pantry · Tender Crumb</title></svelte:head>
+
+<p><a class="link" href="/pantry">Pantry</a></p>
+<h1>The figures that everything rests on</h1>
+<p class="mt-1 max-w-3xl">
+  Every figure of the dough model, with its spread and where it comes from. Yours go over ours: type
+  one, and every level, correction and lesson follows it. Empty the field, and ours is back.
+</p>
+<p class="quiet min-h-6" role="status">{said}</p>
+
+<div class="grid gap-4">
+  {#each data.groups as group (group.title)}
+    <details class="bowl p-4" open={group === data.groups[0]}>
+      <summary class="text-lg font-semibold">{group.title}</summary>
+      <div class="overflow-x-auto">
+        <table class="mt-2 w-full text-sm">
+          <thead class="quiet text-left">
+            <tr>
+              <th class="py-1 font-medium">Figure</th>
+              <th class="text-right font-medium">ours</th>
+              <th class="pl-3 text-right font-medium">give or take</th>
+              <th class="pl-3 font-medium">yours</th>
+              <th class="pl-3 font-medium">unit</th>
+              <th class="hidden pl-3 font-medium md:table-cell">comes from</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each group.rows as row (row.name)}
+              <tr class="border-t border-line">
+                <td class="py-1">{row.label}</td>
+                <td class="text-right">{plain(row.value)}</td>
+                <td class="pl-3 text-right">{row.sd === 0 ? '' : plain(row.sd)}</td>
+                <td class="pl-3">
+                  <input
+                    class="field w-24 text-right"
+                    inputmode="decimal"
+                    aria-label="Yours: {row.label}"
+                    value={row.own ?? ''}
+                    disabled={busy}
+                    aria-invalid={faults[row.name] ? 'true' : undefined}
+                    onchange={(e) => void keep(row, e.currentTarget.value)}
+                  />
+                  {#if faults[row.name]}
+                    <span class="block text-act" role="alert">{faults[row.name]}</span>
+                  {/if}
+                </td>
+                <td class="quiet pl-3">{row.unit}</td>
+                <td class="quiet hidden pl-3 md:table-cell">{row.source}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  {/each}
+</div>

@@ -1,0 +1,302 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { visit } from './visit.ts';
+
+const level = (page: Page) => page.getByRole('img', { name: /^Dough level/ }).first();
+const bubble = async (of: Locator) => (await of.locator('.bubble').boundingBox())!;
+const drawer = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+const saved = (page: Page) =>
+  expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+
+/** A formula of its own for a test, so that none disturbs another. */
+async function formula(page: Page, text: string, style = 'pan'): Promise<string> {
+  const read = await page.request.post(`/api/v1/evaluate?style=${style}`, {
+    headers: { 'content-type': 'text/plain' },
+    data: text,
+  });
+  const { formula: body } = (await read.json()) as { formula: unknown };
+  const added = await page.request.post('/api/v1/formulas', { data: body });
+  return ((await added.json()) as { id: string }).id;
+}
+
+test('a bag: what cannot be is said at its field, and a dry bag asks for more water', async ({
+  page,
+}) => {
+  await visit(page, '/pantry');
+  const form = page.locator('form').filter({ hasText: 'New bag' });
+  await form.getByLabel('New bag').fill('Whole wheat, tin with a heron');
+  await form.getByLabel('Kind').selectOption('whole-wheat');
+  await form.getByLabel('Protein, %').fill('45');
+  await form.getByLabel('Moisture, %').fill('40');
+  await form.getByLabel('Paid').fill('3');
+  await form.getByLabel('for, kg').fill('-2');
+  await form.getByRole('button', { name: 'Add the bag' }).click();
+  await expect(form.getByRole('alert')).toHaveCount(3);
+  await expect(form.getByLabel('Protein, %')).toHaveValue('45');
+  await form.getByLabel('Protein, %').fill('13');
+  await form.getByLabel('Moisture, %').fill('9');
+  await form.getByLabel('for, kg').fill('1.5');
+  await form.getByRole('button', { name: 'Add the bag' }).click();
+  await expect(page.getByRole('row', { name: /tin with a heron/ })).toContainText('9 % moisture');
+
+  const id = await formula(
+    page,
+    '400 g whole wheat flour\n285 g water\n8 g salt',
+    'wholegrain-pan',
+  );
+  await visit(page, `/bench/${id}`);
+  const before = await bubble(level(page));
+  await page
+    .getByLabel('Bag of whole wheat flour')
+    .selectOption({ label: 'Whole wheat, tin with a heron' });
+  await expect(page.getByRole('article', { name: 'Slip: water' })).toContainText('more water');
+  expect((await bubble(level(page))).x).toBeLessThan(before.x - 20);
+
+  // Used up, it is offered no more, and the line that is bound to it stays bound.
+  await saved(page);
+  await visit(page, '/pantry');
+  await page.getByRole('button', { name: 'Change Whole wheat, tin with a heron' }).click();
+  await page.getByLabel('used up').check();
+  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await expect(page.getByRole('row', { name: /tin with a heron.*used up/ })).toBeVisible();
+  await visit(page, `/bench/${id}`);
+  await expect(page.getByRole('article', { name: 'Slip: water' })).toBeVisible();
+});
+
+test('an ingredient of one’s own from its label stands in a formula', async ({ page }) => {
+  await visit(page, '/pantry');
+  await page.getByText('Add one from its label').click();
+  const form = page.locator('form').filter({ hasText: 'New ingredient' });
+  await form.getByLabel('New ingredient').fill('Towpath nettle meal');
+  await form.getByLabel('It drinks and measures like').selectOption('flax-meal');
+  for (const [field, value] of [
+    ['Fat', '5'],
+    ['Carbohydrate', '80'],
+    ['of which sugars', '2'],
+    ['Fibre', '30'],
+    ['Protein', '25'],
+    ['Salt', '0.1'],
+  ] as const) {
+    await form.getByLabel(field, { exact: true }).fill(value);
+  }
+  await form.getByRole('button', { name: 'Add the ingredient' }).click();
+  await expect(form.getByRole('alert')).toContainText('140.1 g in 100 g');
+  await form.getByLabel('Carbohydrate', { exact: true }).fill('12');
+  await form.getByRole('button', { name: 'Add the ingredient' }).click();
+  await expect(page.getByText('Towpath nettle meal').first()).toBeVisible();
+
+  const id = await formula(page, '500 g bread flour\n320 g water\n9 g salt');
+  await visit(page, `/bench/${id}`);
+  const add = page.getByRole('combobox', { name: 'Add an ingredient' });
+  await add.click();
+  await add.fill('nettle');
+  await page.getByRole('option', { name: /nettle meal/ }).click();
+  await page.getByLabel('Grams of Towpath nettle meal').fill('60');
+  await expect(page.getByRole('article', { name: 'Slip: water' })).toContainText('more water');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Grams of Towpath nettle meal')).toHaveValue('60');
+});
+
+test('something in a line’s place: refused with the reason, or side by side with what follows', async ({
+  page,
+}) => {
+  const id = await formula(
+    page,
+    '450 g bread flour\n265 g water\n20 g honey\n8 g salt\n5 g instant yeast',
+  );
+  await visit(page, `/bench/${id}`);
+  await page.getByRole('button', { name: 'Put something in place of strong bread flour' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: /rice flour/ }).click();
+  await expect(dialog).toContainText('It has no gluten');
+  await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();
+  await expect(dialog.getByRole('table', { name: 'As it would be' })).toContainText(
+    'whole wheat flour',
+  );
+  await expect(dialog).toContainText('It drinks more than what it stands in for');
+  const gluten = dialog.getByRole('checkbox').nth(1);
+  await gluten.uncheck();
+  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByLabel('Grams of whole wheat flour')).toHaveValue('450');
+  await expect(page.getByLabel('Grams of strong bread flour')).toHaveValue('0');
+  await expect(page.getByLabel('Grams of water')).toHaveValue('301');
+
+  // It is one step of undo, and each part can be given back by itself.
+  await page.getByRole('button', { name: 'Give back' }).first().click();
+  await expect(page.getByLabel('Grams of strong bread flour')).toHaveValue('450');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Grams of water')).toHaveValue('265');
+
+  // Yeast to a starter and back.
+  await page.getByRole('button', { name: 'Put something in place of instant yeast' }).click();
+  await dialog.getByRole('button', { name: 'sourdough starter' }).click();
+  await expect(dialog).toContainText('in the starter');
+  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('rowheader', { name: 'Starter' })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('rowheader', { name: 'Starter' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Put something in place of strong bread flour/ })
+    .first()
+    .click();
+  await dialog.getByRole('button', { name: 'instant yeast instead of the starter' }).click();
+  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('rowheader', { name: 'Starter' })).toHaveCount(0);
+  await expect(page.getByLabel('Grams of instant yeast')).toHaveValue('5');
+});
+
+test('how sure: drawn beside the page, ranked, and weighing what it says narrows the bubble', async ({
+  page,
+}) => {
+  const id = await formula(
+    page,
+    '3 cups whole wheat flour\n1 1/4 cups water\n2 tbsp honey\n2 tsp salt',
+  );
+  await visit(page, `/bench/${id}`);
+  await drawer(page, 'How sure');
+  await expect(page.getByText(/land in the window/).last()).toBeVisible();
+  await expect(page.getByText('Weigh the whole wheat flour')).toBeVisible();
+  const before = await bubble(level(page));
+  await page.getByLabel('How whole wheat flour is measured').selectOption('scale');
+  await expect(page.getByText('Weigh the whole wheat flour')).toBeHidden();
+  expect((await bubble(level(page))).width).toBeLessThan(before.width * 0.8);
+  // Dipped instead of spooned is the same cups and more flour.
+  await page.getByLabel('How whole wheat flour is measured').selectOption('spooned');
+  const grams = Number(await page.getByLabel('Grams of whole wheat flour').inputValue());
+  await page.getByLabel('How whole wheat flour is measured').selectOption('dipped');
+  await expect(page.getByLabel('Grams of whole wheat flour')).toHaveValue(
+    String(Math.round((grams * 138) / 120)),
+  );
+});
+
+test('my cup: weighed three times, it is mine, and the bubble is narrower', async ({ page }) => {
+  const id = await formula(page, '3 cups bread flour\n1 cup water\n2 tsp salt');
+  await visit(page, `/bench/${id}`);
+  const before = await bubble(level(page));
+  await visit(page, '/pantry');
+  const form = page.locator('form').filter({ hasText: 'My cup of' });
+  await form.getByLabel('Weighing 1, g').fill('1310');
+  await form.getByRole('button', { name: 'This is my cup' }).click();
+  await expect(form.getByRole('alert').first()).toContainText('tared');
+  for (const [i, grams] of ['131', '130', '132'].entries()) {
+    await form.getByLabel(`Weighing ${i + 1}, g`).fill(grams);
+  }
+  await form.getByRole('button', { name: 'This is my cup' }).click();
+  await expect(page.getByText(/131 g a cup/)).toBeVisible();
+  await visit(page, `/bench/${id}`);
+  expect((await bubble(level(page))).width).toBeLessThan(before.width * 0.95);
+  await visit(page, '/pantry');
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(page.getByText(/131 g a cup/)).toHaveCount(0);
+});
+
+test('a bread for a goal: which goal to give way on, then one that does, taken as a slip', async ({
+  page,
+}) => {
+  await visit(page, '/bench/thin-slice-seed');
+  await drawer(page, 'Goal');
+  await page.getByLabel('Net carbohydrate').fill('many');
+  await page.getByRole('button', { name: 'Find a bread' }).click();
+  await expect(page.getByRole('alert')).toContainText('A number from 0 to 200');
+  await page.getByLabel('Net carbohydrate').fill('0.3');
+  await page.getByRole('button', { name: 'Find a bread' }).click();
+  await expect(page.getByText('No bread of these does that.')).toBeVisible();
+  await page.getByRole('button', { name: 'Allow that' }).first().click();
+  const found = page.getByRole('table', { name: 'The bread that was found' });
+  await expect(found).toBeVisible();
+  await page.getByRole('button', { name: 'Take it to the formula' }).click();
+  await expect(page.getByTestId('verdict')).toContainText('Where it should be');
+  await page.getByRole('button', { name: 'Give back' }).click();
+  await expect(page.getByLabel('Grams of vital wheat gluten')).toHaveValue('160');
+});
+
+test('slices and both schools: every figure and label follows', async ({ page }) => {
+  await visit(page, '/bench/thin-slice-seed');
+  await drawer(page, 'Slices');
+  await page.getByLabel('or by thickness, mm').fill('15');
+  await expect(page.getByRole('table', { name: 'What a slice holds' })).toContainText(
+    'One slice of 14',
+  );
+  await page.getByRole('textbox', { name: 'Slices' }).fill('0');
+  await expect(page.getByRole('alert')).toContainText('1 to 200');
+  await page.getByRole('textbox', { name: 'Slices' }).fill('18');
+  await expect(page.getByText('Carbohydrate, without fibre')).toBeVisible();
+  await page.getByRole('radio', { name: 'US label' }).click();
+  await expect(page.getByText('Carbohydrate, with fibre')).toBeVisible();
+  await page.getByRole('radio', { name: 'EU label' }).click();
+
+  await visit(page, '/bench/towpath-sourdough');
+  const hydration = page.locator('dl.figures > div').nth(1);
+  await expect(hydration).toContainText('poured water, of all flour');
+  await page.getByRole('radio', { name: 'effective water' }).click();
+  await expect(hydration).toContainText('effective water, of all flour');
+  await page.getByRole('radio', { name: '% of added flour' }).click();
+  await expect(hydration).toContainText('effective water, of added flour');
+  await page.reload();
+  await expect(hydration).toContainText('effective water, of added flour');
+  await page.getByRole('radio', { name: '% of all flour' }).click();
+  await page.getByRole('radio', { name: 'poured water' }).click();
+});
+
+test('a figure of the household’s own goes over the table’s, on every bench', async ({ page }) => {
+  const id = await formula(page, '500 g bread flour\n300 g water\n9 g salt');
+  await visit(page, `/bench/${id}`);
+  await expect(page.getByTestId('verdict')).toContainText('Where it should be');
+  await visit(page, '/pantry/figures');
+  const from = page.getByLabel('Yours: machine or tin loaf, from');
+  await from.fill('99');
+  await from.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('from -30 to 30');
+  await from.fill('0');
+  await from.press('Enter');
+  await expect(page.getByText(/^Remembered/)).toBeVisible();
+  await visit(page, `/bench/${id}`);
+  await expect(page.getByTestId('verdict')).toContainText('Too tight');
+  await visit(page, '/pantry/figures');
+  await from.fill('');
+  await from.press('Enter');
+  await expect(page.getByText(/^Remembered/)).toBeVisible();
+});
+
+test('where nothing can be told it says so, and what must not be eaten is said where it is chosen', async ({
+  page,
+}) => {
+  const id = await formula(page, '200 g bread flour\n130 g water');
+  await visit(page, `/bench/${id}`);
+  await page.getByLabel('Grams of water').fill('900');
+  await expect(page.getByText('Cannot tell', { exact: false }).first()).toBeVisible();
+  await expect(level(page).locator('.bubble')).toHaveCount(0);
+  await page.getByLabel('Grams of strong bread flour').fill('1000000000');
+  await expect(page.getByRole('alert').first()).toContainText('More than 100 kg');
+
+  await visit(page, '/pantry');
+  await page.getByLabel('Somebody here must not eat gluten').check();
+  await expect(page.getByText('Remembered.')).toBeVisible();
+  await visit(page, `/bench/${id}`);
+  await expect(page.getByText(/Somebody in this house must not eat gluten/)).toBeVisible();
+  const add = page.getByRole('combobox', { name: 'Add an ingredient' });
+  await add.click();
+  await add.fill('spelt');
+  await expect(page.getByRole('option', { name: /spelt/ }).first()).toContainText('gluten');
+  await page.keyboard.press('Escape');
+  await visit(page, '/pantry');
+  await page.getByLabel('Somebody here must not eat gluten').uncheck();
+  await expect(page.getByText('Remembered.')).toBeVisible();
+});
+
+test('slow flour: a touch too early is taken for what it is', async ({ page }) => {
+  const begun = await page.request.post('/api/v1/bakes', {
+    data: { formulaId: 'wash-house-hundred', formulaVersion: 1, method: 'hand' },
+  });
+  const { id } = (await begun.json()) as { id: string };
+  await visit(page, `/bake/${id}`);
+  await page.getByRole('button', { name: '2 Dough check' }).click();
+  const late = (await page.locator('.counter .eye').boundingBox())!;
+  await page.getByRole('radio', { name: 'just mixed' }).click();
+  await expect
+    .poll(async () => (await page.locator('.counter .eye').boundingBox())!.x)
+    .toBeGreaterThan(late.x + 40);
+});

@@ -1,0 +1,16 @@
+import type { Level } from '../dough/level.ts';
+import type { Felt } from './event.ts';
+
+/** Points by which a slow dough must feel looser at first for the moment of the touch to matter. */
+export const momentMatters = 3;
+
+/** Points that slow drinkers will still take off the level after the first touch. */
+export const stillToDrink = ({ points, early }: Level): number => early - points;
+
+/**
+ * Where a dough was felt to be, as it will feel after its rest.
+ *
+ * @example restedFeel({points: 9, rested: false}, level) // 2, where 7 points are still to be drunk
+ */
+export const restedFeel = ({ points, rested }: Felt, level: Level): number =>
+  rested === false ? points - stillToDrink(level) : points;

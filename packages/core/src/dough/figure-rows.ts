@@ -1,0 +1,79 @@
+import { styleIds, styles } from '../formula/style.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import { coefficients, type CoefficientName, type OwnFigures } from './coefficients.ts';
+import { windowNames, windows, windowSource } from './window.ts';
+
+/** One figure that the household may set for itself. */
+export interface FigureRow {
+  readonly name: string;
+  readonly label: string;
+  /** The catalogue's or the model's. */
+  readonly value: number;
+  /** What the household set, where it did. */
+  readonly own?: number;
+  readonly unit: string;
+  readonly sd: number;
+  readonly source: string;
+  readonly least: number;
+  readonly most: number;
+}
+
+export interface FigureGroup {
+  readonly title: string;
+  readonly rows: readonly FigureRow[];
+}
+
+/** Thirsts beyond this are no ingredient's. */
+const mostThirst = 20;
+/** Ends of the level as it is drawn, with room to spare. */
+const furthest = 30;
+
+/**
+ * Every figure of the dough model with its unit, spread and source: those of the model, the thirst of
+ * each thing that drinks, the window of each style.
+ *
+ * @param all the pantry's ingredients as the catalogue and their labels have them
+ * @example figureGroups(catalogue, {softening: 0.25})[0].rows[0].own // .25
+ */
+export function figureGroups(all: readonly Ingredient[], own: OwnFigures): FigureGroup[] {
+  const set = (name: string) => (own[name] === undefined ? {} : { own: own[name] });
+  const model = (Object.keys(coefficients) as CoefficientName[]).map((name): FigureRow => {
+    const { label, value, unit, sd, source, least, most } = coefficients[name];
+    return { name, label, value, unit, sd, source, least, most, ...set(name) };
+  });
+  const thirsts = all
+    .filter((i) => i.thirst.value > 0)
+    .map((i): FigureRow => {
+      const name = `thirst:${i.id}`;
+      const { value, unit, sd, source } = i.thirst;
+      return {
+        name,
+        label: i.name,
+        value,
+        unit,
+        sd,
+        source,
+        least: 0,
+        most: mostThirst,
+        ...set(name),
+      };
+    });
+  const ends = styleIds.flatMap((style) =>
+    windowNames(style).map((name, i): FigureRow => ({
+      name,
+      label: `${styles[style]}, ${i === 0 ? 'from' : 'to'}`,
+      value: windows[style][i]!,
+      unit: 'points',
+      sd: 1,
+      source: windowSource,
+      least: -furthest,
+      most: furthest,
+      ...set(name),
+    })),
+  );
+  return [
+    { title: 'Where each style wants the dough', rows: ends },
+    { title: 'How much each thing drinks', rows: thirsts },
+    { title: 'The dough model', rows: model },
+  ];
+}

@@ -1,0 +1,37 @@
+import { hundred, type PercentageSchool } from './percentage.ts';
+import type { Totals } from './totals.ts';
+
+/** Which water a hydration counts: only what is poured, or also what is in milk, egg, butter, honey. */
+export const waterSchools = ['poured', 'effective'] as const;
+export type WaterSchool = (typeof waterSchools)[number];
+
+/** How each school is called where its figures stand. */
+export const schoolNames = {
+  total: 'of all flour',
+  added: 'of added flour',
+  poured: 'poured water',
+  effective: 'effective water',
+} as const satisfies Record<PercentageSchool | WaterSchool, string>;
+
+/** The other school of two. */
+export const otherSchool = <T extends string>(schools: readonly T[], school: T): T =>
+  schools.find((s) => s !== school) ?? school;
+
+const hydrations = {
+  'total poured': (t: Totals) => t.hydrationTotalFlour,
+  'added poured': (t: Totals) => t.hydrationAddedFlour,
+  'total effective': (t: Totals) => t.effectiveHydration,
+  'added effective': (t: Totals) => t.effectiveHydrationAdded,
+} as const;
+
+/**
+ * Hydration as a school of percentages and a school of water have it.
+ *
+ * @example hydration(totals, 'added', 'poured') // 80
+ */
+export const hydration = (totals: Totals, school: PercentageSchool, water: WaterSchool): number =>
+  hydrations[`${school} ${water}`](totals);
+
+/** A percentage of all flour in another school. */
+export const inSchool = (percentOfAll: number, totals: Totals, school: PercentageSchool): number =>
+  (percentOfAll * totals.flourGrams) / hundred(totals, school);
