@@ -38,6 +38,38 @@ const pictures = [
   { name: 'shelf', path: '/' },
   { name: 'bench', path: '/bench/wash-house-hundred' },
   { name: 'bench-phone-dark', path: '/bench/wash-house-hundred', size: phone, dark: true },
+  {
+    name: 'bench-sure',
+    path: '/bench/porridge-rolls',
+    size: { width: 1280, height: 1250 },
+    async go(page) {
+      await page.getByRole('tab', { name: 'How sure' }).click();
+      await page.getByText('What would make it surer').waitFor();
+      await page.locator('progress').waitFor({ state: 'detached' });
+    },
+  },
+  {
+    name: 'bench-goal',
+    path: '/bench/thin-slice-seed',
+    size: { width: 1280, height: 1400 },
+    async go(page) {
+      await page.getByRole('tab', { name: 'Goal' }).click();
+      await page.getByLabel('Net carbohydrate').fill('1.4');
+      await page.getByRole('button', { name: 'Find a bread' }).click();
+      await page.getByRole('table', { name: 'The bread that was found' }).waitFor();
+    },
+  },
+  {
+    name: 'bench-swap',
+    path: '/bench/lockside-white',
+    async go(page) {
+      await page
+        .getByRole('button', { name: 'Put something in place of strong bread flour' })
+        .click();
+      const dialog = page.getByRole('dialog');
+      await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();
+    },
+  },
   { name: 'book', path: '/book' },
   { name: 'pantry', path: '/pantry' },
   {

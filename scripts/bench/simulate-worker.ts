@@ -1,0 +1,23 @@
+import { parentPort } from 'node:worker_threads';
+import {
+  kitchenOf,
+  resolve,
+  seededRandom,
+  simulateLevel,
+  type Formula,
+  type Household,
+} from '../../packages/core/src/index.ts';
+
+/** Draws as the browser's worker does: a step, a word of progress, a breath. */
+parentPort!.on('message', async ([formula, household]: [Formula, Household]) => {
+  const drawing = simulateLevel(resolve(formula), kitchenOf(household), [-3, 4], {
+    draws: 20_000,
+    random: seededRandom(1),
+  });
+  let step = drawing.next();
+  for (; !step.done; step = drawing.next()) {
+    parentPort!.postMessage(step.value);
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  parentPort!.postMessage(step.value);
+});
