@@ -10,9 +10,8 @@
     waterSchools,
     type Settings,
     type Totals,
-    type WaterSchool,
   } from '@tender-crumb/core';
-  import { ToggleGroup } from 'bits-ui';
+  import Either from '../ui/Either.svelte';
 
   let {
     totals,
@@ -66,16 +65,14 @@
       </div>
     {/each}
   </dl>
-  <ToggleGroup.Root
-    type="single"
-    class="schools no-print"
-    aria-label="School of water"
-    value={water}
-    onValueChange={(v) => v && onsettle({ water: v as WaterSchool })}
-  >
-    {#each waterSchools as w (w)}<ToggleGroup.Item value={w}>{schoolNames[w]}</ToggleGroup.Item
-      >{/each}
-  </ToggleGroup.Root>
+  <div class="no-print">
+    <Either
+      label="School of water"
+      value={water}
+      choices={waterSchools.map((w) => [w, schoolNames[w]])}
+      onpick={(w) => onsettle({ water: w })}
+    />
+  </div>
 </div>
 
 <style>

@@ -21,7 +21,7 @@
     type Estimate,
     type Nutrition,
   } from '@tender-crumb/core';
-  import { ToggleGroup } from 'bits-ui';
+  import Either from '../ui/Either.svelte';
   import type { Bench } from '../bench/bench.svelte.ts';
 
   let { bench }: { bench: Bench } = $props();
@@ -124,15 +124,12 @@
           bind:value={length}
         />
       </label>
-      <ToggleGroup.Root
-        type="single"
-        class="schools"
-        aria-label="School of net carbohydrate"
+      <Either
+        label="School of net carbohydrate"
         value={school}
-        onValueChange={(v) => v && bench.settle({ netCarbs: v as CarbSchool })}
-      >
-        {#each carbSchools as s (s)}<ToggleGroup.Item value={s}>{names[s]}</ToggleGroup.Item>{/each}
-      </ToggleGroup.Root>
+        choices={carbSchools.map((s) => [s, names[s]])}
+        onpick={(s) => void bench.settle({ netCarbs: s })}
+      />
     </div>
     {#if fault}<p class="text-sm text-act" role="alert">{fault}</p>{/if}
     {#if bench.formula.slices && thicknessOf(Number(length) || usualLength.value, portions.count) < thinnestSlice.value}
@@ -187,10 +184,13 @@
       <span class="quiet">A help, not a declaration.</span>
     </p>
     <p>
-      Ingredients cost <b>{cost.known.toFixed(2)}</b> as far as their prices are known{cost.unpriced
-        .length > 0
-        ? `; no price yet for ${cost.unpriced.slice(0, 4).join(', ')}${cost.unpriced.length > 4 ? ` and ${cost.unpriced.length - 4} more` : ''}`
-        : ''}.
+      {#if cost.known === 0}
+        No price is known yet: say on the bag or the label what it cost.
+      {:else}
+        Ingredients cost <b>{cost.known.toFixed(2)}</b>{cost.unpriced.length > 0
+          ? `, without ${cost.unpriced.slice(0, 4).join(', ')}${cost.unpriced.length > 4 ? ` and ${cost.unpriced.length - 4} more` : ''}, whose price is not known`
+          : ''}.
+      {/if}
     </p>
     <p class="quiet">
       Figures are estimates from tables and labels: people on insulin or a medical diet follow their

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { gramsText, stateAt } from '@tender-crumb/core';
-  import { ToggleGroup } from 'bits-ui';
+  import Either from '../ui/Either.svelte';
   import Level from '../level/Level.svelte';
   import type { Run } from './run.svelte.ts';
 
@@ -15,17 +15,17 @@
 </p>
 {#if run.momentMatters}
   <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
-    <span id="moment">This flour drinks slowly. You touch it</span>
-    <ToggleGroup.Root
-      type="single"
-      class="moments"
-      aria-labelledby="moment"
+    <span>This flour drinks slowly. You touch it</span>
+    <Either
+      label="When you touch it"
+      size="large"
       value={run.rested ? 'rested' : 'mixed'}
-      onValueChange={(v) => v && (run.rested = v === 'rested')}
-    >
-      <ToggleGroup.Item value="mixed">just mixed</ToggleGroup.Item>
-      <ToggleGroup.Item value="rested">after 25 minutes’ rest</ToggleGroup.Item>
-    </ToggleGroup.Root>
+      choices={[
+        ['mixed', 'just mixed'],
+        ['rested', 'after 25 minutes’ rest'],
+      ]}
+      onpick={(moment) => (run.rested = moment === 'rested')}
+    />
   </div>
 {/if}
 <Level
@@ -88,23 +88,6 @@
 </div>
 
 <style>
-  :global(.moments) {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.5rem;
-  }
-  :global(.moments button) {
-    min-height: 3rem;
-    padding: 0 1rem;
-    border: 2px solid var(--rim);
-    border-radius: 4px 4px 14px 14px;
-    color: var(--rim);
-    font-weight: 600;
-  }
-  :global(.moments button[data-state='on']) {
-    background: var(--rim);
-    color: var(--on-rim);
-  }
   .big {
     font-size: 1.6rem;
     font-weight: 650;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { outcomeWords, type Outcome, type OutcomeWord } from '@tender-crumb/core';
   import { ToggleGroup } from 'bits-ui';
+  import Either from '../ui/Either.svelte';
 
   let {
     busy,
@@ -22,17 +23,13 @@
 <form class="grid gap-5" onsubmit={finish}>
   <fieldset class="grid gap-2">
     <legend class="text-xl font-semibold">How did it come out?</legend>
-    <ToggleGroup.Root
-      type="single"
-      class="choices"
-      aria-label="How did it come out"
+    <Either
+      label="How did it come out"
+      size="large"
       value={stars}
-      onValueChange={(v) => v && (stars = v)}
-    >
-      {#each judgements as judgement, i (judgement)}
-        <ToggleGroup.Item value={String(i + 1)}>{judgement}</ToggleGroup.Item>
-      {/each}
-    </ToggleGroup.Root>
+      choices={judgements.map((judgement, i) => [String(i + 1), judgement])}
+      onpick={(picked) => (stars = picked)}
+    />
   </fieldset>
   <fieldset class="grid gap-2">
     <legend class="text-xl font-semibold"

@@ -179,6 +179,7 @@
               onclick={() => (swapping = line.id)}><ArrowLeftRight size={16} /></button
             >
             <button
+              class="hold"
               type="button"
               title={line.held ? 'Held when scaling' : 'Hold when scaling'}
               aria-label="Hold {of.name} when scaling"
@@ -355,28 +356,23 @@
     font-weight: 450;
   }
   @media (max-width: 760px) {
-    .sheet {
-      table-layout: auto;
-    }
-    thead th:nth-child(3),
-    thead th:nth-child(4),
-    thead th:nth-child(6) {
-      width: auto;
+    thead th:nth-child(3) {
+      width: 3.7rem;
       padding-inline: 0.2rem;
+    }
+    thead th:nth-child(4) {
+      width: 4.2rem;
+      padding-inline: 0.2rem;
+    }
+    thead th:nth-child(6) {
+      width: 4.6rem;
     }
     thead th:nth-child(1),
     thead th:nth-child(5),
     .measure,
     .role,
-    .acts button:first-child {
+    .acts .hold {
       display: none;
-    }
-    .left {
-      width: 100%;
-    }
-    td :global(input[data-column='percent']),
-    td :global(input[data-column='grams']) {
-      width: 4.2rem;
     }
     tbody tr {
       height: 3rem;

@@ -58,7 +58,7 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
   return makeSlip(context, {
     kind: 'gluten',
     reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(Math.round(water(rounded)))} of water for it to drink.${thumb}`,
-    basis: `protein of the flours (USDA SR Legacy, from memory) against the style's aim (${commonPractice})`,
+    basis: `${lines.some((l) => isFlour(l) && l.of.bag?.protein !== undefined) ? 'protein on the labels of your bags' : 'protein of the flours (USDA SR Legacy, from memory)'} against the style’s aim (${commonPractice})`,
     certainty: normalBelow(short / proteinSd(context)),
     ifLeft: 'It rises less and the slices crumble more; longer kneading helps a little.',
     changes: [

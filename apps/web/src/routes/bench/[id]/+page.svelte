@@ -5,19 +5,21 @@
     loadingOrders,
     noFlour,
     percentageSchools,
+    schoolNames,
     styleIds,
     styles,
     windowFor,
     type LoadingMethod,
+    type PercentageSchool,
     type StyleId,
   } from '@tender-crumb/core';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
   import Printer from '@lucide/svelte/icons/printer';
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import Undo2 from '@lucide/svelte/icons/undo-2';
-  import { ToggleGroup } from 'bits-ui';
   import { onMount } from 'svelte';
   import { api } from '$lib/api.ts';
+  import Either from '$lib/ui/Either.svelte';
   import WaterAccount from '$lib/account/WaterAccount.svelte';
   import { Bench } from '$lib/bench/bench.svelte.ts';
   import ConflictBanner from '$lib/bench/ConflictBanner.svelte';
@@ -39,7 +41,6 @@
   const window = $derived(
     bench.evaluation?.window ?? windowFor(bench.formula.style, false, bench.household.figures),
   );
-  const schoolNames = { total: 'of all flour', added: 'of added flour' };
 
   onMount(() => {
     bench.recover();
@@ -57,10 +58,8 @@
     else bench.undo();
   }
 
-  async function setSchool(school: string) {
-    const found = percentageSchools.find((s) => s === school);
-    if (!found) return;
-    if (!(await bench.settle({ percentages: found }))) {
+  async function setSchool(school: PercentageSchool) {
+    if (!(await bench.settle({ percentages: school }))) {
       said = 'The choice holds here, but could not be remembered.';
     }
   }
@@ -209,17 +208,14 @@
           {#each styleIds as id (id)}<option value={id}>{styles[id]}</option>{/each}
         </select>
       </div>
-      <ToggleGroup.Root
-        type="single"
-        class="schools"
-        aria-label="School of percentages"
-        value={bench.household.percentages}
-        onValueChange={setSchool}
-      >
-        {#each percentageSchools as school (school)}
-          <ToggleGroup.Item value={school}>% {schoolNames[school]}</ToggleGroup.Item>
-        {/each}
-      </ToggleGroup.Root>
+      {#if !bench.evaluation?.totals.dryBase}
+        <Either
+          label="School of percentages"
+          value={bench.household.percentages}
+          choices={percentageSchools.map((s) => [s, `% ${schoolNames[s]}`])}
+          onpick={setSchool}
+        />
+      {/if}
       <ScaleForm {bench} />
     </div>
     <Sheet {bench} />
@@ -265,23 +261,3 @@
     {/if}
   </div>
 </div>
-
-<style>
-  :global(.schools) {
-    display: flex;
-    border: 1.5px solid var(--rim);
-    border-radius: 4px 4px 12px 12px;
-    overflow: hidden;
-  }
-  :global(.schools button) {
-    min-height: 2.1rem;
-    padding: 0 0.7rem;
-    font-size: 0.875rem;
-    color: var(--rim);
-  }
-  :global(.schools button[data-state='on']) {
-    background: var(--rim);
-    color: var(--on-rim);
-    font-weight: 600;
-  }
-</style>

@@ -36,7 +36,7 @@
     }
   }
 
-  const plain = (value: number) => String(Number(value.toPrecision(4)));
+  const plain = (value: number) => String(Number(value.toPrecision(4))).replace('-', '−');
 </script>
 
 <svelte:head><title>Figures · Pantry · Tender Crumb</title></svelte:head>
