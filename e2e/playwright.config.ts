@@ -7,7 +7,7 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   forbidOnly: true,
-  timeout: 60_000,
+  timeout: 120_000,
   reporter: [['list'], ['./closing-line.ts']],
   outputDir: '../test-results',
   use: {
@@ -32,6 +32,6 @@ export default defineConfig({
     env: { PORT: String(port), HOST: '127.0.0.1', TENDER_CRUMB_DEMO: '1' },
     url: `http://127.0.0.1:${port}/`,
     reuseExistingServer: false,
-    timeout: 60_000,
+    timeout: 120_000,
   },
 });

@@ -1,10 +1,20 @@
+import { addIns } from './add-ins.ts';
 import { drinkers } from './drinkers.ts';
 import { flours } from './flours.ts';
 import type { Ingredient } from './ingredient.ts';
-import { others } from './others.ts';
+import { smallThings } from './small.ts';
+import { sweetThings } from './sweet.ts';
+import { wetThings } from './wet.ts';
 
 /** Everything that Tender Crumb knows by itself, in the order in which a baker would look for it. */
-export const catalogue: readonly Ingredient[] = [...flours, ...drinkers, ...others];
+export const catalogue: readonly Ingredient[] = [
+  ...flours,
+  ...drinkers,
+  ...wetThings,
+  ...sweetThings,
+  ...smallThings,
+  ...addIns,
+];
 
 const byId: ReadonlyMap<string, Ingredient> = new Map(catalogue.map((i) => [i.id, i]));
 

@@ -95,7 +95,7 @@
     box-shadow: inset 0 0 0 3px var(--ink);
   }
   .segment.dim {
-    opacity: 0.45;
+    background-color: color-mix(in oklab, var(--base), var(--enamel) 60%);
   }
   .label {
     position: absolute;

@@ -73,7 +73,7 @@
   {@const { totals } = evaluation}
   <div class="grid gap-5 md:grid-cols-2">
     <section class="grid content-start gap-2">
-      <h3>Gluten and protein</h3>
+      <h2>Gluten and protein</h2>
       {#if totals.dryBase}
         <p>
           No cereal flour: gluten is {totals.proteinPercent.toFixed(0)} % protein and holds this bread
@@ -101,7 +101,7 @@
         {/if}
       {/if}
       {#if milled.length > 0}
-        <h3 class="mt-2">To mill</h3>
+        <h2 class="mt-2">To mill</h2>
         <ul>
           {#each milled as { line, milling } (line.id)}
             <li>
@@ -116,7 +116,7 @@
       {/if}
     </section>
     <section class="grid content-start gap-2">
-      <h3>Mixing that it stands</h3>
+      <h2>Mixing that it stands</h2>
       <ul class="grid gap-1">
         {#each mixing as m (m.mixer)}
           <li class:text-act={m.tooLong}>
@@ -124,7 +124,7 @@
           </li>
         {/each}
       </ul>
-      <h3 class="mt-2">Water for a warm dough</h3>
+      <h2 class="mt-2">Water for a warm dough</h2>
       <div class="flex flex-wrap items-center gap-2">
         <label class="quiet" for="desired">Dough of</label>
         <input
@@ -160,7 +160,7 @@
 {/if}
 
 <style>
-  h3 {
+  h2 {
     font-weight: 650;
   }
 </style>

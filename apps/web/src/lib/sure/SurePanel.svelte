@@ -89,7 +89,7 @@
     </svg>
     <div class="grid gap-4 sm:grid-cols-2">
       <div>
-        <h3>What would make it surer</h3>
+        <h2>What would make it surer</h2>
         {#if surer.length === 0}
           <p class="quiet">Nothing that is worth an errand: it is as sure as it gets.</p>
         {:else}
@@ -105,7 +105,7 @@
         {/if}
       </div>
       <div>
-        <h3>What it is unsure of</h3>
+        <h2>What it is unsure of</h2>
         <ol class="grid gap-1.5">
           {#each simulation.shares.filter((s) => s.share > worthShowing).slice(0, 6) as s (s.key)}
             <li class="bar">
@@ -150,7 +150,7 @@
     stroke-width: 2.5;
     vector-effect: non-scaling-stroke;
   }
-  h3 {
+  h2 {
     margin-bottom: 0.35rem;
     font-weight: 650;
   }

@@ -16,9 +16,17 @@
   import type { Bench } from '../bench/bench.svelte.ts';
   import Level from '../level/Level.svelte';
 
-  let { bench, line = $bindable() }: { bench: Bench; line: string | undefined } = $props();
+  let {
+    bench,
+    line = $bindable(),
+    chosen = $bindable(),
+  }: {
+    bench: Bench;
+    /** Line that something is to take the place of; the dialog is open while there is one. */
+    line: string | undefined;
+    chosen: string | undefined;
+  } = $props();
 
-  let chosen = $state<string | undefined>();
   const leaving = new SvelteSet<string>();
   let search = $state('');
 
