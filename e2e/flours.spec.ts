@@ -105,8 +105,18 @@ test('something in a line’s place: refused with the reason, or side by side wi
     '450 g bread flour\n265 g water\n20 g honey\n8 g salt\n5 g instant yeast',
   );
   await visit(page, `/bench/${id}`);
-  await page.getByRole('button', { name: 'Put something in place of strong bread flour' }).click();
+  // Picked in the sheet, what cannot be is not put there: the reason is shown, and the flour stays.
   const dialog = page.getByRole('dialog');
+  const swap = page.getByRole('combobox', { name: 'Swap strong bread flour' });
+  await swap.click();
+  await swap.fill('soft white');
+  await page.getByRole('option', { name: /soft white flour/ }).click();
+  await expect(dialog).toContainText('Soft wheat cannot stand in for hard');
+  await page.keyboard.press('Escape');
+  await expect(swap).toHaveValue('strong bread flour');
+  await expect(page.getByLabel('Grams of strong bread flour')).toHaveValue('450');
+
+  await page.getByRole('button', { name: 'Put something in place of strong bread flour' }).click();
   await dialog.getByRole('button', { name: /rice flour/ }).click();
   await expect(dialog).toContainText('It has no gluten');
   await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();

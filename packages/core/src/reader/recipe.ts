@@ -160,9 +160,11 @@ class Reading {
       this.#stages.push(this.#open);
       return true;
     }
-    if (readAmount(text)) return false;
     const marked = /^#/.test(text) || /:\s*$/.test(text);
     const alone = !this.#begun && next !== undefined && next.trim() === '' && !/\d/.test(text);
+    // "A loaf for Sundays" is no amount of one.
+    const amount = readAmount(text);
+    if (amount && !(alone && !amount.amount.unit && !matchIngredient(amount.rest))) return false;
     if (!marked && !(alone && !matchIngredient(text))) return false;
     if (!this.#name && !this.#begun) this.#name = text.replace(/^#+\s*|:\s*$/g, '').slice(0, 120);
     else if (marked) this.#open = undefined;

@@ -147,6 +147,13 @@ describe('reader: stages', () => {
     expect(dough!.lines).to.have.length(3);
   });
 
+  it('takes a title that begins with "a" for a title, and a pinch of salt for salt', () => {
+    const { formula, unread } = read('A loaf for rainy days\n\n500 g bread flour\n300 g water');
+    expect(formula.name).to.equal('A loaf for rainy days');
+    expect(unread).to.deep.equal([]);
+    expect(read('a pinch of salt\n\n500 g bread flour').formula.stages[0]!.lines).to.have.length(2);
+  });
+
   it('does not take how wet a starter is for how much of it there is', () => {
     const { formula, unread } = read('500 g bread flour\n300 g water\n125% hydration starter 90 g');
     expect(unread).to.deep.equal([]);

@@ -92,7 +92,11 @@
   {/each}
   {#if level}
     {@const bubble = stretch(level.low, level.high)}
-    <span class="bubble" style:left="{bubble.left}%" style:width="{bubble.width}%"></span>
+    <span
+      class="bubble"
+      style:left="min({bubble.left}%, 100% - var(--height) * 0.6)"
+      style:width="{bubble.width}%"
+    ></span>
     {#if size !== 'tiny' && (level.early ?? level.points) - level.points >= tellingDifference}
       <span
         class="path"
@@ -101,7 +105,10 @@
       ></span>
       <span class="first" style:left="{place(level.early!)}%"></span>
     {/if}
-    <span class="eye" style:left="{place(level.points)}%"></span>
+    <span
+      class="eye"
+      style:left="clamp(var(--height) * 0.2, {place(level.points)}%, 100% - var(--height) * 0.2)"
+    ></span>
   {/if}
   {#if ghost}
     {@const moved = stretch(ghost.low, ghost.high)}
@@ -197,6 +204,7 @@
       left 180ms ease-out,
       width 180ms ease-out;
   }
+  /* A level beyond what is drawn stands at the end, whole. */
   .vial > .bubble {
     top: 16%;
     bottom: 16%;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { findIngredients, type Pantry } from '@tender-crumb/core';
   import { Combobox } from 'bits-ui';
+  import { tick } from 'svelte';
   import RoleMark from '../role/RoleMark.svelte';
 
   let {
@@ -26,59 +27,66 @@
   const found = $derived(findIngredients(searching ? typed : '', pantry.all).slice(0, 40));
   const shown = $derived(value ? pantry.ingredient(value).name : '');
 
-  function pick(id: string) {
+  /** Begins the field anew where what was picked was not put there. */
+  let round = $state(0);
+
+  async function pick(id: string) {
     searching = false;
     typed = '';
-    if (id && id !== value) onpick(id);
+    if (!id || id === value) return;
+    onpick(id);
+    await tick();
+    if (id !== value) round += 1;
   }
 </script>
 
-<Combobox.Root
-  type="single"
-  value={value ?? ''}
-  inputValue={searching ? typed : shown}
-  bind:open
-  onValueChange={pick}
-  onOpenChange={(o) => {
-    if (!o) {
-      searching = false;
-      typed = '';
-    }
-  }}
->
-  <Combobox.Input
-    class="picker"
-    aria-label={label}
-    {placeholder}
-    data-column="ingredient"
-    autocomplete="off"
-    spellcheck="false"
-    onclick={() => (open = true)}
-    onfocus={(e) => (e.currentTarget as HTMLInputElement).select()}
-    oninput={(e) => {
-      searching = true;
-      typed = (e.currentTarget as HTMLInputElement).value;
-      open = true;
+{#key round}
+  <Combobox.Root
+    type="single"
+    bind:value={() => value ?? '', (id) => void pick(id)}
+    inputValue={searching ? typed : shown}
+    bind:open
+    onOpenChange={(o) => {
+      if (!o) {
+        searching = false;
+        typed = '';
+      }
     }}
-  />
-  <Combobox.Portal>
-    <Combobox.Content class="picker-list" sideOffset={4} align="start">
-      {#each found as of (of.id)}
-        <Combobox.Item class="picker-item" value={of.id} label={of.name}>
-          <RoleMark role={of.role} />
-          {of.name}
-          {#if glutenFree && of.allergens.includes('gluten')}
-            <b class="ml-auto text-sm text-act">gluten</b>
-          {/if}
-        </Combobox.Item>
-      {:else}
-        <p class="picker-none">
-          Nothing in the catalogue is called “{typed}”. Try a plainer name, such as rye or milk.
-        </p>
-      {/each}
-    </Combobox.Content>
-  </Combobox.Portal>
-</Combobox.Root>
+  >
+    <Combobox.Input
+      class="picker"
+      aria-label={label}
+      {placeholder}
+      data-column="ingredient"
+      autocomplete="off"
+      spellcheck="false"
+      onclick={() => (open = true)}
+      onfocus={(e) => (e.currentTarget as HTMLInputElement).select()}
+      oninput={(e) => {
+        searching = true;
+        typed = (e.currentTarget as HTMLInputElement).value;
+        open = true;
+      }}
+    />
+    <Combobox.Portal>
+      <Combobox.Content class="picker-list" sideOffset={4} align="start">
+        {#each found as of (of.id)}
+          <Combobox.Item class="picker-item" value={of.id} label={of.name}>
+            <RoleMark role={of.role} />
+            {of.name}
+            {#if glutenFree && of.allergens.includes('gluten')}
+              <b class="ml-auto text-sm text-act">gluten</b>
+            {/if}
+          </Combobox.Item>
+        {:else}
+          <p class="picker-none">
+            Nothing in the catalogue is called “{typed}”. Try a plainer name, such as rye or milk.
+          </p>
+        {/each}
+      </Combobox.Content>
+    </Combobox.Portal>
+  </Combobox.Root>
+{/key}
 
 <style>
   :global(.picker) {

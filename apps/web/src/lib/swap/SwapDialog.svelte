@@ -143,6 +143,8 @@
                   class:chosen={chosen === choice.id}
                   class:refused={choice.refused}
                   aria-pressed={chosen === choice.id}
+                  {@attach chosen === choice.id &&
+                    ((of) => of.scrollIntoView({ block: 'nearest' }))}
                   onclick={() => choose(choice.id)}
                   >{choice.label}{#if choice.refused}<span class="quiet">
                       · cannot</span
