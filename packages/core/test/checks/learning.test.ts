@@ -251,6 +251,34 @@ describe('what a bake teaches', () => {
     expect(lesson.next.points).to.be.lessThan(lesson.forecast.points - 1);
   });
 
+  it('a touch before slow flour has drunk is compared with the forecast for that moment', () => {
+    const slow = build({ 'fresh-hard-wheat': 500, water: 365, salt: 9 });
+    const at = level(resolve(slow), kitchenOf(defaultHousehold))!;
+    const touch = (points: number, rested?: boolean): BakeEvent[] => [
+      {
+        id: 'touch',
+        at: '2026-01-01T08:00:00Z',
+        kind: 'felt',
+        data: { points, ...(rested === undefined ? {} : { rested }) },
+      },
+    ];
+    const learned = (events: BakeEvent[]) =>
+      learnFromBake(slow, events, defaultHousehold, nothingLearned)!;
+    const key = thirstKey({ ingredient: 'fresh-hard-wheat' });
+    const [early, late, wrong] = [
+      learned(touch(at.early, false)),
+      learned(touch(at.points, true)),
+      learned(touch(at.early)),
+    ];
+    expect(departure(early.belief, key)).to.be.closeTo(0, 1e-9);
+    expect(departure(late.belief, key)).to.be.closeTo(0, 1e-9);
+    expect(early.lesson.felt).to.be.closeTo(at.points, 1e-9);
+    expect(departure(wrong.belief, key)).to.be.lessThan(-0.02);
+    // It says less than a touch after the rest does.
+    const sd = (of: typeof early) => doubtOf(of.belief, key, 1);
+    expect(sd(early)).to.be.greaterThan(sd(late));
+  });
+
   it('learns nothing from a bake that nobody felt', () => {
     const { belief, lesson } = learnFromBake(loaf, [], defaultHousehold, nothingLearned)!;
     expect(belief).to.equal(nothingLearned);

@@ -1,0 +1,124 @@
+import { expect } from 'chai';
+import {
+  accountBars,
+  defaultHousehold,
+  kitchenOf,
+  laterShare,
+  level,
+  pantryIn,
+  resolve,
+  waterAccount,
+  coefficients,
+  type Household,
+} from '../../src/index.ts';
+import { build } from '../build.ts';
+
+const kitchen = kitchenOf(defaultHousehold);
+const account = (dough: Record<string, number>) => waterAccount(resolve(build(dough)), kitchen);
+
+describe('the water account', () => {
+  it('of the strong white machine loaf, by hand', () => {
+    const { brings, softens, drinks, later } = account({
+      'bread-flour': 400,
+      water: 230,
+      oil: 27,
+      sugar: 25,
+      'milk-powder': 11,
+      salt: 8,
+    });
+    expect(brings).to.be.closeTo(230, 0.01);
+    expect(softens).to.be.closeTo(0.3 * (27 + 0.998 * 25), 0.05);
+    expect(drinks).to.be.closeTo(0.62 * 400 + 0.3 * 11, 1e-9);
+    expect(later).to.equal(0);
+  });
+
+  it('milk, egg, butter and honey bring their water, and soften by their fat and sugar', () => {
+    const { entries } = account({ 'bread-flour': 500, milk: 100, egg: 50, butter: 20, honey: 20 });
+    const of = (id: string) => entries.find((e) => e.of.id === id)!;
+    expect(of('milk').brings).to.be.closeTo(88.13, 1e-9);
+    expect(of('egg').brings).to.be.closeTo(0.7615 * 50, 1e-9);
+    expect(of('honey').brings).to.be.closeTo(0.171 * 20, 1e-9);
+    expect(of('milk').softens).to.be.closeTo(0.3 * (4.8 + 3.25), 1e-9);
+    expect(of('butter').softens).to.be.greaterThan(0.3 * 0.8 * 20);
+  });
+
+  it('salt, yeast and milk’s own solids drink nothing; nothing native to flour softens', () => {
+    const { entries } = account({ 'bread-flour': 500, salt: 9, 'instant-yeast': 6, milk: 50 });
+    for (const id of ['salt', 'instant-yeast', 'milk']) {
+      expect(entries.find((e) => e.of.id === id)!.drinks, id).to.equal(0);
+    }
+    expect(entries[0]!.softens).to.equal(0);
+  });
+
+  it('the same goods drink less where they are the base', () => {
+    const gluten = (dough: Record<string, number>) =>
+      account(dough).entries.find((e) => e.of.id === 'vital-gluten')!.thirst;
+    expect(gluten({ 'bread-flour': 500, 'vital-gluten': 20 })).to.equal(1.5);
+    expect(gluten({ 'vital-gluten': 160, 'oat-fibre': 50 })).to.equal(1);
+  });
+
+  it('its bars hold all of it on one scale', () => {
+    const whole = account({ 'whole-wheat': 400, water: 300, honey: 20, egg: 50, 'flax-meal': 30 });
+    const bars = accountBars(whole);
+    const sum = (of: typeof bars.brings) => of.reduce((total, s) => total + s.grams, 0);
+    expect(sum(bars.brings)).to.be.closeTo(whole.brings + whole.softens, 1e-9);
+    expect(sum(bars.drinks)).to.be.closeTo(whole.drinks, 1e-9);
+    const ends = [...bars.brings, ...bars.drinks].map((s) => s.to);
+    expect(Math.max(...ends)).to.be.closeTo(1, 1e-9);
+    expect(bars.scale).to.be.closeTo(Math.max(whole.brings + whole.softens, whole.drinks), 1e-9);
+  });
+});
+
+describe('slow drinkers', () => {
+  it('have drunk a part at the first touch, by what they are; soaked ones all', () => {
+    const lines = resolve({
+      ...build({ 'whole-wheat': 400, 'wheat-bran': 30, 'bread-flour': 100, raisins: 50 }),
+    });
+    const share = (id: string) =>
+      laterShare(
+        lines.find((l) => l.ingredient === id)!,
+        coefficients,
+      );
+    expect(share('whole-wheat')).to.be.closeTo(0.1, 1e-9);
+    expect(share('wheat-bran')).to.be.closeTo(0.25, 1e-9);
+    expect(share('raisins')).to.be.closeTo(0.6, 1e-9);
+    expect(share('bread-flour')).to.equal(0);
+    const soaked = { ...lines[0]!, stageKind: 'soaker' as const };
+    expect(laterShare(soaked, coefficients)).to.equal(0);
+  });
+});
+
+describe('doubts by what is known of a bag', () => {
+  const loaf = (edit = {}) =>
+    resolve(build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, edit));
+  it('a measured moisture leaves less doubt than an assumed one', () => {
+    const household: Household = {
+      ...defaultHousehold,
+      bags: [{ id: 'dry', name: 'Dry', ingredient: 'bread-flour', moisture: 14 }],
+    };
+    const bagged = resolve(
+      build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, { bag: 'dry' }),
+      pantryIn(household),
+    );
+    const moisture = (lines: ReturnType<typeof loaf>, at = kitchen) =>
+      level(lines, at)!.doubts.find((d) => d.kind === 'moisture')!.points;
+    const measured = moisture(bagged, kitchenOf(household));
+    expect(moisture(loaf()) / measured).to.be.closeTo(0.7 / 0.3, 1e-9);
+  });
+
+  it('the damper the flour, the less a unit of its thirst moves the dough', () => {
+    const at = (moisture: number) => {
+      const household: Household = {
+        ...defaultHousehold,
+        bags: [{ id: 'b', name: 'B', ingredient: 'bread-flour', moisture }],
+      };
+      const lines = resolve(
+        build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, { bag: 'b' }),
+        pantryIn(household),
+      );
+      return level(lines, kitchenOf(household))!.slopes.get('thirst:bag:b')!;
+    };
+    expect(at(14)).to.be.closeTo(-100, 1e-9);
+    expect(at(10)).to.be.closeTo((-100 * 90) / 86, 1e-9);
+  });
+});

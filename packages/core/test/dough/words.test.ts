@@ -1,0 +1,141 @@
+import { expect } from 'chai';
+import {
+  catalogue,
+  coefficients,
+  defaultHousehold,
+  figureGroups,
+  kitchenOf,
+  nothingLearned,
+  evaluate,
+  normalBelow,
+  normalDraws,
+  portionsOf,
+  saltLadder,
+  seededRandom,
+  stateAt,
+  states,
+  styleIds,
+  styleInSentence,
+  styles,
+  verdict,
+} from '../../src/index.ts';
+import { build, judge } from '../build.ts';
+
+describe('states', () => {
+  it('each begins where the one before ends', () => {
+    states.slice(0, -1).forEach((state, i) => {
+      expect(stateAt(state.below - 1e-9).id).to.equal(state.id);
+      expect(stateAt(state.below).id).to.equal(states[i + 1]!.id);
+    });
+    expect(stateAt(-1000).id).to.equal('dry');
+    expect(stateAt(1000).id).to.equal('batter');
+  });
+});
+
+describe('the verdict', () => {
+  const says = (dough: Record<string, number>, style: (typeof styleIds)[number] = 'pan') =>
+    verdict(judge(build(dough, style)), style);
+
+  it('says where it stands, what brings it home, and how likely it lands', () => {
+    const right = says({ 'bread-flour': 500, water: 310 });
+    expect(right).to.include({ fits: true, says: 'Where it should be for a machine or tin loaf.' });
+    expect(right.chance).to.be.within(0.8, 0.9);
+    const tight = says({ 'bread-flour': 500, water: 250 });
+    expect(tight.says).to.match(
+      /^Too tight for a machine or tin loaf\. Needs about 45\sg more water/,
+    );
+    expect(tight.fits).to.equal(false);
+    const loose = says({ 'bread-flour': 500, water: 370 });
+    expect(loose.says).to.contain('Hold back about');
+  });
+
+  it('speaks of the first touch only where that is another feel', () => {
+    expect(says({ 'bread-flour': 500, water: 310 }).early).to.equal(undefined);
+    const slow = says({ 'fresh-hard-wheat': 500, water: 380 }, 'wholegrain-pan');
+    expect(slow.early).to.match(/first touch.*after 25 minutes/);
+  });
+
+  it('every style has its words', () => {
+    for (const style of styleIds) {
+      expect(styles[style]).not.to.equal('');
+      expect(says({ 'bread-flour': 500, water: 310 }, style).says).to.contain(
+        styleInSentence[style],
+      );
+    }
+  });
+});
+
+describe('the figures that everything rests on', () => {
+  const groups = figureGroups(catalogue, { softening: 0.25, 'thirst:bread-flour': 0.6 });
+  const rows = groups.flatMap((g) => g.rows);
+
+  it('each has a name of its own, a unit, a source, and lies in its own range', () => {
+    expect(new Set(rows.map((r) => r.name)).size).to.equal(rows.length);
+    for (const row of rows) {
+      expect(row.unit, row.name).not.to.equal('');
+      expect(row.source, row.name).not.to.equal('');
+      expect(row.sd, row.name).to.be.at.least(0);
+      expect(row.value, row.name).to.be.within(row.least, row.most);
+    }
+    expect(rows.find((r) => r.name === 'softening')?.own).to.equal(0.25);
+    expect(rows.find((r) => r.name === 'thirst:bread-flour')?.own).to.equal(0.6);
+  });
+
+  it('every coefficient of the model stands among them', () => {
+    for (const name of Object.keys(coefficients)) {
+      expect(
+        rows.some((r) => r.name === name),
+        name,
+      ).to.equal(true);
+    }
+  });
+
+  it('one that is set moves what it is about', () => {
+    const formula = build({ 'whole-wheat': 500, water: 350, oil: 40, honey: 30, salt: 3 });
+    const with_ = (figures: Record<string, number>) =>
+      evaluate(formula, { ...defaultHousehold, figures }, nothingLearned)!;
+    const plain = with_({});
+    expect(with_({ softening: 0.5 }).level.points).to.be.greaterThan(plain.level.points + 2);
+    expect(with_({ slowFlour: 0.7 }).level.early).to.be.greaterThan(plain.level.early + 5);
+    expect(with_({ moistureSpread: 2 }).level.sd).to.be.greaterThan(plain.level.sd);
+    expect(plain.slips.some((s) => s.kind === 'salt')).to.equal(true);
+    expect(with_({ saltLeast: 0.3 }).slips.some((s) => s.kind === 'salt')).to.equal(false);
+  });
+});
+
+describe('moving the salt', () => {
+  it('less is faster and looser, sodium follows, and as it stands nothing changes', () => {
+    const formula = build({ 'bread-flour': 500, water: 310, salt: 9, butter: 20 });
+    const { lines, totals } = judge(formula);
+    const { count } = portionsOf(formula);
+    const ladder = saltLadder(lines, totals, kitchenOf(defaultHousehold), count);
+    const now = ladder.find((r) => r.now)!;
+    expect(now).to.include({ change: 0, riseFaster: 0, looser: 0 });
+    // 9 g of salt is 3488 mg of sodium, and flour and butter bring about 12 more.
+    expect(now.sodium * count).to.be.within(3488, 3510);
+    const low = ladder[0]!;
+    expect(low.label).to.equal('low-sodium');
+    expect(low.riseFaster).to.be.greaterThan(0);
+    expect(low.looser).to.be.greaterThan(0);
+    expect((now.sodium - low.sodium) * count).to.be.closeTo(-low.change * 387.58, 1e-6);
+    expect(ladder.map((r) => r.sodium)).to.deep.equal(
+      [...ladder.map((r) => r.sodium)].sort((a, b) => a - b),
+    );
+  });
+});
+
+describe('chance', () => {
+  it('seeded draws are even, and normal ones fall as the normal distribution has it', () => {
+    const random = seededRandom(5);
+    const uniform = Array.from({ length: 20_000 }, random);
+    expect(Math.min(...uniform)).to.be.at.least(0);
+    expect(Math.max(...uniform)).to.be.lessThan(1);
+    expect(uniform.reduce((a, b) => a + b, 0) / uniform.length).to.be.closeTo(0.5, 0.01);
+    const normal = normalDraws(seededRandom(6));
+    const drawn = Array.from({ length: 20_000 }, normal);
+    for (const z of [-1.5, -0.5, 0, 1, 2]) {
+      const below = drawn.filter((d) => d < z).length / drawn.length;
+      expect(below).to.be.closeTo(normalBelow(z), 0.012);
+    }
+  });
+});
