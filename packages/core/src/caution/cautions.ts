@@ -1,6 +1,8 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { StyleId } from '../formula/style.ts';
-import type { Totals } from '../formula/totals.ts';
+import { coefficients } from '../dough/coefficients.ts';
+import { proteinAim } from '../dough/strength.ts';
+import { isFlour, type Totals } from '../formula/totals.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 
 export interface Caution {
@@ -15,6 +17,8 @@ export interface CautionFacts {
   readonly totals: Totals;
   readonly points: number;
   readonly glutenGrams: number;
+  /** Protein of the flours without the gluten added to them, g per 100 g. */
+  readonly flourProtein: number;
   readonly roomCelsius?: number;
   /** Somebody in the household must not eat gluten. */
   readonly glutenFree?: boolean;
@@ -106,6 +110,15 @@ export const cautionTable: readonly CautionRow[] = [
     when: (f) => !f.totals.dryBase && f.glutenGrams > 0.05 * f.totals.flourGrams,
   },
   {
+    id: 'needless-gluten',
+    text: 'The flours are strong enough for this bread by themselves: gluten on top makes it tougher, not higher.',
+    source: 'common practice, no source',
+    when: (f) =>
+      !f.totals.dryBase &&
+      f.glutenGrams > 0 &&
+      f.flourProtein >= proteinAim(f.style, f.totals) - coefficients.leastShortfall.value,
+  },
+  {
     id: 'no-gluten-grains',
     text: 'Most of this flour holds no gluten that can build: it will not trap gas as wheat does, and kneading does nothing for it. Gluten is not the cure here either.',
     source: 'common practice, no source',
@@ -137,14 +150,22 @@ export const cautionTable: readonly CautionRow[] = [
   },
 ];
 
+function flourProtein(lines: readonly ResolvedLine[]): number {
+  const flours = lines.filter(isFlour);
+  const grams = flours.reduce((sum, l) => sum + l.grams, 0);
+  const protein = flours.reduce((sum, l) => sum + l.grams * l.of.composition.protein, 0);
+  return grams > 0 ? protein / grams : 0;
+}
+
 /** The cautions that a formula calls for, in the table's order. */
 export function cautions(
   lines: readonly ResolvedLine[],
-  facts: Omit<CautionFacts, 'ingredients' | 'glutenGrams'>,
+  facts: Omit<CautionFacts, 'ingredients' | 'glutenGrams' | 'flourProtein'>,
 ): Caution[] {
   const present = {
     ...facts,
     glutenGrams: lines.reduce((g, l) => g + (l.of.role === 'gluten' ? l.grams : 0), 0),
+    flourProtein: flourProtein(lines),
     ingredients: lines.filter((l) => l.grams > 0).map((l) => l.of),
   };
   return cautionTable.filter((row) => row.when(present)).map(({ id, text }) => ({ id, text }));

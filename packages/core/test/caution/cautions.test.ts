@@ -26,6 +26,11 @@ const cases: ReadonlyArray<
   ['polyols', { ...wheat, erythritol: 20 }, wheat],
   ['carbohydrate-estimate', { 'vital-gluten': 160, 'oat-fibre': 50, water: 240 }, wheat],
   ['rubbery-gluten', { ...wheat, 'vital-gluten': 40 }, { ...wheat, 'vital-gluten': 10 }],
+  [
+    'needless-gluten',
+    { 'bread-flour': 500, 'vital-gluten': 10, water: 320 },
+    { 'plain-flour': 500, 'vital-gluten': 10, water: 300 },
+  ],
   ['no-gluten-grains', { 'rye-whole': 500, water: 400 }, wheat],
   ['soft-wheat', { 'spelt-whole': 500, water: 330 }, wheat],
   ['machine-too-loose', { 'bread-flour': 500, water: 370 }, wheat],

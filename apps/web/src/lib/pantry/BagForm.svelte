@@ -3,6 +3,8 @@
   import { untrack } from 'svelte';
   import { api } from '../api.ts';
   import { faultsOf, numberIn, type Faults } from './faults.ts';
+  import KeepRow from './KeepRow.svelte';
+  import NameField from './NameField.svelte';
   import NumberField from './NumberField.svelte';
   import Pick from './Pick.svelte';
 
@@ -71,17 +73,13 @@
 
 <form class="grid gap-3" onsubmit={keep} novalidate>
   <div class="grid gap-3 sm:grid-cols-[minmax(0,2fr)_minmax(0,2fr)_minmax(0,1.4fr)]">
-    <label class="quiet grid content-start gap-1"
-      >{bag ? 'Bag' : 'New bag'}
-      <input
-        class="field min-w-0 text-base text-ink"
-        maxlength="120"
-        bind:value={name}
-        placeholder="Strong white, blue sack"
-        aria-invalid={faults['name'] ? 'true' : undefined}
-      />
-      {#if faults['name']}<span class="text-act" role="alert">{faults['name']}</span>{/if}
-    </label>
+    <NameField
+      label={bag ? 'Bag' : 'New bag'}
+      bind:value={name}
+      placeholder="Strong white, blue sack"
+      maxlength={120}
+      fault={faults['name'] ?? ''}
+    />
     <Pick
       label="Kind"
       value={ingredient}
@@ -113,16 +111,17 @@
     <NumberField label="Paid" bind:value={paid} fault={faults['price'] ?? ''} />
     <NumberField label="for, kg" bind:value={kilograms} />
   </div>
-  <div class="flex flex-wrap items-center gap-3">
-    <button class="knob" type="submit" disabled={busy}>
-      {busy ? 'Keeping it …' : bag ? 'Keep the changes' : 'Add the bag'}
-    </button>
+  <KeepRow
+    {busy}
+    what="the bag"
+    known={bag !== undefined}
+    fault={faults[''] ?? ''}
+    onleave={ondone}
+  >
     {#if bag}
       <label class="inline-flex items-center gap-2">
         <input type="checkbox" class="size-5 accent-rim" bind:checked={finished} /> used up
       </label>
-      <button class="knob" type="button" onclick={ondone}>Leave it</button>
     {/if}
-    {#if faults['']}<span class="text-act" role="alert">{faults['']}</span>{/if}
-  </div>
+  </KeepRow>
 </form>

@@ -11,6 +11,8 @@
   import { api } from '../api.ts';
   import { carbs } from './choice.ts';
   import { faultsOf, numberIn, type Faults } from './faults.ts';
+  import KeepRow from './KeepRow.svelte';
+  import NameField from './NameField.svelte';
   import NumberField from './NumberField.svelte';
   import Pick from './Pick.svelte';
 
@@ -100,17 +102,13 @@
 
 <form class="grid gap-3" onsubmit={keep} novalidate>
   <div class="grid gap-3 sm:grid-cols-3">
-    <label class="quiet grid content-start gap-1"
-      >{own ? 'Ingredient' : 'New ingredient'}
-      <input
-        class="field min-w-0 text-base text-ink"
-        maxlength="80"
-        bind:value={name}
-        placeholder="Bean flour"
-        aria-invalid={faults['name'] ? 'true' : undefined}
-      />
-      {#if faults['name']}<span class="text-act" role="alert">{faults['name']}</span>{/if}
-    </label>
+    <NameField
+      label={own ? 'Ingredient' : 'New ingredient'}
+      bind:value={name}
+      placeholder="Bean flour"
+      maxlength={80}
+      fault={faults['name'] ?? ''}
+    />
     <Pick
       label="It drinks and measures like"
       value={like}
@@ -150,11 +148,11 @@
       {/each}
     </div>
   </fieldset>
-  <div class="flex flex-wrap items-center gap-3">
-    <button class="knob" type="submit" disabled={busy}>
-      {busy ? 'Keeping it …' : own ? 'Keep the changes' : 'Add the ingredient'}
-    </button>
-    {#if own}<button class="knob" type="button" onclick={ondone}>Leave it</button>{/if}
-    {#if faults['']}<span class="text-act" role="alert">{faults['']}</span>{/if}
-  </div>
+  <KeepRow
+    {busy}
+    what="the ingredient"
+    known={own !== undefined}
+    fault={faults[''] ?? ''}
+    onleave={ondone}
+  />
 </form>

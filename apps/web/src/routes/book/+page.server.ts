@@ -19,7 +19,10 @@ export const load: PageServerLoad = async ({ url }) => {
   // The chart is of one bread: mixed breads have no common line.
   const charted = formula ? (await listBakes(db, { limit: 60, formula })).rows : [];
   return {
-    rows,
+    // The page says what a bake taught most; the rest stays in the book.
+    rows: rows.map((b) =>
+      b.lesson ? { ...b, lesson: { ...b.lesson, taught: b.lesson.taught.slice(0, 1) } } : b,
+    ),
     charted: charted
       .filter((b) => b.lesson?.felt !== undefined)
       .map(({ id, startedAt, lesson }) => ({
