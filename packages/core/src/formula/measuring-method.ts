@@ -14,7 +14,7 @@ export interface MethodTraits {
 /** One row a way of measuring; nothing else switches on it. */
 export const methods: Readonly<Record<MeasuringMethod, MethodTraits>> = {
   scale: { label: 'scale', by: 'scale' },
-  volume: { label: 'cup, spoon', by: 'volume' },
+  volume: { label: 'measured', by: 'volume' },
   spooned: { label: 'spooned', by: 'volume', fill: 'spooned' },
   dipped: { label: 'dipped', by: 'volume', fill: 'dipped' },
   heaping: { label: 'heaping', by: 'volume', doubt: 'heaping' },

@@ -4,7 +4,7 @@ import { outside, type Window } from '../dough/window.ts';
 import { roundAway } from '../quantity/number.ts';
 import type { Change } from '../formula/formula.ts';
 import { costOf } from '../nutrition/cost.ts';
-import { nutrition, partOf, type Nutrition } from '../nutrition/nutrition.ts';
+import { inHundredGrams, nutrition, partOf, type Nutrition } from '../nutrition/nutrition.ts';
 import type { Goal, Relaxable } from './goal.ts';
 import { linesAt, programmeOf, type CandidateStuff, type Programme } from './programme.ts';
 import { solveProgramme, type Amounts } from './solve.ts';
@@ -140,7 +140,7 @@ function figuresOf(
   const cost = costOf(lines);
   return {
     portion: partOf(whole, 1 / goal.portions),
-    protein: (100 * whole.protein.value) / whole.grams,
+    protein: inHundredGrams(whole).protein.value,
     level: level(lines, kitchen),
     cost: cost.known,
     unpriced: cost.unpriced,

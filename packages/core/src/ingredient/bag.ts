@@ -73,3 +73,12 @@ export function bagProblems(
   }
   return problems;
 }
+
+/**
+ * What a kilogram of a bag cost.
+ *
+ * @returns undefined where its price is not known
+ * @example pricePerKilo({price: {paid: 3, kilograms: 1.5}}) // 2
+ */
+export const pricePerKilo = ({ price }: Pick<Bag, 'price'>): number | undefined =>
+  price && price.paid / price.kilograms;

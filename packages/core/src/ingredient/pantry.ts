@@ -1,5 +1,5 @@
 import { figure } from '../quantity/figure.ts';
-import type { Bag } from './bag.ts';
+import { pricePerKilo, type Bag } from './bag.ts';
 import { catalogue, ingredient as fromCatalogue, isIngredientId } from './catalogue.ts';
 import { groundAs } from './grind.ts';
 import type { Ingredient } from './ingredient.ts';
@@ -51,7 +51,7 @@ function bagged(of: Ingredient, bag: Bag): Ingredient {
             source: `label of ${bag.name}; the rest ${composition.source}`,
           },
     bag,
-    ...(bag.price ? { pricePerKilo: bag.price.paid / bag.price.kilograms } : {}),
+    ...(bag.price ? { pricePerKilo: pricePerKilo(bag) } : {}),
   };
 }
 

@@ -1,5 +1,5 @@
 import { z80 } from '../dough/coefficients.ts';
-import { carbSchools, type CarbSchool } from '../dough/household.ts';
+import type { CarbSchool } from '../dough/household.ts';
 import type { Kitchen } from '../dough/level.ts';
 import { measuringSd } from '../dough/measuring.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
@@ -152,6 +152,5 @@ export function partOf(whole: Nutrition, share: number): Nutrition {
   };
 }
 
-/** The other school. */
-export const otherCarbSchool = (school: CarbSchool): CarbSchool =>
-  carbSchools.find((s) => s !== school)!;
+/** What a hundred grams of a bread hold. */
+export const inHundredGrams = (whole: Nutrition): Nutrition => partOf(whole, 100 / whole.grams);

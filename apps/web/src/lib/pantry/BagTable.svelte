@@ -1,5 +1,11 @@
 <script lang="ts">
-  import { grinds, type Bag, type Ingredient, type KnownThirst } from '@tender-crumb/core';
+  import {
+    grinds,
+    pricePerKilo,
+    type Bag,
+    type Ingredient,
+    type KnownThirst,
+  } from '@tender-crumb/core';
   import Pencil from '@lucide/svelte/icons/pencil';
   import BagForm from './BagForm.svelte';
 
@@ -25,7 +31,7 @@
       b.protein !== undefined && `${b.protein} % protein`,
       b.moisture !== undefined && `${b.moisture} % moisture`,
       b.openedOn && `opened ${day.format(new Date(b.openedOn))}`,
-      b.price && `${(b.price.paid / b.price.kilograms).toFixed(2)} a kg`,
+      b.price && `${pricePerKilo(b)?.toFixed(2)} a kg`,
       b.finished && 'used up',
     ]
       .filter(Boolean)

@@ -5,6 +5,7 @@
     carbSchools,
     costOf,
     gramsText,
+    inHundredGrams,
     kitchenOf,
     nutrition,
     otherSchool,
@@ -86,7 +87,7 @@
 {#if evaluation}
   {@const all = whole(school)}
   {@const slice = partOf(all, 1 / portions.count)}
-  {@const hundred = partOf(all, 100 / all.grams)}
+  {@const hundred = inHundredGrams(all)}
   {@const allergens = allergensOf(evaluation.lines)}
   {@const cost = costOf(evaluation.lines)}
   <div class="grid gap-3">

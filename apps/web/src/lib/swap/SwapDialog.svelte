@@ -146,8 +146,7 @@
                   {@attach chosen === choice.id &&
                     ((of) => of.scrollIntoView({ block: 'nearest' }))}
                   onclick={() => choose(choice.id)}
-                  >{choice.label}{#if choice.refused}<span class="quiet">
-                      · cannot</span
+                  >{choice.label}{#if choice.refused}<span class="quiet">&nbsp;· cannot</span
                     >{/if}</button
                 >
               </li>
