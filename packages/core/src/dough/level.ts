@@ -5,14 +5,13 @@ import {
   departure,
   doubtOf,
   fillKey,
-  nothingLearned,
   softeningKey,
   thirstKey,
   type Belief,
 } from './belief.ts';
 import { methods } from '../formula/measuring-method.ts';
 import { isOwnCup } from '../ingredient/measure-weight.ts';
-import { coefficients, z80, type Coefficients } from './coefficients.ts';
+import { z80, type Coefficients } from './coefficients.ts';
 import { measuringSd, type Measuring } from './measuring.ts';
 import { absorptionSlope } from './moisture.ts';
 import type { Room } from './weather.ts';
@@ -195,11 +194,3 @@ function learnedVariance(
 
 /** Key of the moisture of every bag that was not measured: the same air stands over all of them. */
 export const moistureKey = 'moisture';
-
-/** A kitchen about which nothing is known but how it measures. */
-export const plainKitchen = (measuring: Measuring): Kitchen => ({
-  ...measuring,
-  room: {},
-  belief: nothingLearned,
-  coefficients,
-});
