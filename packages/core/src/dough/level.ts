@@ -1,14 +1,7 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isBase, isDryBase, isFlour } from '../formula/totals.ts';
 import { catalogueThirst, waterAccount, type WaterAccount } from './account.ts';
-import {
-  departure,
-  doubtOf,
-  fillKey,
-  softeningKey,
-  thirstKey,
-  type Belief,
-} from './belief.ts';
+import { departure, doubtOf, fillKey, softeningKey, thirstKey, type Belief } from './belief.ts';
 import { methods } from '../formula/measuring-method.ts';
 import { isOwnCup } from '../ingredient/measure-weight.ts';
 import { z80, type Coefficients } from './coefficients.ts';
