@@ -19,6 +19,8 @@ export const formatLimits = {
   source: 65536,
   lines: 200,
   stages: 12,
+  /** Changes of one slip: a bread for a goal may change everything that is in it. */
+  changes: 60,
 } as const;
 
 const text = (maxLength: number) => ({ type: 'string', maxLength }) as const;
@@ -122,7 +124,7 @@ export const formulaSchema = {
           changes: {
             type: 'array',
             minItems: 1,
-            maxItems: 20,
+            maxItems: formatLimits.changes,
             items: {
               type: 'object',
               required: ['stage', 'ingredient', 'grams'],

@@ -74,14 +74,19 @@ function lay(taken: Taken, lines: LaidLine[], formula: Formula): void {
   const stages = stagesOf(formula);
   for (const change of taken.changes) {
     const stage = stages.find((s) => s.id === change.stage) ?? mainStage(formula);
-    const at = lines.findIndex((l) => l.stage === stage.id && l.ingredient === change.ingredient);
-    const line = lines[at];
-    if (line) {
-      lines[at] = {
-        ...line,
-        grams: Math.max(0, line.grams + change.grams),
-        slips: [...line.slips, taken.id],
-      };
+    const own = lines.flatMap((l, at) =>
+      l.stage === stage.id && l.ingredient === change.ingredient ? [at] : [],
+    );
+    if (own.length > 0) {
+      // What is added goes to the first; what is taken, from one after the other as far as they reach.
+      let rest = change.grams;
+      for (const at of own) {
+        const line = lines[at]!;
+        const part = rest < 0 ? Math.max(rest, -line.grams) : rest;
+        lines[at] = { ...line, grams: line.grams + part, slips: [...line.slips, taken.id] };
+        rest -= part;
+        if (rest >= 0) break;
+      }
     } else if (change.grams > 0) {
       const gone = lines.findIndex((l) => l.stage === stage.id && gaveWay(taken, l));
       lines.splice(gone < 0 ? lines.length : gone + 1, 0, {

@@ -27,16 +27,26 @@ export function offeredFor(
     .sort((a, b) => Number(b.id.startsWith('own-')) - Number(a.id.startsWith('own-')));
 }
 
-/** The lines of a formula and what is offered beside them, as candidates; lines of one thing are one. */
+/**
+ * The lines of a formula and what is offered beside them, as candidates; lines of one thing are one. What
+ * stands in a starter or soaker stays there: only the stage that changes go to can give of it.
+ *
+ * @param stage that changes go to
+ */
 export function candidatesOf(
   lines: readonly ResolvedLine[],
   offered: readonly Ingredient[],
+  stage: string,
 ): CandidateStuff[] {
   const now = new Map<string, CandidateStuff>();
   for (const line of lines) {
     if (!(line.grams > 0)) continue;
-    const grams = (now.get(line.ingredient)?.now ?? 0) + line.grams;
-    now.set(line.ingredient, { of: line.of, now: grams });
+    const before = now.get(line.ingredient);
+    now.set(line.ingredient, {
+      of: line.of,
+      now: (before?.now ?? 0) + line.grams,
+      least: (before?.least ?? 0) + (line.stage === stage ? 0 : line.grams),
+    });
   }
   return [...now.values(), ...offered.map((of) => ({ of, now: 0 }))];
 }

@@ -136,6 +136,27 @@ describe('stages that a slip brings in', () => {
     expect(level(double)).to.be.closeTo(level(sour), 1e-9);
   });
 
+  it('what a slip takes reaches over all lines of the thing, and what it adds goes to the first', () => {
+    const [stage] = base.stages;
+    const more = { id: 'l9', ingredient: 'water', grams: 30, measured: 'scale' as const };
+    const twice: Formula = { ...base, stages: [{ ...stage!, lines: [...stage!.lines, more] }] };
+    const water = (grams: number) =>
+      resolve(
+        takeSlip(twice, {
+          slip: 'w',
+          reason: '',
+          basis: '',
+          changes: [{ stage: 's1', ingredient: 'water', grams }],
+        }),
+      )
+        .filter((l) => l.ingredient === 'water')
+        .map((l) => l.grams);
+    expect(water(-330)).to.deep.equal([0, 20]);
+    expect(water(-900)).to.deep.equal([0, 0]);
+    expect(water(-100)).to.deep.equal([220, 30]);
+    expect(water(40)).to.deep.equal([360, 30]);
+  });
+
   it('what a slip brings in stands next to what gave way to it', () => {
     const swapped = takeSlip(base, {
       slip: 'swap',

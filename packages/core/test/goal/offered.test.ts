@@ -45,7 +45,8 @@ describe('what a pantry offers a bread', () => {
     const twice = resolve(
       build({ 'bread-flour': 400, water: 250 }, 'pan', { 'bread-flour': 50, water: 50 }),
     );
-    const candidates = candidatesOf(twice, [cataloguePantry.ingredient('oil')]);
+    const candidates = candidatesOf(twice, [cataloguePantry.ingredient('oil')], 's1');
+    expect(candidates.map((c) => c.least ?? 0)).to.deep.equal([50, 50, 0]);
     expect(candidates.map((c) => [c.of.id, c.now])).to.deep.equal([
       ['bread-flour', 450],
       ['water', 300],

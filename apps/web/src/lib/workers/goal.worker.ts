@@ -25,13 +25,15 @@ const finder = {
     const evaluation = evaluate(formula, household, belief);
     if (!evaluation) return undefined;
     const pantry = pantryIn(household);
+    const stage = mainStage(formula).id;
     const candidates = candidatesOf(
       evaluation.lines,
       offered.map((id) => pantry.ingredient(id)),
+      stage,
     );
     const kitchen = kitchenOf(household, belief);
     const whole = { ...goal, window: evaluation.window };
-    return findBread(candidates, whole, kitchen, mainStage(formula).id);
+    return findBread(candidates, whole, kitchen, stage);
   },
 };
 

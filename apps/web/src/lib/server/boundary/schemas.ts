@@ -88,7 +88,7 @@ const taken = Joi.object({
       }),
     )
     .min(1)
-    .max(20)
+    .max(formatLimits.changes)
     .required(),
 });
 
