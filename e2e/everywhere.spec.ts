@@ -82,6 +82,10 @@ for (const [width, height] of sizes) {
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       );
       expect(over, path).toBeLessThanOrEqual(0);
+      // The sheet's columns are fixed: what is left for the names must be enough to read one.
+      for (const name of await page.locator('td.name').all()) {
+        expect((await name.boundingBox())!.width, path).toBeGreaterThan(100);
+      }
     }
   });
 }

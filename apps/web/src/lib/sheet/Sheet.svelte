@@ -235,6 +235,21 @@
     .sum .quiet {
       font-weight: 450;
     }
+    @media (max-width: 900px) {
+      thead th:nth-child(3),
+      thead th:nth-child(4) {
+        width: 5.6rem;
+      }
+      thead th:nth-child(5) {
+        width: 13.4rem;
+      }
+      td.measure .cell {
+        width: 8rem;
+      }
+      td.measure .bag {
+        width: 4.9rem;
+      }
+    }
     @media (max-width: 760px) {
       thead th:nth-child(3) {
         width: 4.1rem;

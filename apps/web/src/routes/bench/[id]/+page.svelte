@@ -193,7 +193,7 @@
   {/if}
 </section>
 
-<div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
+<div class="grid items-start gap-4 min-[1180px]:grid-cols-[minmax(0,1fr)_21rem]">
   <section class="bowl p-3" aria-label="Formula sheet">
     <div class="no-print mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
       <div class="flex items-center gap-2">
@@ -222,8 +222,8 @@
     <div class="mt-4"><Drawers {bench} /></div>
   </section>
 
-  <div class="contents lg:grid lg:gap-4">
-    <div class="bowl order-first p-3 lg:order-none"><Slips {bench} /></div>
+  <div class="contents min-[1180px]:grid min-[1180px]:gap-4">
+    <div class="bowl order-first p-3 min-[1180px]:order-none"><Slips {bench} /></div>
     {#if bench.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">
         <h2 id="cautions-title">Mind</h2>
