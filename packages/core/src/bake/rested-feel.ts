@@ -1,9 +1,6 @@
 import type { Level } from '../dough/level.ts';
 import type { Felt } from './event.ts';
 
-/** Points by which a slow dough must feel looser at first for the moment of the touch to matter. */
-export const momentMatters = 3;
-
 /** Points that slow drinkers will still take off the level after the first touch. */
 export const stillToDrink = ({ points, early }: Level): number => early - points;
 

@@ -50,7 +50,7 @@ export const catalogueThirst = (of: Ingredient, dryBase: boolean): Figure =>
  * Moisture of a flour: as measured where the bag says it, else the standard, shifted by the room's air
  * for as long as the bag has been open.
  *
- * @example moistureOf(bagOpenedLongAgo, {room: {humidity: .8}, …}) // about 15.4 %
+ * @example moistureOf(bagOpenedLongAgo, {room: {humidity: .8}, …}) // 17.4 %
  */
 export const moistureOf = (
   { bag }: Ingredient,

@@ -38,8 +38,8 @@ export const chanceInWindow = ({ points, sd }: Level, [low, high]: Window): numb
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** Points by which a first touch must differ to be worth a word. */
-const tellingDifference = 3;
+/** Points by which a first touch must differ to be told, drawn or asked about. Own estimate, no source. */
+export const tellingDifference = 3;
 
 function earlyFeel({ points, early }: Level, restMinutes: number): string | undefined {
   if (early - points < tellingDifference) return undefined;

@@ -77,7 +77,7 @@ export interface WaterTemperature {
  * warmth on.
  *
  * @returns undefined where no water is poured
- * @example fresh warm flour 450 at 40 °C, water 350, room 20, dough 26, machine: about 11 °C
+ * @example fresh warm flour 450 at 40 °C, water 350, room 20, dough 26, machine: about 10 °C
  */
 export function waterTemperature(
   lines: readonly ResolvedLine[],

@@ -10,8 +10,10 @@ import {
   normalBelow,
   normalDraws,
   portionsOf,
+  resolve,
   saltLadder,
   seededRandom,
+  simulate,
   stateAt,
   states,
   styleIds,
@@ -39,7 +41,13 @@ describe('the verdict', () => {
   it('says where it stands, what brings it home, and how likely it lands', () => {
     const right = says({ 'bread-flour': 500, water: 310 });
     expect(right).to.include({ fits: true, says: 'Where it should be for a machine or tin loaf.' });
-    expect(right.chance).to.be.within(0.8, 0.9);
+    // Against the share of draws that land there.
+    const formula = build({ 'bread-flour': 500, water: 310 });
+    const drawn = simulate(resolve(formula), kitchenOf(defaultHousehold), [-3, 4], {
+      draws: 10_000,
+      random: seededRandom(3),
+    })!;
+    expect(right.chance).to.be.closeTo(drawn.chance, 0.02);
     const tight = says({ 'bread-flour': 500, water: 250 });
     expect(tight.says).to.match(
       /^Too tight for a machine or tin loaf\. Needs about 45\sg more water/,

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { pointsText, stateAt, states, type Window } from '@tender-crumb/core';
+  import { pointsText, stateAt, states, tellingDifference, type Window } from '@tender-crumb/core';
   import { drawn, place, pointsAt, stretch } from './scale.ts';
 
   interface Mark {
@@ -9,9 +9,6 @@
     /** Where it feels to be at the first touch, before slow drinkers have drunk. */
     readonly early?: number;
   }
-
-  /** Points by which a first touch must differ to be drawn. */
-  const tellingDifference = 3;
 
   let {
     level,

@@ -4,10 +4,10 @@ import {
   kitchenOf,
   level,
   mixedLines,
-  momentMatters,
   pantryIn,
   restedFeel,
   stillToDrink,
+  tellingDifference,
   resolve,
   weighingList,
   windowFor,
@@ -56,7 +56,7 @@ export class Run {
   );
   /** Whether slow drinkers make the moment of the touch matter, and what the baker says of it. */
   readonly momentMatters = $derived(
-    this.level !== undefined && stillToDrink(this.level) >= momentMatters,
+    this.level !== undefined && stillToDrink(this.level) >= tellingDifference,
   );
   rested = $state(true);
   /** The forecast for the moment of the touch. */

@@ -44,8 +44,8 @@
 <p><a class="link" href="/pantry">Pantry</a></p>
 <h1>The figures that everything rests on</h1>
 <p class="mt-1 max-w-3xl">
-  Every figure of the dough model, with its spread and where it comes from. Yours go over ours: type
-  one, and every level, correction and lesson follows it. Empty the field, and ours is back.
+  The figures of the dough model, each with its spread and where it comes from. Yours go over ours:
+  type one, and every level, correction and lesson follows it. Empty the field, and ours is back.
 </p>
 <p class="quiet min-h-6" role="status">{said}</p>
 
