@@ -6,4 +6,4 @@ import { join } from 'node:path';
 const folder = mkdtempSync(join(tmpdir(), 'tender-crumb-e2e-'));
 process.env.TENDER_CRUMB_DATA = folder;
 process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
-await import('../scripts/serve.mjs');
+await import('../apps/web/build/serve.js');

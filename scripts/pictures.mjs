@@ -9,7 +9,7 @@ import { build, install, root } from './prepare.mjs';
 install();
 build();
 const folder = mkdtempSync(join(tmpdir(), 'tender-crumb-pictures-'));
-const server = spawn(process.execPath, ['scripts/serve.mjs'], {
+const server = spawn(process.execPath, ['apps/web/build/serve.js'], {
   cwd: root,
   env: { ...process.env, PORT: '0', TENDER_CRUMB_DATA: folder, TENDER_CRUMB_DEMO: '1' },
   stdio: ['ignore', 'pipe', 'inherit'],

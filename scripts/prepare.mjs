@@ -34,7 +34,7 @@ export function install() {
 
 /** Builds where a source is newer than the build. */
 export function build() {
-  const built = changed(join(root, 'apps/web/build/handler.js'));
+  const built = changed(join(root, 'apps/web/build/worker.js'));
   const sources = ['apps/web', 'packages/core/src', 'demo', 'package-lock.json'];
   if (built > 0 && sources.every((s) => newest(join(root, s)) <= built)) return;
   console.log('Building (about half a minute) …');

@@ -6,7 +6,7 @@ import { build, install, root } from './prepare.mjs';
 const demo = process.argv[2] === 'demo';
 install();
 build();
-const server = spawn(process.execPath, [join(root, 'scripts/serve.mjs')], {
+const server = spawn(process.execPath, [join(root, 'apps/web/build/serve.js')], {
   stdio: 'inherit',
   env: { ...process.env, NODE_ENV: 'production', TENDER_CRUMB_DEMO: demo ? '1' : '0' },
 });

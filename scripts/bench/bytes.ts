@@ -7,7 +7,7 @@ import { print } from './measure.ts';
 
 /** Bytes of JavaScript that the bench page really loads first, as they go over the wire. */
 const folder = mkdtempSync(join(tmpdir(), 'tender-crumb-bytes-'));
-const server = spawn(process.execPath, ['scripts/serve.mjs'], {
+const server = spawn(process.execPath, ['apps/web/build/serve.js'], {
   env: {
     ...process.env,
     PORT: '0',

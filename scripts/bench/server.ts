@@ -79,7 +79,7 @@ async function fill(file: string): Promise<void> {
 /** Starts the server; gives its address and how long it took to a first answer. */
 async function serve(folder: string) {
   const begun = performance.now();
-  const child = spawn(process.execPath, ['scripts/serve.mjs'], {
+  const child = spawn(process.execPath, ['apps/web/build/serve.js'], {
     env: {
       ...process.env,
       PORT: '0',

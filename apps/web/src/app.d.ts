@@ -7,6 +7,8 @@ declare global {
     }
     interface Locals {
       theme: 'light' | 'dark' | 'system';
+      /** Who it is: a device that was let in, or this machine itself, which has no id. */
+      device?: { readonly id?: string; readonly name: string };
     }
   }
 }

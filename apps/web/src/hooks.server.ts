@@ -1,34 +1,49 @@
 import { building } from '$app/environment';
-import { kitchen, isDemo, closeKitchen } from '$lib/server/kitchen.ts';
-import { log } from '$lib/server/log.ts';
+import { StorageFault } from '$lib/server/database/fault.ts';
 import { fillDemo } from '$lib/server/demo.ts';
+import { doors, dressed, paired, sound } from '$lib/server/gate/gate.ts';
+import { learnSoon } from '$lib/server/jobs/learning.ts';
+import { backUpEachNight } from '$lib/server/jobs/nightly.ts';
+import { closeKitchen, databaseFile, isDemo, kitchen } from '$lib/server/kitchen.ts';
+import { log } from '$lib/server/log.ts';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+import { sequence } from '@sveltejs/kit/hooks';
 
 export const init: ServerInit = async () => {
   if (building) return;
-  const db = await kitchen();
-  if (isDemo()) await fillDemo(db, new Date());
   process.once('sveltekit:shutdown', () => void closeKitchen());
+  try {
+    const db = await kitchen();
+    if (isDemo()) await fillDemo(db, new Date());
+    await learnSoon(db, databaseFile());
+    process.once('sveltekit:shutdown', backUpEachNight(databaseFile()));
+  } catch (fault) {
+    if (!(fault instanceof StorageFault)) throw fault;
+    console.error(`${fault.message}\n(${databaseFile()})`);
+    if (fault.trouble === 'served') process.exit(1);
+  }
 };
 
 const themes = ['light', 'dark'] as const;
 
 /** The theme is known before the first paint: the page never flashes. */
-export const handle: Handle = async ({ event, resolve }) => {
+const themed: Handle = async ({ event, resolve }) => {
   const asked = event.cookies.get('theme');
   const theme = themes.find((t) => t === asked) ?? 'system';
   event.locals.theme = theme;
-  const response = await resolve(event, {
+  return resolve(event, {
     transformPageChunk: ({ html }) =>
       html.startsWith('<!doctype') ? html.replace('%theme%', theme) : html,
   });
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
-  response.headers.set('cross-origin-opener-policy', 'same-origin');
-  return response;
 };
 
+export const handle = sequence(dressed, doors, sound, paired, themed);
+
 export const handleError: HandleServerError = ({ error, event, status }) => {
+  if (error instanceof StorageFault) {
+    log.error({ route: event.route.id, fault: error.trouble }, 'a page failed');
+    return { message: error.message };
+  }
   if (status !== 404) {
     log.error({ route: event.route.id, fault: (error as Error).message }, 'a page failed');
   }

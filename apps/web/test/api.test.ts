@@ -282,7 +282,9 @@ describe('API', () => {
         kind: 'retracted',
         data: { event: `${id}-add` },
       };
-      const { json } = await ask('POST', `/api/v1/bakes/${id}/events`, { events: [mend] });
+      await ask('POST', `/api/v1/bakes/${id}/events`, { events: [mend] });
+      await server.learned();
+      const { json } = await ask('GET', `/api/v1/bakes/${id}`);
       expect(json['lesson'].added).to.deep.equal([]);
     });
 

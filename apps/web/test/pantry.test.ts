@@ -45,7 +45,7 @@ describe('the pantry', () => {
       const before = (await ask('GET', '/api/v1/bags')).json['bags'].length;
       const { status, type, json } = await ask('POST', '/api/v1/bags', { ...bag, ...over });
       expect(status).to.equal(422);
-      expect(type).to.equal('application/problem+json');
+      expect(type).to.equal('application/problem+json; charset=utf-8');
       expect(json['errors'][0].where).to.equal(where);
       expect((await ask('GET', '/api/v1/bags')).json['bags'].length).to.equal(before);
     });
@@ -143,6 +143,7 @@ describe('the pantry', () => {
       ],
     });
     const learned = async () => {
+      await server.learned();
       const { belief } = (await ask('GET', '/api/v1/belief')).json;
       return belief.mean[belief.keys.indexOf('thirst:bread-flour')] as number;
     };

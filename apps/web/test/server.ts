@@ -15,7 +15,7 @@ export class TestServer {
 
   /** Starts it and waits for its address. */
   async start(env: Record<string, string> = {}): Promise<this> {
-    const child = spawn(process.execPath, [resolve('scripts/serve.mjs')], {
+    const child = spawn(process.execPath, [resolve('apps/web/build/serve.js')], {
       env: {
         ...process.env,
         PORT: '0',
@@ -73,6 +73,13 @@ export class TestServer {
       // A page, not an answer of the API.
     }
     return { status: response.status, type: response.headers.get('content-type') ?? '', json };
+  }
+
+  /** Waits until the book is learned, as a page does that shows how far it is. */
+  async learned(): Promise<void> {
+    while (!(await this.ask('GET', '/api/v1/learning')).json['learned']) {
+      await new Promise((done) => setTimeout(done, 20));
+    }
   }
 
   /** Ends it at once, as a power cut would. */

@@ -3,13 +3,16 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { defaultHousehold, formulaSchema, readRecipe } from '@tender-crumb/core';
 import { formulaBody } from '../src/lib/server/boundary/schemas.ts';
-import { bindable } from '../src/lib/server/database/driver.ts';
-import { openDatabase, type Database } from '../src/lib/server/database/open.ts';
+import { bindable } from '../src/lib/server/database/handle.ts';
+import type { Database } from '../src/lib/server/database/open.ts';
 import { fillDemo } from '../src/lib/server/demo.ts';
-import { learnAgain, listBakes, readBake } from '../src/lib/server/store/bakes.ts';
+import { listBakes, readBake } from '../src/lib/server/store/bakes.ts';
+import { learnWholeBook } from '../src/lib/server/store/learn-book.ts';
+import { wantLearning } from '../src/lib/server/store/learning.ts';
 import { listFormulas, listHeads } from '../src/lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '../src/lib/server/store/household.ts';
 import { shelfRows } from '../src/lib/server/shelf.ts';
+import { TestFolder } from './kitchen.ts';
 
 describe('the fence before the driver', () => {
   it('lets through what SQLite has a type for and stops the rest', () => {
@@ -21,13 +24,14 @@ describe('the fence before the driver', () => {
 });
 
 describe('the demo household', () => {
+  const folders = [new TestFolder(), new TestFolder()] as const;
   let db: Database;
   const today = new Date('2026-11-20T12:00:00Z');
   before(async () => {
-    db = await openDatabase(':memory:');
+    db = await folders[0].open();
     await fillDemo(db, today);
   });
-  after(() => db.destroy());
+  after(() => Promise.all(folders.map((f) => f.end())));
 
   it('has its seven kinds of bread, two bags of each flour and nine months of bakes that taught', async () => {
     const formulas = await listFormulas(db);
@@ -43,10 +47,9 @@ describe('the demo household', () => {
     const first = await readBelief(db);
     await fillDemo(db, today);
     expect(await readBelief(db)).to.deep.equal(first);
-    const other = await openDatabase(':memory:');
+    const other = await folders[1].open();
     await fillDemo(other, today);
     expect((await readBelief(other)).belief).to.deep.equal(first.belief);
-    await other.destroy();
   });
 
   it('its forecasts hold about as often as they say', async () => {
@@ -61,7 +64,8 @@ describe('the demo household', () => {
 
   it('learning the whole book again comes to the same belief', async () => {
     const { belief } = await readBelief(db);
-    await learnAgain(db);
+    await db.transaction().execute(wantLearning);
+    await learnWholeBook(db);
     const again = (await readBelief(db)).belief;
     expect(again.keys).to.deep.equal(belief.keys);
     // Bakes of one day may come in another order, and the update is linear about the belief of the moment.

@@ -16,7 +16,7 @@ export class ApiError extends Error {
  * @throws ApiError where it refuses; TypeError where it cannot be reached
  */
 export async function api<T>(
-  method: 'GET' | 'POST' | 'PUT',
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
   options: { keepalive?: boolean } = {},

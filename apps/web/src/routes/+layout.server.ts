@@ -1,4 +1,8 @@
 import { isDemo } from '$lib/server/kitchen.ts';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals }) => ({ theme: locals.theme, demo: isDemo() });
+export const load: LayoutServerLoad = ({ locals }) => ({
+  theme: locals.theme,
+  demo: isDemo(),
+  device: locals.device,
+});

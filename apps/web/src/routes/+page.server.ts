@@ -1,6 +1,7 @@
 import { kitchen } from '$lib/server/kitchen.ts';
+import { pageIn } from '$lib/server/paging.ts';
 import { shelfRows } from '$lib/server/shelf.ts';
-import { listHeads } from '$lib/server/store/formulas.ts';
+import { countFormulas, listHeads } from '$lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
@@ -9,9 +10,13 @@ const perPage = 30;
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const search = (url.searchParams.get('find') ?? '').slice(0, 200);
-  const page = Math.max(1, Math.trunc(Number(url.searchParams.get('page'))) || 1);
+  const { page, pages, offset } = pageIn(
+    url.searchParams,
+    await countFormulas(db, search),
+    perPage,
+  );
   const [{ rows, total }, household, learned] = await Promise.all([
-    listHeads(db, { limit: perPage, offset: (page - 1) * perPage, search }),
+    listHeads(db, { limit: perPage, offset, search }),
     readHousehold(db),
     readBelief(db),
   ]);
@@ -20,7 +25,7 @@ export const load: PageServerLoad = async ({ url }) => {
     total,
     search,
     page,
-    pages: Math.max(1, Math.ceil(total / perPage)),
+    pages,
     household,
   };
 };

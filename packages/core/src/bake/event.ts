@@ -9,7 +9,8 @@ export type BakeEvent =
   | Event<'felt', Felt>
   | Event<'retracted', { readonly event: string }>
   | Event<'outcome', Outcome>
-  | Event<'finished', Record<string, never>>;
+  | Event<'finished', Record<string, never>>
+  | Event<'abandoned', Record<string, never>>;
 
 export const bakeEventKinds = [
   'weighed',
@@ -19,6 +20,7 @@ export const bakeEventKinds = [
   'retracted',
   'outcome',
   'finished',
+  'abandoned',
 ] as const satisfies readonly BakeEvent['kind'][];
 
 interface Event<Kind extends string, Data> {

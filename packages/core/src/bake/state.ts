@@ -16,6 +16,8 @@ export interface BakeState {
   }>;
   readonly outcome?: Outcome;
   readonly finishedAt?: string;
+  /** When it was given up. Retracting that takes it up again. */
+  readonly abandonedAt?: string;
 }
 
 export const notBegun: BakeState = { weighed: new Map(), added: [], felt: [] };
@@ -56,6 +58,8 @@ function step(state: BakeState, event: BakeEvent): BakeState {
       return { ...state, outcome: event.data };
     case 'finished':
       return { ...state, finishedAt: state.finishedAt ?? event.at };
+    case 'abandoned':
+      return { ...state, abandonedAt: state.abandonedAt ?? event.at };
     case 'retracted':
       return state;
   }

@@ -77,3 +77,33 @@ export function figureGroups(all: readonly Ingredient[], own: OwnFigures): Figur
     { title: 'The dough model', rows: model },
   ];
 }
+
+/** What is wrong with a figure that a household set, at its name. */
+export interface FigureProblem {
+  readonly name: string;
+  readonly says: string;
+}
+
+/**
+ * What is wrong with figures that a household wants to set: names of none, values beyond their range.
+ *
+ * @param all the pantry's ingredients
+ * @example figureProblems(catalogue, {'thirst:bread-flour': 999}) // [{…, says: 'from 0 to 20'}]
+ */
+export function figureProblems(all: readonly Ingredient[], own: OwnFigures): FigureProblem[] {
+  const rows = new Map(figureGroups(all, {}).flatMap((g) => g.rows.map((r) => [r.name, r])));
+  return Object.entries(own).flatMap(([name, value]): FigureProblem[] => {
+    const row = rows.get(name);
+    if (!row) return [{ name, says: 'is no figure that can be set' }];
+    const fits = value >= row.least && value <= row.most;
+    return fits ? [] : [{ name, says: `must be from ${row.least} to ${row.most}` }];
+  });
+}
+
+/** The figures of a household that can be; what an earlier version let through is left out. */
+export function soundFigures(all: readonly Ingredient[], own: OwnFigures): OwnFigures {
+  const wrong = new Set(figureProblems(all, own).map((p) => p.name));
+  return wrong.size === 0
+    ? own
+    : Object.fromEntries(Object.entries(own).filter(([name]) => !wrong.has(name)));
+}

@@ -42,12 +42,13 @@ const dayMs = 86_400_000;
 /**
  * Days since a bag was opened.
  *
- * @returns undefined where one of the dates is not known, 0 for a bag opened later than today
+ * @returns undefined where one of the dates is not known or does not exist, 0 for a bag opened later than today
  * @example daysOpen('2026-03-01', '2026-03-15') // 14
  */
 export function daysOpen(openedOn?: string, today?: string): number | undefined {
   if (!openedOn || !today) return undefined;
-  return Math.max(0, (Date.parse(today) - Date.parse(openedOn)) / dayMs);
+  const days = (Date.parse(today) - Date.parse(openedOn)) / dayMs;
+  return Number.isFinite(days) ? Math.max(0, days) : undefined;
 }
 
 /**

@@ -10,7 +10,7 @@ import {
 import { styleIds, type StyleId } from '../formula/style.ts';
 import { catalogue } from '../ingredient/catalogue.ts';
 import { ownIdPattern } from '../ingredient/label.ts';
-import { mostGrams } from '../reader/line.ts';
+import { leastGrams, mostGrams } from '../quantity/mass.ts';
 
 /** Longest texts and lists of the format. */
 export const formatLimits = {
@@ -19,6 +19,10 @@ export const formatLimits = {
   source: 65536,
   lines: 200,
   stages: 12,
+  /** Lines of all stages together: what a page can still show at once. */
+  allLines: 300,
+  /** Changes of all corrections together. */
+  allChanges: 600,
   /** Changes of one slip: a bread for a goal may change everything that is in it. */
   changes: 60,
 } as const;
@@ -80,7 +84,12 @@ export const formulaSchema = {
                 id,
                 ingredient: ingredientId,
                 bag: id,
-                grams: { type: 'number', minimum: 0, maximum: mostGrams },
+                grams: {
+                  anyOf: [
+                    { const: 0 },
+                    { type: 'number', minimum: leastGrams, maximum: mostGrams },
+                  ],
+                },
                 measured: { type: 'string', enum: [...measuringMethods] },
                 spread: { type: 'number', minimum: 0, maximum: 1 },
                 held: { type: 'boolean' },
@@ -158,6 +167,38 @@ export interface FormulaJson {
   >;
   readonly taken?: ReadonlyArray<Omit<Taken, 'reason' | 'basis'> & Partial<Taken>>;
   readonly left?: readonly string[];
+}
+
+/** A formula that is larger than a kitchen's. */
+export interface FormulaProblem {
+  /** Path below the formula. */
+  readonly where: string;
+  readonly says: string;
+}
+
+/**
+ * What a JSON Schema cannot say of a formula: sums over its parts.
+ *
+ * @param json valid by {@link formulaSchema}
+ * @example formulaProblems({stages: [{lines: [{ingredient: 'water', grams: 1}]}]}) // []
+ */
+export function formulaProblems(json: FormulaJson): FormulaProblem[] {
+  const lines = json.stages.reduce((sum, s) => sum + s.lines.length, 0);
+  const changes = (json.taken ?? []).reduce((sum, t) => sum + t.changes.length, 0);
+  const problems: FormulaProblem[] = [];
+  if (lines > formatLimits.allLines) {
+    problems.push({
+      where: 'stages',
+      says: `has ${lines} lines, and ${formatLimits.allLines} are the most`,
+    });
+  }
+  if (changes > formatLimits.allChanges) {
+    problems.push({
+      where: 'taken',
+      says: `has ${changes} changes, and ${formatLimits.allChanges} are the most`,
+    });
+  }
+  return problems;
 }
 
 /** The first of prefix1, prefix2 … that is not taken; takes it. */

@@ -1,4 +1,5 @@
-import type { Formula, Line } from './formula.ts';
+import { isGrams } from '../quantity/mass.ts';
+import { allLines, type Formula, type Line } from './formula.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { resolve } from './resolve.ts';
 import { totals } from './totals.ts';
@@ -39,7 +40,8 @@ export type ScaleTarget = (typeof scaleTargets)[number];
  * factor for the rest is (target − held) / (present − held).
  *
  * @param grams the weight wanted, above 0
- * @returns undefined where the held lines alone weigh more than is wanted, or nothing can scale
+ * @returns undefined where the held lines alone weigh more than is wanted, nothing can scale, or a
+ *   line would come to less than a hundredth of a gram
  * @example scaleTo(formula, 'dough', 909)
  */
 export function scaleTo(
@@ -60,5 +62,7 @@ export function scaleTo(
       ? weigh(held)
       : present - weigh(lines.map((l) => (l.held ? { ...l, grams: 0 } : l)));
   const factor = (grams - heldGrams) / (present - heldGrams);
-  return factor > 0 && Number.isFinite(factor) ? scaleBy(formula, factor) : undefined;
+  if (!(factor > 0 && Number.isFinite(factor))) return undefined;
+  const scaled = scaleBy(formula, factor);
+  return allLines(scaled).every((l) => isGrams(l.grams)) ? scaled : undefined;
 }

@@ -1,3 +1,5 @@
+import { isDay } from '../quantity/day.ts';
+
 /** How a flour came to be what it is in its bag. One row a grind in {@link grinds}. */
 export const grindIds = ['bought', 'fresh-warm', 'fresh-rested', 'sifted'] as const;
 export type GrindId = (typeof grindIds)[number];
@@ -25,7 +27,7 @@ export interface Bag {
 
 /** What cannot be on the label of a bag of flour, said at its field. */
 export interface BagProblem {
-  readonly field: 'protein' | 'moisture' | 'extraction' | 'price';
+  readonly field: 'protein' | 'moisture' | 'extraction' | 'price' | 'openedOn';
   readonly says: string;
 }
 
@@ -47,7 +49,7 @@ const within = (value: number | undefined, [low, high]: readonly [number, number
  * @example bagProblems({protein: 45}) // [{field: 'protein', says: 'A flour has 4 to 25 % protein …'}]
  */
 export function bagProblems(
-  bag: Pick<Bag, 'protein' | 'moisture' | 'extraction' | 'price'>,
+  bag: Pick<Bag, 'protein' | 'moisture' | 'extraction' | 'price' | 'openedOn'>,
 ): BagProblem[] {
   const problems: BagProblem[] = [];
   if (!within(bag.protein, sane.protein)) {
@@ -70,6 +72,9 @@ export function bagProblems(
       field: 'price',
       says: 'A bag holds 0.05 to 100 kg and costs nothing or more',
     });
+  }
+  if (bag.openedOn !== undefined && !isDay(bag.openedOn)) {
+    problems.push({ field: 'openedOn', says: 'There is no such day' });
   }
   return problems;
 }

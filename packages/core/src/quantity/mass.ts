@@ -27,3 +27,12 @@ export const toGrams = (amount: number, unit: MassUnit): number => amount * mass
  * @example fromGrams(907.18474, 'lb') // 2
  */
 export const fromGrams = (grams: number, unit: MassUnit): number => grams / massUnits[unit];
+
+/** More than a home kitchen mixes at once, grams. */
+export const mostGrams = 100_000;
+/** Less than any kitchen scale or pinch can tell, grams. */
+export const leastGrams = 0.01;
+
+/** Whether a weight can stand in a formula: nothing, or what a kitchen can weigh. */
+export const isGrams = (grams: number): boolean =>
+  grams === 0 || (grams >= leastGrams && grams <= mostGrams);

@@ -2,7 +2,7 @@ import type { MeasuringMethod } from '../formula/formula.ts';
 import { gramsByVolume, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { commonPractice, figure } from '../quantity/figure.ts';
-import { toGrams } from '../quantity/mass.ts';
+import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
 import type { Measures } from '../quantity/measures.ts';
 import { readAmount, type ReadAmount } from './amount.ts';
 import { matchIngredient } from './match.ts';
@@ -37,9 +37,8 @@ export interface ReadLine {
 /** A stick of butter: half a US cup. */
 const stick = figure(113.4, 'g', 1, commonPractice);
 
-/** More than a home kitchen mixes at once, grams. */
-export const mostGrams = 100_000;
-const longestLine = 500;
+/** Longest line that is read, characters. */
+export const longestLine = 500;
 
 /** What a weighed amount comes in: "1/4 oz package yeast". */
 const container = /^(?:packet|package|pkg|sachet|envelope|pack|bag|tin|can|jar)s?(?:\s+of)?\s+/i;
@@ -137,9 +136,16 @@ export function readMeasure(
     ? { grams: read.amount.amount, measured: 'scale' as const, spread: read.amount.spread }
     : weigh(read.amount, of, measures);
   if ('code' in weighed) return weighed;
-  return weighed.grams <= mostGrams
-    ? weighed
-    : unread('absurd', `more than ${mostGrams / 1000} kg of one thing`);
+  return tooMuch(weighed.grams) ?? weighed;
+}
+
+/** An amount that no kitchen weighs; undefined where one does. */
+function tooMuch(grams: number): UnreadLine | undefined {
+  if (!(grams <= mostGrams))
+    return unread('absurd', `more than ${mostGrams / 1000} kg of one thing`);
+  return grams > 0 && grams < leastGrams
+    ? unread('absurd', `less than ${leastGrams} g, which no scale shows`)
+    : undefined;
 }
 
 /** A weight in brackets behind a measure is what the writer weighed: it goes before the measure. */
@@ -194,9 +200,8 @@ export function readLine(text: string, measures: Measures): ReadLine | UnreadLin
     const pieces = inBrackets.each ? split.amounts[0]!.amount : 1;
     total = { grams: pieces * inBrackets.grams, measured: 'scale', spread: 0 };
   }
-  if (!(total.grams <= mostGrams)) {
-    return unread('absurd', `more than ${mostGrams / 1000} kg of one thing`);
-  }
+  const absurd = tooMuch(total.grams);
+  if (absurd) return absurd;
   const note = [...notes, ...after].filter(Boolean).join('; ');
   return { what, of, ...total, ...(note ? { note } : {}) };
 }

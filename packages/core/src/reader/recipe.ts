@@ -4,10 +4,10 @@ import { ingredient } from '../ingredient/catalogue.ts';
 import { gramsText } from '../quantity/number.ts';
 import { toMillilitres, type Measures } from '../quantity/measures.ts';
 import { readAmount, type ReadAmount } from './amount.ts';
-import { mostGrams, readLine, type UnreadCode } from './line.ts';
+import { longestLine, readLine, type UnreadCode } from './line.ts';
 import { starterWord, stageHeading, type StarterWord } from './starter.ts';
 import { matchIngredient } from './match.ts';
-import { toGrams } from '../quantity/mass.ts';
+import { isGrams, toGrams } from '../quantity/mass.ts';
 
 /** A line that is handed back because it could not be read. Nothing is dropped, nothing guessed. */
 export interface Unread {
@@ -104,6 +104,10 @@ class Reading {
       .replace(/^[-–—]\s+/, '')
       .replace(/^\d{1,2}[.)]\s+/, '');
     if (!text) return;
+    if (text.length > longestLine) {
+      this.handBack(at, raw, 'too-long', `longer than ${longestLine} characters`);
+      return;
+    }
     if (this.#heading(text, next)) return;
     this.#begun = true;
     if (starterWord(text) && this.#starter(text, at)) return;
@@ -196,7 +200,7 @@ class Reading {
     const bare = text.replace(hydrationPhrase, ' ').trim();
     const read = readAmount(bare) ?? trailingAmount(bare);
     const grams = read && this.#starterGrams(read.amount);
-    const known = grams !== undefined && grams > 0 && grams <= mostGrams;
+    const known = grams !== undefined && grams > 0 && isGrams(grams);
     const inDough = !this.#open || this.#open.kind === 'dough';
     if (inDough) {
       const all = /^(?:all|the|all of)\b/i.test(text);

@@ -19,7 +19,7 @@ export async function fillDemo(db: Database, today: Date): Promise<void> {
       const [first, ...later] = versions;
       await addFormula(tx, first!.formula, { id, at: first!.at });
       for (const [i, { formula, at }] of later.entries()) {
-        await saveFormula(tx, id, i + 1, formula, at);
+        await saveFormula(tx, id, i + 1, formula, { at });
       }
     }
     for (const bake of data.bakes) {

@@ -1,26 +1,70 @@
+import { existsSync, mkdirSync } from 'node:fs';
 import { homedir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
+import { StorageFault, storageFault } from './database/fault.ts';
+import { lockFolder } from './database/lock.ts';
 import { openDatabase, type Database } from './database/open.ts';
+import { once } from './once.ts';
 
 /** Whether this run is of the invented household. */
 export const isDemo = (): boolean => process.env['TENDER_CRUMB_DEMO'] === '1';
 
 /** The database file: in `TENDER_CRUMB_DATA`, demo and own data each in a folder of its own. */
-export const databaseFile = (): string =>
+export const databaseFile = (demo = isDemo()): string =>
   join(
     process.env['TENDER_CRUMB_DATA'] || join(homedir(), '.tender-crumb'),
-    isDemo() ? 'demo' : 'own',
+    demo ? 'demo' : 'own',
     'tender-crumb.db',
   );
 
-let opened: Promise<Database> | undefined;
+interface Opened {
+  readonly db: Database;
+  readonly unlock: () => void;
+}
 
-/** The household's database, opened at the first call. */
-export const kitchen = (): Promise<Database> => (opened ??= openDatabase(databaseFile()));
+const state = once('kitchen', () => ({ opened: undefined as Promise<Opened> | undefined }));
+
+async function open(): Promise<Opened> {
+  const file = databaseFile();
+  let unlock: () => void;
+  try {
+    if (!existsSync(dirname(file))) mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+    unlock = lockFolder(dirname(file));
+  } catch (thrown) {
+    const { code = '' } = thrown as { code?: string };
+    throw /^E(?:ACCES|PERM|ROFS)$/.test(code)
+      ? new StorageFault('readonly', thrown)
+      : storageFault(thrown);
+  }
+  try {
+    return { db: await openDatabase(file), unlock };
+  } catch (thrown) {
+    unlock();
+    throw storageFault(thrown);
+  }
+}
+
+/**
+ * The household's database, opened at the first call; where that failed, the next call tries again,
+ * so that what was mended meanwhile is found.
+ *
+ * @throws StorageFault where it must not be used as it is
+ */
+export async function kitchen(): Promise<Database> {
+  const opening = (state.opened ??= open());
+  try {
+    return (await opening).db;
+  } catch (thrown) {
+    if (state.opened === opening) state.opened = undefined;
+    throw thrown;
+  }
+}
 
 /** Closes the database; for an orderly end of the process. */
 export async function closeKitchen(): Promise<void> {
-  const db = await opened;
-  opened = undefined;
-  await db?.destroy();
+  const opening = state.opened;
+  state.opened = undefined;
+  const opened = await opening?.catch(() => undefined);
+  await opened?.db.destroy();
+  opened?.unlock();
 }

@@ -1,3 +1,5 @@
+import { storageWords, type StorageFault } from './database/fault.ts';
+
 /** One fault of what was sent: where it stands and what is wrong with it. */
 export interface Fault {
   readonly where: string;
@@ -40,6 +42,15 @@ export const problemResponse = ({ status, message, faults, more }: Problem): Res
     }),
     {
       status,
-      headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
+      headers: {
+        'content-type': 'application/problem+json; charset=utf-8',
+        ...(status === 503 || status === 429 ? { 'retry-after': '2' } : {}),
+      },
     },
   );
+
+/** A bad day of the data as a refusal: what was sent may be sent again. */
+export const storageProblem = ({ trouble, status }: StorageFault): Problem =>
+  new Problem(status, storageWords[trouble].title, [
+    { where: 'data', what: storageWords[trouble].says },
+  ]);

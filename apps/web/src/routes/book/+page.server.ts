@@ -1,5 +1,6 @@
 import { kitchen } from '$lib/server/kitchen.ts';
-import { listBakes } from '$lib/server/store/bakes.ts';
+import { pageIn } from '$lib/server/paging.ts';
+import { countBakes, listBakes } from '$lib/server/store/bakes.ts';
 import { listHeads } from '$lib/server/store/formulas.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
@@ -10,9 +11,13 @@ export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const asked = url.searchParams.get('formula') ?? '';
   const formula = /^[A-Za-z0-9_-]{1,80}$/.test(asked) ? asked : '';
-  const page = Math.max(1, Math.trunc(Number(url.searchParams.get('page'))) || 1);
+  const { page, pages, offset } = pageIn(
+    url.searchParams,
+    await countBakes(db, { formula }),
+    perPage,
+  );
   const [{ rows, total }, formulas, household] = await Promise.all([
-    listBakes(db, { limit: perPage, offset: (page - 1) * perPage, formula }),
+    listBakes(db, { limit: perPage, offset, formula }),
     listHeads(db, { limit: 200 }),
     readHousehold(db),
   ]);
@@ -39,6 +44,6 @@ export const load: PageServerLoad = async ({ url }) => {
     formula,
     total,
     page,
-    pages: Math.max(1, Math.ceil(total / perPage)),
+    pages,
   };
 };

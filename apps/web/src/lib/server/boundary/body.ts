@@ -33,10 +33,39 @@ export async function readText(request: Request): Promise<string> {
   }
 }
 
+/** How deep and how many values JSON may be: several times what the largest formula needs. */
+export const jsonLimits = { depth: 20, values: 20_000 } as const;
+
+/**
+ * Looks how deep and how large JSON is before anything is made of it: one pass over its letters.
+ *
+ * @throws Problem 400 where it is more than any formula needs
+ */
+export function bounded(text: string): void {
+  let depth = 0;
+  let values = 0;
+  let inString = false;
+  for (let i = 0; i < text.length; i += 1) {
+    const letter = text.charCodeAt(i);
+    if (inString) {
+      if (letter === 0x5c) i += 1;
+      else if (letter === 0x22) inString = false;
+    } else if (letter === 0x22) inString = true;
+    else if (letter === 0x7b || letter === 0x5b) depth += 1;
+    else if (letter === 0x7d || letter === 0x5d) depth -= 1;
+    else if (letter === 0x2c) values += 1;
+    if (depth > jsonLimits.depth) throw refused(`nested deeper than ${jsonLimits.depth}`);
+    if (values > jsonLimits.values) throw refused(`more than ${jsonLimits.values} values`);
+  }
+}
+
+const refused = (what: string): Problem =>
+  new Problem(400, 'More than a formula can be', [{ where: 'body', what }]);
+
 /**
  * The body of a request as JSON.
  *
- * @throws Problem 415 where another type was sent, 400 where it is not JSON
+ * @throws Problem 415 where another type was sent, 400 where it is not JSON or more than one can be
  */
 export async function readJson(request: Request): Promise<unknown> {
   const type = request.headers.get('content-type') ?? '';
@@ -46,6 +75,7 @@ export async function readJson(request: Request): Promise<unknown> {
     ]);
   }
   const text = await readText(request);
+  bounded(text);
   try {
     return JSON.parse(text);
   } catch (fault) {

@@ -1,12 +1,17 @@
 import {
   allLines,
   bagProblems,
+  catalogue,
+  figureProblems,
+  formulaProblems,
   labelProblems,
   pantryIn,
   type Bag,
   type Formula,
+  type FormulaJson,
   type Household,
   type Label,
+  type Settings,
 } from '@tender-crumb/core';
 import { Problem, type Fault } from '../problem.ts';
 
@@ -60,4 +65,25 @@ export function sensibleLabel(label: Label): Label {
     labelProblems(label).map(({ field, says }) => ({ where: `body.${field}`, what: says })),
   );
   return label;
+}
+
+/** @throws Problem 422 where a formula is larger than a kitchen's */
+export function sensibleFormula<T extends FormulaJson>(formula: T, root = 'body'): T {
+  refuse(
+    'A formula that is too large',
+    formulaProblems(formula).map(({ where, says }) => ({ where: `${root}.${where}`, what: says })),
+  );
+  return formula;
+}
+
+/** @throws Problem 422 where a figure is set that is none, or beyond its range */
+export function sensibleSettings(settings: Settings, { own }: Pick<Household, 'own'>): Settings {
+  refuse(
+    'A figure that cannot be set so',
+    figureProblems([...catalogue, ...own], settings.figures).map(({ name, says }) => ({
+      where: `body.figures.${name}`,
+      what: says,
+    })),
+  );
+  return settings;
 }

@@ -12,6 +12,9 @@ import {
   grindIds,
   loadingOrders,
   measuringMethods,
+  isDay,
+  isMoment,
+  leastGrams,
   mostGrams,
   outcomeWords,
   ownIdPattern,
@@ -34,14 +37,24 @@ import type { NewBake } from '../store/bakes.ts';
 const text = (most: number) => Joi.string().max(most).allow('');
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
+export const formulaId = id.required();
 const slipKey = Joi.string().max(200);
 /** In the catalogue, or the household's own; whether it has that one is for {@link knownHere} to say. */
 const ingredientId = Joi.alternatives(
   Joi.string().valid(...catalogue.map((i) => i.id)),
   Joi.string().pattern(ownIdPattern),
 ).messages({ 'alternatives.match': 'is not an ingredient of the catalogue' });
-const grams = Joi.number().min(0).max(mostGrams).required();
-const instant = Joi.string().isoDate();
+/** Nothing, or what a kitchen can weigh. */
+const grams = Joi.alternatives(Joi.valid(0), Joi.number().min(leastGrams).max(mostGrams))
+  .required()
+  .messages({ 'alternatives.match': `must be 0, or from ${leastGrams} to ${mostGrams}` });
+/** Texts whose days exist: a pattern alone takes the thirtieth of February. */
+const existing = (isOne: (text: string) => boolean, what: string) =>
+  Joi.string()
+    .custom((text: string, { error }) => (isOne(text) ? text : error('any.invalid')))
+    .messages({ 'any.invalid': `is not ${what}` });
+const instant = existing(isMoment, 'a moment, such as 2026-05-01T08:00:00Z');
+const day = existing(isDay, 'a day, such as 2026-05-01');
 
 const line = Joi.object({
   id,
@@ -105,9 +118,11 @@ export const formulaBody = Joi.object<FormulaJson>({
   left: Joi.array().items(slipKey).max(100),
 }).required();
 
-export const formulaSave = Joi.object<{ version: number; formula: FormulaJson }>({
-  version: Joi.number().integer().min(1).required(),
+export const formulaSave = Joi.object<{ version: number; formula: FormulaJson; draft?: string }>({
+  /** 0 for a formula that is new. */
+  version: Joi.number().integer().min(0).max(1e9).required(),
   formula: formulaBody,
+  draft: id,
 }).required();
 
 export interface EvaluateQuery {
@@ -176,7 +191,7 @@ const figureOf = Joi.number().min(-1e6).max(1e6);
 export const bagBody = Joi.object<Omit<Bag, 'id'>>({
   name: Joi.string().trim().min(1).max(120).required(),
   ingredient: ingredientId.required(),
-  openedOn: Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'a date'),
+  openedOn: day,
   grind: Joi.string().valid(...grindIds),
   extraction: figureOf,
   protein: figureOf,
@@ -210,7 +225,7 @@ export const labelBody = Joi.object<Label>({
 export const bakeBody = Joi.object<NewBake>({
   id,
   formulaId: id.required(),
-  formulaVersion: Joi.number().integer().min(1).required(),
+  formulaVersion: Joi.number().integer().min(1).max(1e9).required(),
   method: Joi.string()
     .valid(...Object.keys(loadingOrders))
     .default('hand'),
@@ -239,6 +254,7 @@ const data: Record<BakeEvent['kind'], Joi.ObjectSchema> = {
     note: text(4000).required(),
   }),
   finished: Joi.object({}),
+  abandoned: Joi.object({}),
 };
 
 const event = Joi.object({
@@ -256,6 +272,18 @@ export const eventsBody = Joi.object<{ events: BakeEvent[] }>({
   events: Joi.array().items(event).min(1).max(500).required(),
 }).required();
 
+/** A part of the settings, as RFC 7396 has it; what it comes to is judged as a whole. */
+export const settingsPatch = Joi.object<Record<string, unknown>>().max(20).required();
+
+export const deviceBody = Joi.object<{ name: string }>({
+  name: Joi.string().trim().min(1).max(40).required(),
+}).required();
+
+export const versionsQuery = Joi.object<{ limit: number; offset: number }>({
+  limit: Joi.number().integer().min(1).max(200).default(30),
+  offset: Joi.number().integer().min(0).max(1e9).default(0),
+}).required();
+
 export const pageQuery = Joi.object<{
   limit: number;
   offset: number;
@@ -263,7 +291,7 @@ export const pageQuery = Joi.object<{
   search: string;
 }>({
   limit: Joi.number().integer().min(1).max(200).default(50),
-  offset: Joi.number().integer().min(0).default(0),
+  offset: Joi.number().integer().min(0).max(1e9).default(0),
   formula: id.allow('').default(''),
   search: text(200).default(''),
 }).required();

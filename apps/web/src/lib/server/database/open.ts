@@ -1,41 +1,98 @@
-import { mkdirSync } from 'node:fs';
-import { dirname } from 'node:path';
-import { Kysely, Migrator, SqliteAdapter, SqliteDialect } from 'kysely';
-import { openDriver } from './driver.ts';
+import {
+  accessSync,
+  chmodSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
+import { dirname, join } from 'node:path';
+import { Kysely, SqliteAdapter, SqliteIntrospector, SqliteQueryCompiler } from 'kysely';
+import { backUp, backupFolder, checkWhole, listBackups } from './backup.ts';
+import { FileDriver } from './driver.ts';
+import { StorageFault, storageFault } from './fault.ts';
+import { migrate, migrationsOf, pendingMigrations } from './migrate.ts';
 import { migrations } from './migrations/index.ts';
 import type { Schema } from './schema.ts';
 
-/** Kysely leaves half a failed SQLite migration behind unless it is told that DDL is transactional. */
-class TransactionalAdapter extends SqliteAdapter {
-  override get supportsTransactionalDdl(): boolean {
-    return true;
-  }
-}
-
-class Dialect extends SqliteDialect {
-  override createAdapter(): SqliteAdapter {
-    return new TransactionalAdapter();
-  }
-}
-
 export type Database = Kysely<Schema>;
 
+/** A connection to a file that is open and sound already, as a thread beside the server makes one. */
+export const connect = (file: string): Database =>
+  new Kysely<Schema>({
+    dialect: {
+      createDriver: () => new FileDriver(file),
+      createQueryCompiler: () => new SqliteQueryCompiler(),
+      createAdapter: () => new SqliteAdapter(),
+      createIntrospector: (db) => new SqliteIntrospector(db),
+    },
+  });
+
+/** A folder for its owner alone, with all that stands in it. */
+function keepPrivate(folder: string): void {
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  if (statSync(folder).mode & 0o077) chmodSync(folder, 0o700);
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (entry.isFile() && statSync(path).mode & 0o077) chmodSync(path, 0o600);
+  }
+}
+
+/** Makes the folder and looks whether what stands there can be used. */
+function prepareFolder(file: string): void {
+  const folder = dirname(file);
+  try {
+    keepPrivate(folder);
+    accessSync(folder, constants.W_OK);
+    if (existsSync(file)) accessSync(file, constants.R_OK | constants.W_OK);
+  } catch (thrown) {
+    const { code } = thrown as { code?: string };
+    const readonly = code === 'EACCES' || code === 'EPERM' || code === 'EROFS';
+    throw new StorageFault(readonly ? 'readonly' : 'unreadable', thrown);
+  }
+}
+
+/** A new file gets its name when it is whole: an empty one under that name was emptied. */
+async function makeNew(file: string): Promise<void> {
+  if (listBackups(backupFolder(file)).length > 0) throw new StorageFault('vanished');
+  const half = `${file}.new`;
+  for (const part of ['', '-wal', '-shm']) rmSync(half + part, { force: true });
+  const db = connect(half);
+  await migrate(db, migrations, Object.keys(migrations).sort());
+  await db.destroy();
+  renameSync(half, file);
+}
+
 /**
- * Opens the household's database and brings its tables up to date.
+ * Opens the household's database: looks whether it is whole, copies it before it is changed, and
+ * brings its tables up to date. Whoever calls this holds the folder's lock.
  *
- * @param file path of the database file, or `:memory:`
- * @throws Error where the file cannot be opened or a migration fails; the file is then as it was
+ * @param file path of the database file; made where there is none
+ * @throws StorageFault where it must not be used as it is; the file is then as it was
  */
 export async function openDatabase(file: string): Promise<Database> {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
-  const db = new Kysely<Schema>({ dialect: new Dialect({ database: openDriver(file) }) });
-  const migrator = new Migrator({ db, provider: { getMigrations: async () => migrations } });
-  const { error } = await migrator.migrateToLatest();
-  if (error) {
+  process.umask(0o077);
+  prepareFolder(file);
+  const there = statSync(file, { throwIfNoEntry: false });
+  if (!there) await makeNew(file);
+  else if (there.size === 0) throw new StorageFault('emptied');
+  checkWhole(file);
+  const db = connect(file);
+  try {
+    if ((await migrationsOf(db)) === undefined) throw new StorageFault('emptied');
+    const pending = await pendingMigrations(db, migrations);
+    if (pending.length > 0) {
+      backUp(file, 'before-change');
+      await migrate(db, migrations, pending);
+    }
+    return db;
+  } catch (thrown) {
     await db.destroy();
-    throw error;
+    throw storageFault(thrown);
   }
-  return db;
 }
 
 /** One change, one transaction: opens one, or joins the one that is open. */

@@ -16,14 +16,20 @@ export interface Schema {
     version: number;
     body: string;
     saved_at: string;
+    /** Name of the device that it was saved from; null where it is not known. */
+    device: string | null;
+    /** The sitting at a bench that it came from: one's own saves are never stale to oneself. */
+    draft: string | null;
   };
-  /** A save from a stale copy: refused, and kept. */
+  /** A save from a stale copy: refused, and kept; one for a sitting. */
   formula_aside: {
     id: string;
     formula_id: string;
     based_on: number;
     body: string;
     kept_at: string;
+    device: string | null;
+    draft: string | null;
   };
   bake: {
     id: string;
@@ -35,8 +41,9 @@ export interface Schema {
     felt: number | null;
     outcome: string | null;
     lesson: string | null;
+    given_up_at: string | null;
   };
-  /** `seq` keeps the order of arrival; the fold does not depend on it. */
+  /** Ids are unique within a bake. `seq` keeps the order of arrival; the fold does not depend on it. */
   bake_event: {
     seq: Generated<number>;
     id: string;
@@ -66,5 +73,18 @@ export interface Schema {
   setting: {
     key: string;
     value: string;
+  };
+  /** Devices that were let in. */
+  device: {
+    id: string;
+    name: string;
+    paired_at: string;
+    seen_at: string;
+  };
+  /** The one row says how often the book was wanted learned again, and up to which of those it was. */
+  learning: {
+    id: number;
+    wanted: number;
+    done: number;
   };
 }

@@ -1,5 +1,6 @@
 import type { Bag } from '@tender-crumb/core';
-import type { Database } from '../database/open.ts';
+import { inTransaction, type Database } from '../database/open.ts';
+import { wantLearning } from './learning.ts';
 
 /** Bags by their kind; those that are used up as well, for what they taught. */
 export async function listBags(db: Database): Promise<Bag[]> {
@@ -26,17 +27,26 @@ const rowOf = ({ id, name, ingredient, openedOn, ...facts }: Bag) => ({
   facts: JSON.stringify(facts),
 });
 
-export async function addBag(db: Database, bag: Bag): Promise<void> {
-  await db.insertInto('bag').values(rowOf(bag)).execute();
-}
+export const addBag = (db: Database, bag: Bag): Promise<void> =>
+  inTransaction(db, async (tx) => {
+    await tx.insertInto('bag').values(rowOf(bag)).execute();
+  });
 
-/** Says of a bag what is now known of it; false where there is none of that id. */
+/** What of a bag bears on how much it drinks. */
+const drinksAs = ({ ingredient, grind, extraction, moisture, openedOn }: Bag): string =>
+  JSON.stringify([ingredient, grind, extraction, moisture, openedOn]);
+
+/**
+ * Says of a bag what is now known of it; false where there is none of that id. What its bakes taught
+ * was relative to what was said of its flour before: the book is learned again where that changed.
+ */
 export async function saveBag(db: Database, bag: Bag): Promise<boolean> {
-  const { id, ...row } = rowOf(bag);
-  const { numUpdatedRows } = await db
-    .updateTable('bag')
-    .set(row)
-    .where('id', '=', id)
-    .executeTakeFirst();
-  return numUpdatedRows > 0n;
+  return inTransaction(db, async (tx) => {
+    const before = (await listBags(tx)).find((b) => b.id === bag.id);
+    if (!before) return false;
+    const { id, ...row } = rowOf(bag);
+    await tx.updateTable('bag').set(row).where('id', '=', id).execute();
+    if (drinksAs(before) !== drinksAs(bag)) await wantLearning(tx);
+    return true;
+  });
 }

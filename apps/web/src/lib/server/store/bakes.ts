@@ -1,17 +1,18 @@
 import {
   bakeState,
-  learnFromBake,
-  nothingLearned,
+  learnOnItsDay,
   type BakeEvent,
-  type Belief,
-  type Household,
+  type BookBake,
+  type Formula,
   type Lesson,
   type LoadingMethod,
   type Outcome,
 } from '@tender-crumb/core';
+import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 import { readFormula, type Page } from './formulas.ts';
 import { readBelief, readHousehold, saveBelief } from './household.ts';
+import { isBookLearned, wantLearning } from './learning.ts';
 
 export interface StoredBake {
   readonly id: string;
@@ -22,6 +23,7 @@ export interface StoredBake {
   readonly method: LoadingMethod;
   readonly startedAt: string;
   readonly finishedAt?: string;
+  readonly givenUpAt?: string;
   readonly outcome?: Outcome;
   readonly lesson?: Lesson;
 }
@@ -38,26 +40,44 @@ export interface NewBake {
   readonly startedAt?: string;
 }
 
-/** Begins a bake of a version of a formula. Beginning the same bake twice is once. */
-export async function startBake(db: Database, bake: NewBake): Promise<'missing' | { id: string }> {
-  if (!(await readFormula(db, bake.formulaId, bake.formulaVersion))) return 'missing';
-  const id = bake.id ?? crypto.randomUUID();
-  await db
-    .insertInto('bake')
-    .values({
-      id,
-      formula_id: bake.formulaId,
-      formula_version: bake.formulaVersion,
-      method: bake.method,
-      started_at: bake.startedAt ?? new Date().toISOString(),
-      finished_at: null,
-      felt: null,
-      outcome: null,
-      lesson: null,
-    })
-    .onConflict((c) => c.column('id').doNothing())
-    .execute();
-  return { id };
+/**
+ * Begins a bake of a version of a formula. Beginning the same bake twice is once; under its id no
+ * other bread can be baked.
+ */
+export async function startBake(
+  db: Database,
+  bake: NewBake,
+): Promise<'missing' | 'another' | { id: string }> {
+  return inTransaction(db, async (tx) => {
+    if (!(await readFormula(tx, bake.formulaId, bake.formulaVersion))) return 'missing';
+    const id = bake.id ?? crypto.randomUUID();
+    const there = await tx
+      .selectFrom('bake')
+      .select(['formula_id', 'formula_version'])
+      .where('id', '=', id)
+      .executeTakeFirst();
+    if (there) {
+      const same =
+        there.formula_id === bake.formulaId && there.formula_version === bake.formulaVersion;
+      return same ? { id } : 'another';
+    }
+    await tx
+      .insertInto('bake')
+      .values({
+        id,
+        formula_id: bake.formulaId,
+        formula_version: bake.formulaVersion,
+        method: bake.method,
+        started_at: bake.startedAt ?? new Date().toISOString(),
+        finished_at: null,
+        felt: null,
+        outcome: null,
+        lesson: null,
+        given_up_at: null,
+      })
+      .execute();
+    return { id };
+  });
 }
 
 const selectBakes = (db: Database) =>
@@ -73,6 +93,7 @@ const selectBakes = (db: Database) =>
       'b.finished_at',
       'b.outcome',
       'b.lesson',
+      'b.given_up_at',
       'f.name',
       'f.style',
     ]);
@@ -88,6 +109,7 @@ const stored = (row: Row): StoredBake => ({
   method: row.method as LoadingMethod,
   startedAt: row.started_at,
   ...(row.finished_at ? { finishedAt: row.finished_at } : {}),
+  ...(row.given_up_at ? { givenUpAt: row.given_up_at } : {}),
   ...(row.outcome ? { outcome: JSON.parse(row.outcome) as Outcome } : {}),
   ...(row.lesson ? { lesson: JSON.parse(row.lesson) as Lesson } : {}),
 });
@@ -99,19 +121,27 @@ export async function listBakes(
 ): Promise<Page<StoredBake>> {
   const rows = await selectBakes(db)
     .$if(formula !== '', (q) => q.where('b.formula_id', '=', formula))
-    .$if(open, (q) => q.where('b.finished_at', 'is', null))
+    .$if(open, (q) => q.where('b.finished_at', 'is', null).where('b.given_up_at', 'is', null))
     .orderBy('b.started_at', 'desc')
     .orderBy('b.id', 'desc')
     .limit(limit)
     .offset(offset)
     .execute();
+  return { rows: rows.map(stored), total: await countBakes(db, { formula, open }) };
+}
+
+/** How many bakes there are of a formula, or of all; those that are still open alone. */
+export async function countBakes(
+  db: Database,
+  { formula = '', open = false } = {},
+): Promise<number> {
   const { total } = await db
     .selectFrom('bake')
     .select((e) => e.fn.countAll<number>().as('total'))
     .$if(formula !== '', (q) => q.where('formula_id', '=', formula))
-    .$if(open, (q) => q.where('finished_at', 'is', null))
+    .$if(open, (q) => q.where('finished_at', 'is', null).where('given_up_at', 'is', null))
     .executeTakeFirstOrThrow();
-  return { rows: rows.map(stored), total };
+  return total;
 }
 
 const eventsOf = async (
@@ -121,13 +151,16 @@ const eventsOf = async (
   const rows = await db
     .selectFrom('bake_event')
     .select(['id', 'bake_id', 'at', 'kind', 'data'])
-    .where('bake_id', 'in', ids)
+    // One parameter, however many bakes they are.
+    .where(sql<boolean>`bake_id in (select value from json_each(${JSON.stringify(ids)}))`)
     .orderBy('seq')
     .execute();
   const events = new Map<string, BakeEvent[]>();
   for (const { bake_id, data, ...rest } of rows) {
     const event = { ...rest, data: JSON.parse(data) as unknown } as BakeEvent;
-    events.set(bake_id, [...(events.get(bake_id) ?? []), event]);
+    const list = events.get(bake_id);
+    if (list) list.push(event);
+    else events.set(bake_id, [event]);
   }
   return events;
 };
@@ -186,7 +219,7 @@ const teaches: ReadonlySet<BakeEvent['kind']> = new Set([
 
 /**
  * Appends events to a bake; one that is already there counts once. A bake that finishes teaches; one
- * that is amended after it was finished is learned again, with every bake after it.
+ * that is amended after it was finished, or whose finish is taken back, has the book learned again.
  *
  * @returns the bake as it then stands, or undefined where there is none
  */
@@ -210,70 +243,82 @@ export async function appendEvents(
             data: JSON.stringify(e.data),
           })),
         )
-        .onConflict((c) => c.column('id').doNothing())
+        .onConflict((c) => c.columns(['bake_id', 'id']).doNothing())
         .execute();
     }
     const after = (await eventsOf(tx, [id])).get(id) ?? [];
     const known = new Set(before.events.map((e) => e.id));
     const fresh = after.filter((e) => !known.has(e.id));
+    if (fresh.length === 0) return before;
     const state = bakeState(after);
     await tx
       .updateTable('bake')
       .set({
         finished_at: state.finishedAt ?? null,
+        given_up_at: state.finishedAt ? null : (state.abandonedAt ?? null),
         felt: state.felt.at(-1)?.points ?? null,
         outcome: state.outcome ? JSON.stringify(state.outcome) : null,
+        // What was taught goes with the finish; it comes anew with the next one.
+        ...(state.finishedAt ? {} : { lesson: null }),
       })
       .where('id', '=', id)
       .execute();
-    if (state.finishedAt && fresh.some((e) => teaches.has(e.kind))) {
-      if (before.finishedAt) await learnAgain(tx);
-      else await learn(tx, { ...before, events: after });
+    if ((before.finishedAt || state.finishedAt) && fresh.some((e) => teaches.has(e.kind))) {
+      if (before.finishedAt || !(await isBookLearned(tx))) await wantLearning(tx);
+      else await learnOne(tx, { ...before, events: after });
     }
     return readBake(tx, id);
   });
 }
 
 /** Learns from one bake on top of what is believed. */
-async function learn(db: Database, bake: BakeWithEvents): Promise<void> {
-  const { belief } = await readBelief(db);
-  const next = await lessonOf(db, bake, await readHousehold(db), belief);
-  if (next) await saveBelief(db, next);
+async function learnOne(tx: Database, bake: BakeWithEvents): Promise<void> {
+  const version = await readFormula(tx, bake.formulaId, bake.formulaVersion);
+  if (!version) return;
+  const { belief } = await readBelief(tx);
+  const learned = learnOnItsDay(
+    { ...bake, formula: version.formula },
+    await readHousehold(tx),
+    belief,
+  );
+  if (!learned) return;
+  await saveLesson(tx, bake.id, learned.lesson);
+  await saveBelief(tx, learned.belief);
 }
 
-async function lessonOf(
-  db: Database,
-  bake: BakeWithEvents,
-  household: Household,
-  belief: Belief,
-): Promise<Belief | undefined> {
-  const version = await readFormula(db, bake.formulaId, bake.formulaVersion);
-  // Bags had been open for as long as they had on the day of the bake.
-  const then = { ...household, today: bake.startedAt.slice(0, 10) };
-  const learned = version && learnFromBake(version.formula, bake.events, then, belief);
-  if (!learned) return undefined;
-  await db
+/** Writes down what a bake taught. */
+export const saveLesson = (tx: Database, id: string, lesson: Lesson | undefined) =>
+  tx
     .updateTable('bake')
     .set({
-      lesson: JSON.stringify(learned.lesson),
-      felt: learned.lesson.felt ?? null,
+      lesson: lesson ? JSON.stringify(lesson) : null,
+      ...(lesson ? { felt: lesson.felt ?? null } : {}),
     })
-    .where('id', '=', bake.id)
+    .where('id', '=', id)
     .execute();
-  return learned.belief;
-}
 
-/** Forgets everything and learns the whole book again, in order. */
-export async function learnAgain(db: Database): Promise<void> {
+/** Every finished bake with its formula as baked, in the order in which they were finished. */
+export async function wholeBook(db: Database): Promise<BookBake[]> {
   const rows = await selectBakes(db)
     .where('b.finished_at', 'is not', null)
     .orderBy('b.finished_at')
     .orderBy('b.id')
     .execute();
-  const household = await readHousehold(db);
-  let belief = nothingLearned;
-  for (const bake of await withEvents(db, rows.map(stored))) {
-    belief = (await lessonOf(db, bake, household, belief)) ?? belief;
-  }
-  await saveBelief(db, belief);
+  const versions = await db
+    .selectFrom('formula_version')
+    .select(['formula_id', 'version', 'body'])
+    .execute();
+  const bodies = new Map(versions.map((v) => [`${v.formula_id} ${v.version}`, v.body]));
+  const parsed = new Map<string, Formula>();
+  const formulaOf = (key: string): Formula => {
+    const known = parsed.get(key) ?? (JSON.parse(bodies.get(key)!) as Formula);
+    parsed.set(key, known);
+    return known;
+  };
+  return (await withEvents(db, rows.map(stored))).map(({ id, startedAt, events, ...bake }) => ({
+    id,
+    startedAt,
+    events,
+    formula: formulaOf(`${bake.formulaId} ${bake.formulaVersion}`),
+  }));
 }

@@ -6,7 +6,17 @@ export interface StoredFormula {
   readonly id: string;
   readonly version: number;
   readonly updatedAt: string;
+  /** Name of the device that saved it, where that is known. */
+  readonly device?: string;
   readonly formula: Formula;
+}
+
+/** Where a save comes from. */
+export interface SavedBy {
+  readonly at?: string;
+  readonly device?: string;
+  /** One sitting at a bench: its own earlier saves are not somebody else's. */
+  readonly draft?: string;
 }
 
 /** What became of a save. */
@@ -24,7 +34,7 @@ export interface Page<T> {
 const likeOf = (search: string) =>
   sql<string>`${`%${search.replace(/[\\%_]/g, '\\$&')}%`} escape '\\'`;
 
-async function countFormulas(db: Database, search: string): Promise<number> {
+export async function countFormulas(db: Database, search = ''): Promise<number> {
   const { total } = await db
     .selectFrom('formula')
     .select((e) => e.fn.countAll<number>().as('total'))
@@ -105,11 +115,13 @@ const stored = (row: {
   id: string;
   version: number;
   updated_at: string;
+  device?: string | null;
   body: string;
 }): StoredFormula => ({
   id: row.id,
   version: row.version,
   updatedAt: row.updated_at,
+  ...(row.device ? { device: row.device } : {}),
   formula: JSON.parse(row.body) as Formula,
 });
 
@@ -122,7 +134,7 @@ export async function readFormula(
   const row = await db
     .selectFrom('formula as f')
     .innerJoin('formula_version as v', 'v.formula_id', 'f.id')
-    .select(['f.id', 'v.version', 'v.saved_at as updated_at', 'v.body'])
+    .select(['f.id', 'v.version', 'v.saved_at as updated_at', 'v.device', 'v.body'])
     .where('f.id', '=', id)
     .where((e) =>
       version === undefined
@@ -133,64 +145,106 @@ export async function readFormula(
   return row && stored(row);
 }
 
+/** A formula that is new: its first version. */
+async function insertFormula(
+  tx: Database,
+  id: string,
+  formula: Formula,
+  { at = new Date().toISOString(), device, draft }: SavedBy,
+): Promise<void> {
+  await tx
+    .insertInto('formula')
+    .values({
+      id,
+      name: formula.name,
+      style: formula.style,
+      version: 1,
+      created_at: at,
+      updated_at: at,
+    })
+    .execute();
+  await insertVersion(tx, id, 1, formula, { at, device, draft });
+}
+
+async function insertVersion(
+  tx: Database,
+  id: string,
+  version: number,
+  formula: Formula,
+  { at = new Date().toISOString(), device, draft }: SavedBy,
+): Promise<void> {
+  await tx
+    .insertInto('formula_version')
+    .values({
+      formula_id: id,
+      version,
+      body: JSON.stringify(formula),
+      saved_at: at,
+      device: device ?? null,
+      draft: draft ?? null,
+    })
+    .execute();
+}
+
 export async function addFormula(
   db: Database,
   formula: Formula,
-  { id = crypto.randomUUID() as string, at = new Date().toISOString() } = {},
+  { id = crypto.randomUUID() as string, ...by }: SavedBy & { id?: string } = {},
 ): Promise<{ id: string; version: number }> {
-  return inTransaction(db, async (tx) => {
-    await tx
-      .insertInto('formula')
-      .values({
-        id,
-        name: formula.name,
-        style: formula.style,
-        version: 1,
-        created_at: at,
-        updated_at: at,
-      })
-      .execute();
-    await tx
-      .insertInto('formula_version')
-      .values({ formula_id: id, version: 1, body: JSON.stringify(formula), saved_at: at })
-      .execute();
-    return { id, version: 1 };
-  });
+  await inTransaction(db, (tx) => insertFormula(tx, id, formula, by));
+  return { id, version: 1 };
+}
+
+/**
+ * Whether everything that was saved since a version came from one sitting: its acknowledgement may
+ * have been lost on the way, and its next save then still names the version before.
+ */
+async function allFrom(tx: Database, id: string, since: number, draft: string): Promise<boolean> {
+  const other = await tx
+    .selectFrom('formula_version')
+    .select('version')
+    .where('formula_id', '=', id)
+    .where('version', '>', since)
+    .where((e) => e.or([e('draft', 'is', null), e('draft', '!=', draft)]))
+    .limit(1)
+    .executeTakeFirst();
+  return other === undefined;
 }
 
 /**
  * Saves a new version on top of the one that it was made from. From a stale copy the save is refused
  * and what it held is kept aside, so that both can be looked at. Sending the same save twice is once.
  *
- * @param basedOn version that the page had when it began
+ * @param basedOn version that the page had when it began; 0 for a formula that is new
  */
 export async function saveFormula(
   db: Database,
   id: string,
   basedOn: number,
   formula: Formula,
-  at = new Date().toISOString(),
+  by: SavedBy = {},
 ): Promise<Saved> {
   const body = JSON.stringify(formula);
   return inTransaction(db, async (tx): Promise<Saved> => {
     const current = await readFormula(tx, id);
-    if (!current) return { outcome: 'missing' };
+    if (!current) {
+      if (basedOn > 0) return { outcome: 'missing' };
+      await insertFormula(tx, id, formula, by);
+      return { outcome: 'saved', version: 1 };
+    }
     if (JSON.stringify(current.formula) === body) {
       return { outcome: 'saved', version: current.version };
     }
-    if (current.version !== basedOn) {
-      const aside = crypto.randomUUID();
-      await tx
-        .insertInto('formula_aside')
-        .values({ id: aside, formula_id: id, based_on: basedOn, body, kept_at: at })
-        .execute();
-      return { outcome: 'stale', current, aside };
+    const own =
+      by.draft !== undefined &&
+      basedOn < current.version &&
+      (await allFrom(tx, id, basedOn, by.draft));
+    if (current.version !== basedOn && !own) {
+      return { outcome: 'stale', current, aside: await keepAside(tx, id, basedOn, body, by) };
     }
-    const version = basedOn + 1;
-    await tx
-      .insertInto('formula_version')
-      .values({ formula_id: id, version, body, saved_at: at })
-      .execute();
+    const version = current.version + 1;
+    const at = by.at ?? new Date().toISOString();
+    await insertVersion(tx, id, version, formula, { ...by, at });
     await tx
       .updateTable('formula')
       .set({ name: formula.name, style: formula.style, version, updated_at: at })
@@ -200,21 +254,114 @@ export async function saveFormula(
   });
 }
 
-/** Copies that were refused as stale and kept. */
-export async function listAside(
-  db: Database,
+/** Most refused copies of one formula that are kept; beyond it the oldest goes. */
+export const mostAside = 50;
+
+/** Keeps what was refused: what was sent before once, and the newest of one sitting. */
+async function keepAside(
+  tx: Database,
   id: string,
-): Promise<Array<{ id: string; basedOn: number; keptAt: string; formula: Formula }>> {
+  basedOn: number,
+  body: string,
+  { at = new Date().toISOString(), device, draft }: SavedBy,
+): Promise<string> {
+  const known = await tx
+    .selectFrom('formula_aside')
+    .select('id')
+    .where('formula_id', '=', id)
+    .where((e) => e.or([e('body', '=', body), ...(draft ? [e('draft', '=', draft)] : [])]))
+    .executeTakeFirst();
+  const row = {
+    based_on: basedOn,
+    body,
+    kept_at: at,
+    device: device ?? null,
+    draft: draft ?? null,
+  };
+  if (known) {
+    await tx.updateTable('formula_aside').set(row).where('id', '=', known.id).execute();
+    return known.id;
+  }
+  const aside = crypto.randomUUID();
+  await tx
+    .insertInto('formula_aside')
+    .values({ id: aside, formula_id: id, ...row })
+    .execute();
+  await tx
+    .deleteFrom('formula_aside')
+    .where('formula_id', '=', id)
+    .where('id', 'not in', (q) =>
+      q
+        .selectFrom('formula_aside')
+        .select('id')
+        .where('formula_id', '=', id)
+        .orderBy('kept_at', 'desc')
+        .limit(mostAside),
+    )
+    .where('id', '!=', aside)
+    .execute();
+  return aside;
+}
+
+/** A copy that was refused as stale and kept. */
+export interface Aside {
+  readonly id: string;
+  readonly basedOn: number;
+  readonly keptAt: string;
+  readonly device?: string;
+  readonly formula: Formula;
+}
+
+/** Copies that were refused as stale and kept, newest first. */
+export async function listAside(db: Database, id: string): Promise<Aside[]> {
   const rows = await db
     .selectFrom('formula_aside')
     .selectAll()
     .where('formula_id', '=', id)
     .orderBy('kept_at', 'desc')
+    .limit(mostAside)
     .execute();
   return rows.map((r) => ({
     id: r.id,
     basedOn: r.based_on,
     keptAt: r.kept_at,
+    ...(r.device ? { device: r.device } : {}),
     formula: JSON.parse(r.body) as Formula,
   }));
+}
+
+/** A version of a formula, without its body. */
+export interface VersionHead {
+  readonly version: number;
+  readonly savedAt: string;
+  readonly device?: string;
+}
+
+/** Versions of a formula, newest first. */
+export async function listVersions(
+  db: Database,
+  id: string,
+  { limit = 30, offset = 0 } = {},
+): Promise<Page<VersionHead>> {
+  const rows = await db
+    .selectFrom('formula_version')
+    .select(['version', 'saved_at', 'device'])
+    .where('formula_id', '=', id)
+    .orderBy('version', 'desc')
+    .limit(limit)
+    .offset(offset)
+    .execute();
+  const { total } = await db
+    .selectFrom('formula_version')
+    .select((e) => e.fn.countAll<number>().as('total'))
+    .where('formula_id', '=', id)
+    .executeTakeFirstOrThrow();
+  return {
+    rows: rows.map((r) => ({
+      version: r.version,
+      savedAt: r.saved_at,
+      ...(r.device ? { device: r.device } : {}),
+    })),
+    total,
+  };
 }

@@ -1,12 +1,15 @@
 import {
+  catalogue,
   defaultSettings,
   nothingLearned,
+  soundFigures,
   type Belief,
   type Household,
   type Settings,
 } from '@tender-crumb/core';
-import type { Database } from '../database/open.ts';
+import { inTransaction, type Database } from '../database/open.ts';
 import { listBags } from './bags.ts';
+import { wantLearning } from './learning.ts';
 import { listOwn } from './own.ts';
 
 const key = 'household';
@@ -24,16 +27,24 @@ export async function readSettings(db: Database): Promise<Settings> {
 /** The household: what it settled and what stands in its pantry, today. */
 export async function readHousehold(db: Database, now = new Date()): Promise<Household> {
   const [settings, own, bags] = await Promise.all([readSettings(db), listOwn(db), listBags(db)]);
-  return { ...settings, own, bags, today: now.toISOString().slice(0, 10) };
+  const figures = soundFigures([...catalogue, ...own], settings.figures);
+  return { ...settings, figures, own, bags, today: now.toISOString().slice(0, 10) };
 }
 
+/** Stores what the household settled. With other figures the book is learned again. */
 export async function saveSettings(db: Database, settings: Settings): Promise<void> {
   const value = JSON.stringify(settings);
-  await db
-    .insertInto('setting')
-    .values({ key, value })
-    .onConflict((c) => c.column('key').doUpdateSet({ value }))
-    .execute();
+  await inTransaction(db, async (tx) => {
+    const before = await readSettings(tx);
+    await tx
+      .insertInto('setting')
+      .values({ key, value })
+      .onConflict((c) => c.column('key').doUpdateSet({ value }))
+      .execute();
+    // What the book taught leans on the figures.
+    const figures = (s: Settings) => JSON.stringify(Object.entries(s.figures).sort());
+    if (figures(before) !== figures(settings)) await wantLearning(tx);
+  });
 }
 
 /** What the book has taught, with its revision. */

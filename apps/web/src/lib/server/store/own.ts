@@ -1,5 +1,5 @@
 import { ingredientFromLabel, ownPrefix, type Ingredient, type Label } from '@tender-crumb/core';
-import type { Database } from '../database/open.ts';
+import { inTransaction, type Database } from '../database/open.ts';
 
 /** An ingredient of the household's own, as its label says. */
 export interface OwnLabel {
@@ -27,23 +27,27 @@ const slug = (name: string): string =>
 
 /** Adds an ingredient from its label; a name that stands already gets a number. */
 export async function addOwn(db: Database, label: Label): Promise<OwnLabel> {
-  const taken = new Set((await listLabels(db)).map((o) => o.id));
-  const plain = `${ownPrefix}${slug(label.name)}`;
-  let id = plain;
-  for (let n = 2; taken.has(id); n += 1) id = `${plain}-${n}`;
-  await db
-    .insertInto('own_ingredient')
-    .values({ id, label: JSON.stringify(label) })
-    .execute();
-  return { id, label };
+  return inTransaction(db, async (tx) => {
+    const taken = new Set((await listLabels(tx)).map((o) => o.id));
+    const plain = `${ownPrefix}${slug(label.name)}`;
+    let id = plain;
+    for (let n = 2; taken.has(id); n += 1) id = `${plain}-${n}`;
+    await tx
+      .insertInto('own_ingredient')
+      .values({ id, label: JSON.stringify(label) })
+      .execute();
+    return { id, label };
+  });
 }
 
 /** Replaces a label; false where there is no such ingredient. Formulas keep its id. */
 export async function saveOwn(db: Database, { id, label }: OwnLabel): Promise<boolean> {
-  const { numUpdatedRows } = await db
-    .updateTable('own_ingredient')
-    .set({ label: JSON.stringify(label) })
-    .where('id', '=', id)
-    .executeTakeFirst();
-  return numUpdatedRows > 0n;
+  return inTransaction(db, async (tx) => {
+    const { numUpdatedRows } = await tx
+      .updateTable('own_ingredient')
+      .set({ label: JSON.stringify(label) })
+      .where('id', '=', id)
+      .executeTakeFirst();
+    return numUpdatedRows > 0n;
+  });
 }

@@ -27,6 +27,11 @@ export const POST = route(async ({ request }) => {
       { where: 'body.formulaId', what: 'no formula of that id and version' },
     ]);
   }
+  if (started === 'another') {
+    throw new Problem(409, 'Another bread is baked under this id', [
+      { where: 'body.id', what: 'is the id of a bake of another formula or version' },
+    ]);
+  }
   return json(await readBake(db, started.id), {
     status: 201,
     headers: { location: `/api/v1/bakes/${started.id}` },

@@ -14,7 +14,7 @@ import { json } from '@sveltejs/kit';
 import { evaluationAnswer } from '$lib/server/answer.ts';
 import { readJson, readText } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { knownHere } from '$lib/server/boundary/known.ts';
+import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
 import { evaluateQuery, formulaBody, type EvaluateQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
@@ -64,7 +64,7 @@ async function readFormula(
     return read;
   }
   if (/json/i.test(type)) {
-    const body = check(formulaBody, await readJson(request), 'body');
+    const body = sensibleFormula(check(formulaBody, await readJson(request), 'body'));
     const complete = completeFormula(body, query.style);
     const formula = query.style ? { ...complete, style: query.style } : complete;
     return { formula, unread: [], assumptions: [] };

@@ -2,7 +2,7 @@ import { completeFormula } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { knownHere } from '$lib/server/boundary/known.ts';
+import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
 import { formulaBody, pageQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
@@ -15,11 +15,13 @@ export const GET = route(async ({ url }) => {
   return json({ formulas: rows, total });
 });
 
-export const POST = route(async ({ request }) => {
+export const POST = route(async ({ request, locals }) => {
   const db = await kitchen();
-  const given = completeFormula(check(formulaBody, await readJson(request), 'body'));
+  const given = completeFormula(
+    sensibleFormula(check(formulaBody, await readJson(request), 'body')),
+  );
   const formula = knownHere(given, await readHousehold(db));
-  const { id, version } = await addFormula(db, formula);
+  const { id, version } = await addFormula(db, formula, { device: locals.device?.name });
   return json(
     { id, version, formula },
     { status: 201, headers: { location: `/api/v1/formulas/${id}` } },

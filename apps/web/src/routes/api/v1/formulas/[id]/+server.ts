@@ -2,8 +2,8 @@ import { completeFormula } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { knownHere } from '$lib/server/boundary/known.ts';
-import { formulaSave } from '$lib/server/boundary/schemas.ts';
+import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
+import { formulaId, formulaSave } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
@@ -26,12 +26,14 @@ export const GET = route(async ({ params, url }) => {
   return json({ ...found, aside: await listAside(db, id) });
 });
 
-export const PUT = route(async ({ params, request }) => {
-  const id = params['id']!;
-  const { version, formula } = check(formulaSave, await readJson(request), 'body');
+export const PUT = route(async ({ params, request, locals }) => {
+  const id = check(formulaId, params['id'], 'path');
+  const { version, formula, draft } = check(formulaSave, await readJson(request), 'body');
   const db = await kitchen();
-  const complete = knownHere(completeFormula(formula), await readHousehold(db));
-  const saved = await saveFormula(db, id, version, complete);
+  const given = completeFormula(sensibleFormula(formula, 'body.formula'));
+  const complete = knownHere(given, await readHousehold(db));
+  const device = locals.device?.name;
+  const saved = await saveFormula(db, id, version, complete, { device, draft });
   if (saved.outcome === 'missing') throw missing(id);
   if (saved.outcome === 'stale') {
     throw new Problem(

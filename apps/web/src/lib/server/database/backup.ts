@@ -1,0 +1,171 @@
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { basename, dirname, join } from 'node:path';
+import { StorageFault } from './fault.ts';
+import { openHandle } from './handle.ts';
+
+/** Why a copy was made: it stands in its name. */
+export type BackupReason = 'nightly' | 'by-hand' | 'before-change' | 'replaced';
+
+/** A copy of the data, as it stands in its folder. */
+export interface Backup {
+  readonly file: string;
+  readonly name: string;
+  readonly reason: BackupReason;
+  /** ISO 8601, UTC, to the second. */
+  readonly at: string;
+}
+
+/** Where the copies of a database file are kept. */
+export const backupFolder = (file: string): string => join(dirname(file), 'backups');
+
+const pattern =
+  /^(?<reason>nightly|by-hand|before-change|replaced)-(?<stamp>\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ)(?:-\d+)?\.db$/;
+
+const stampOf = (at: Date): string => `${at.toISOString().slice(0, 19).replaceAll(':', '-')}Z`;
+
+/** A name for a copy in a folder, that is not taken: two in one second get a number. */
+export function freeBackupName(folder: string, reason: BackupReason, at: Date): string {
+  const plain = `${reason}-${stampOf(at)}`;
+  let name = `${plain}.db`;
+  for (let n = 2; existsSync(join(folder, name)); n += 1) name = `${plain}-${n}.db`;
+  return name;
+}
+
+/** Copies in a folder, newest first. */
+export function listBackups(folder: string): Backup[] {
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .flatMap((name): Backup[] => {
+      const { reason, stamp } = pattern.exec(name)?.groups ?? {};
+      if (!reason || !stamp) return [];
+      const at = stamp.replace(/T(\d\d)-(\d\d)-(\d\d)Z/, 'T$1:$2:$3Z');
+      return [{ file: join(folder, name), name, reason: reason as BackupReason, at }];
+    })
+    .sort((a, b) => (a.at === b.at ? (a.name < b.name ? 1 : -1) : a.at < b.at ? 1 : -1));
+}
+
+/**
+ * Whether a database file is whole: SQLite's own check of every page, and of what refers to what.
+ *
+ * @throws StorageFault `damaged` where it is not
+ */
+export function checkWhole(file: string): void {
+  const handle = openHandle(file);
+  try {
+    const pages = handle.all('PRAGMA integrity_check(1)') as Array<{ integrity_check: string }>;
+    if (pages[0]?.integrity_check !== 'ok') throw new StorageFault('damaged');
+    if (handle.all('PRAGMA foreign_key_check').length > 0) throw new StorageFault('damaged');
+  } finally {
+    handle.close();
+  }
+}
+
+/**
+ * Copies a database into a file of its own while it is in use, and looks whether the copy is whole
+ * before it gets its name: half a copy never stands there as one.
+ *
+ * @param to path of the copy, which must not be there yet
+ * @throws StorageFault where it cannot be read or written, or is not whole
+ */
+export function copyWhole(from: string, to: string): void {
+  mkdirSync(dirname(to), { recursive: true, mode: 0o700 });
+  const half = join(dirname(to), `.${basename(to)}.half`);
+  rmSync(half, { force: true });
+  const handle = openHandle(from);
+  try {
+    handle.exec(`VACUUM INTO '${half.replaceAll("'", "''")}'`);
+    checkWhole(half);
+    renameSync(half, to);
+  } finally {
+    handle.close();
+    rmSync(half, { force: true });
+  }
+}
+
+/** Makes a copy in the folder of copies. */
+export function backUp(file: string, reason: BackupReason, at = new Date()): string {
+  const folder = backupFolder(file);
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const to = join(folder, freeBackupName(folder, reason, at));
+  copyWhole(file, to);
+  return to;
+}
+
+/** How many days, weeks and months keep a copy. */
+export const kept = { days: 7, weeks: 5, months: 12, beforeChanges: 5 } as const;
+
+const dayOf = (at: string) => at.slice(0, 10);
+/** Weeks are counted from a Monday, whatever the clock says of today. */
+const weekOf = (at: string) => String(Math.floor((Date.parse(at) / 86_400_000 + 3) / 7));
+const monthOf = (at: string) => at.slice(0, 7);
+
+/** The newest copy of each of the newest periods in which there are copies. */
+function newestOf(backups: readonly Backup[], period: (at: string) => string, most: number) {
+  const newest = new Map<string, Backup>();
+  for (const backup of backups) {
+    const key = period(backup.at);
+    if (!newest.has(key) && newest.size < most) newest.set(key, backup);
+  }
+  return [...newest.values()];
+}
+
+/**
+ * Which nightly copies may go. Periods are counted among the copies themselves and not from today, so
+ * that a clock that is set wrong makes none of them old.
+ *
+ * @param backups newest first
+ * @example a copy each night for a year: 7 days, 5 weeks and 12 months of them stay
+ */
+export function toThin(backups: readonly Backup[]): Backup[] {
+  const nightly = backups.filter((b) => b.reason === 'nightly');
+  const changes = backups.filter((b) => b.reason === 'before-change');
+  const stay = new Set([
+    ...newestOf(nightly, dayOf, kept.days),
+    ...newestOf(nightly, weekOf, kept.weeks),
+    ...newestOf(nightly, monthOf, kept.months),
+    ...changes.slice(0, kept.beforeChanges),
+  ]);
+  return [...nightly, ...changes].filter((b) => !stay.has(b));
+}
+
+/** Makes tonight's copy and lets go of those that are old. */
+export function backUpNightly(file: string, at = new Date()): string {
+  const made = backUp(file, 'nightly', at);
+  for (const { file: old } of toThin(listBackups(backupFolder(file)))) {
+    if (old !== made) rmSync(old, { force: true });
+  }
+  return made;
+}
+
+/** Whether a file has no nightly copy of this day yet, whatever other days its copies say. */
+export const nightIsDue = (file: string, now = new Date()): boolean =>
+  !listBackups(backupFolder(file)).some(
+    (b) => b.reason === 'nightly' && dayOf(b.at) === dayOf(now.toISOString()),
+  );
+
+/**
+ * Puts a copy in the place of the data. What stood there is kept among the copies, whole or not. The
+ * program must not be running: whoever calls this holds the folder's lock.
+ *
+ * @returns where the file that was replaced stands now
+ * @throws StorageFault `damaged` where the copy is not whole; nothing is changed then
+ */
+export function restoreBackup(from: string, file: string, at = new Date()): string | undefined {
+  checkWhole(from);
+  const folder = backupFolder(file);
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const next = join(dirname(file), '.restored.db');
+  rmSync(next, { force: true });
+  copyWhole(from, next);
+  const there = statSync(file, { throwIfNoEntry: false });
+  const aside = there && join(folder, freeBackupName(folder, 'replaced', at));
+  if (aside) {
+    renameSync(file, aside);
+    // What was written last may stand in the log alone: it goes along.
+    for (const log of ['-wal', '-shm']) {
+      if (existsSync(file + log)) renameSync(file + log, aside + log);
+    }
+  }
+  renameSync(next, file);
+  return aside;
+}

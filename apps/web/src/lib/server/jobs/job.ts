@@ -1,0 +1,40 @@
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import { Worker } from 'node:worker_threads';
+
+/** Work that is too long for a request. */
+export type JobName = 'learn' | 'nightly';
+
+/** How far a job is. */
+export interface JobReport {
+  readonly done: number;
+  readonly total: number;
+}
+
+/** The worker's file: the server that was built says where, in development it stands beside this. */
+function workerFile(): URL {
+  const built = process.env['TENDER_CRUMB_WORKER'];
+  if (built) return pathToFileURL(built);
+  const boot = 'boot.mjs';
+  return new URL(boot, import.meta.url);
+}
+
+/**
+ * Runs a job in a thread of its own, to its end.
+ *
+ * @throws Error with what the thread died of
+ */
+export function runJob(
+  job: JobName,
+  file: string,
+  report: (how: JobReport) => void = () => {},
+): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(fileURLToPath(workerFile()), { workerData: { job, file } });
+    worker.unref();
+    worker.on('message', report);
+    worker.once('error', reject);
+    worker.once('exit', (code) =>
+      code === 0 ? resolve() : reject(new Error(`the ${job} thread ended with ${code}`)),
+    );
+  });
+}

@@ -1,0 +1,43 @@
+import { toString as drawCode } from 'qrcode';
+import { pairingCode } from '../gate/code.ts';
+import { houseAddresses, isOpenToHouse, type Listening } from '../gate/names.ts';
+
+const bracketed = (host: string): string => (host.includes(':') ? `[${host}]` : host);
+
+/** Where a tablet in the house opens the kitchen; empty where nobody but this machine can. */
+export function tabletAddresses(listening: Listening, port: number): string[] {
+  if (!isOpenToHouse(listening)) return [];
+  const all = houseAddresses();
+  const one = bracketed(listening.host.toLowerCase());
+  const open = /^(?:0\.0\.0\.0|\[::\])$/.test(one) ? all : [one];
+  return open.map((address) => `http://${address}:${port}/`);
+}
+
+/** An address with the code behind it, which a browser keeps to itself. */
+export const pairingLink = (address: string, code = pairingCode.shown): string =>
+  `${address}pair#${code}`;
+
+/** What the program says when it is ready: where it is, and how a tablet comes in. */
+export async function greeting(
+  listening: Listening,
+  port: number,
+  proxied: boolean,
+): Promise<string> {
+  const open = isOpenToHouse(listening);
+  const anywhere = /^(?:0\.0\.0\.0|\[::\])$/.test(bracketed(listening.host));
+  const here = open && anywhere ? '127.0.0.1' : bracketed(listening.host);
+  const lines = [`Tender Crumb is at http://${here}:${port}/`];
+  const tablets = tabletAddresses(listening, port);
+  if (proxied || open) {
+    if (tablets.length > 0)
+      lines.push('', 'On a tablet or phone in this house:', ...tablets.map((a) => `  ${a}`));
+    lines.push('', `Code to enter there, once: ${pairingCode.shown}`);
+    if (tablets[0]) {
+      lines.push(
+        '',
+        await drawCode(pairingLink(tablets[0]), { type: 'utf8', errorCorrectionLevel: 'L' }),
+      );
+    }
+  }
+  return lines.join('\n');
+}

@@ -1,0 +1,93 @@
+/** Serves the built application. Settings: HOST, PORT, TENDER_CRUMB_DATA, TENDER_CRUMB_DEMO, … */
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { turnAway } from '../gate/doors.ts';
+import { securityHeaders, withCharset } from '../gate/headers.ts';
+import { listening } from '../gate/names.ts';
+import { greeting } from './greeting.ts';
+
+const { host } = listening();
+const port = Number(process.env['PORT'] || 4310);
+const proxied = process.env['TENDER_CRUMB_PROXY'] === '1';
+
+// Who connects is the socket's word; no header of a request takes its place.
+for (const name of ['ADDRESS_HEADER', 'HOST_HEADER', 'PORT_HEADER', 'ORIGIN']) {
+  delete process.env[name];
+}
+process.env['PROTOCOL_HEADER'] = 'x-forwarded-proto';
+process.env['BODY_SIZE_LIMIT'] ??= '1M';
+process.env['TENDER_CRUMB_WORKER'] ??= fileURLToPath(new URL('./worker.js', import.meta.url));
+
+type Serve = (request: IncomingMessage, response: ServerResponse, next: () => void) => void;
+const built = './handler.js';
+const { handler } = (await import(/* @vite-ignore */ built)) as { handler: Serve };
+
+const one = (header: string | string[] | undefined): string | null =>
+  (Array.isArray(header) ? header[0] : header) ?? null;
+
+/** Files are answered before the application is asked: what every answer has, these have too. */
+function dressFile(response: ServerResponse): void {
+  for (const [name, value] of Object.entries(securityHeaders)) response.setHeader(name, value);
+  const write = response.writeHead.bind(response) as (...given: unknown[]) => ServerResponse;
+  response.writeHead = ((status: number, ...rest: unknown[]) => {
+    const headers = rest.find((r) => typeof r === 'object' && r !== null) as
+      Record<string, unknown> | undefined;
+    for (const name of Object.keys(headers ?? {})) {
+      if (name.toLowerCase() === 'content-type')
+        headers![name] = withCharset(String(headers![name]));
+    }
+    return write(status, ...rest);
+  }) as typeof response.writeHead;
+}
+
+const server = createServer((request, response) => {
+  dressFile(response);
+  const { headers } = request;
+  if (proxied) headers.host = one(headers['x-forwarded-host']) ?? headers.host;
+  const away = turnAway(
+    { method: 'GET', host: headers.host ?? null, origin: null, site: null },
+    listening(),
+    proxied,
+  );
+  if (away) {
+    response
+      .writeHead(away.status, { 'content-type': 'text/plain; charset=utf-8' })
+      .end(`${away.title}.\n`);
+    return;
+  }
+  const scheme = proxied && one(headers['x-forwarded-proto']) === 'https' ? 'https' : 'http';
+  headers['x-forwarded-proto'] = scheme;
+  // A browser always says where a post comes from; what says nothing is a tool.
+  if (!headers.origin && !headers['sec-fetch-site']) headers.origin = `${scheme}://${headers.host}`;
+  handler(request, response, () => response.writeHead(404).end());
+});
+
+server.on('error', (fault: NodeJS.ErrnoException) => {
+  const taken = fault.code === 'EADDRINUSE';
+  console.error(taken ? `Port ${port} is taken: set PORT to another one.` : fault.message);
+  process.exit(1);
+});
+server.listen(port, host, () => {
+  const { port: bound } = server.address() as AddressInfo;
+  void greeting(listening(), bound, proxied).then((text) => console.log(text));
+});
+
+/** After this long the process ends, whatever is still under way, ms. */
+const endsWithinMs = 2500;
+
+let ending = false;
+for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+  process.on(signal, () => {
+    if (ending) return;
+    ending = true;
+    setTimeout(() => process.exit(0), endsWithinMs).unref();
+    setTimeout(() => server.closeAllConnections(), endsWithinMs / 2).unref();
+    server.close(() => {
+      // The application closes the data, which takes a moment, and then nothing holds the process.
+      process.emit('sveltekit:shutdown' as never, signal as never);
+      setTimeout(() => process.exit(0), 300);
+    });
+    server.closeIdleConnections();
+  });
+}

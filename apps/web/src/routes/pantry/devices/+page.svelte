@@ -1,0 +1,152 @@
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import { api } from '$lib/api.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  let said = $state('');
+  let fault = $state('');
+  let busy = $state(false);
+  let asked = $state<string | undefined>();
+
+  const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+  async function act(what: () => Promise<unknown>, says: string) {
+    busy = true;
+    fault = '';
+    try {
+      await what();
+      await invalidateAll();
+      said = says;
+    } catch (refusal) {
+      said = '';
+      fault = (refusal as Error).message;
+    } finally {
+      busy = false;
+      asked = undefined;
+    }
+  }
+
+  const forget = (id: string, name: string) =>
+    act(
+      () => api('DELETE', `/api/v1/devices/${id}`),
+      `“${name}” is forgotten, and the code is another one now.`,
+    );
+  const rename = (id: string, name: string) =>
+    act(() => api('PUT', `/api/v1/devices/${id}`, { name }), 'Remembered.');
+</script>
+
+<svelte:head><title>Devices · Pantry · Tender Crumb</title></svelte:head>
+
+<p><a class="link" href="/pantry">Pantry</a></p>
+<h1>Devices</h1>
+<p class="quiet min-h-6" role="status">
+  {said}{#if fault}<span class="text-act">{fault}</span>{/if}
+</p>
+
+<div class="grid items-start gap-4 lg:grid-cols-2">
+  <section class="bowl p-4" aria-labelledby="let-in">
+    <h2 id="let-in">Let a tablet or phone in</h2>
+    {#if data.addresses.length === 0}
+      <p class="mt-2">
+        The program listens to this machine alone, so that no other device can reach it. To open it
+        to the house, start it with <code>HOST=0.0.0.0</code>; the addresses and the code then stand
+        here.
+      </p>
+    {:else}
+      <div class="mt-2 flex flex-wrap items-center gap-5">
+        {#if data.drawing}
+          <img
+            class="drawing"
+            src={data.drawing}
+            alt="The address and code as a picture for a camera"
+          />
+        {/if}
+        <div class="grid flex-1 basis-56 gap-2">
+          <p>Point its camera here, or open one of these and enter the code:</p>
+          <ul>
+            {#each data.addresses as address (address)}<li><code>{address}</code></li>{/each}
+          </ul>
+          <p class="code" data-testid="code">{data.code}</p>
+          <button
+            class="knob justify-self-start"
+            type="button"
+            disabled={busy}
+            onclick={() =>
+              void act(() => api('POST', '/api/v1/devices/code'), 'The code is another one now.')}
+            >Another code</button
+          >
+        </div>
+      </div>
+    {/if}
+    <p class="quiet mt-3">
+      Whoever has the code can read and write everything in this kitchen. Give it to nobody outside.
+    </p>
+  </section>
+
+  <section class="bowl p-4" aria-labelledby="known">
+    <h2 id="known">Devices that are in</h2>
+    {#if data.devices.length === 0}
+      <p class="mt-2">None yet. This machine itself needs no code.</p>
+    {:else}
+      <ul class="mt-2">
+        {#each data.devices as device (device.id)}
+          <li class="grid gap-1 border-t border-line py-2">
+            <div class="flex flex-wrap items-center justify-between gap-2">
+              <input
+                class="field flex-1 basis-40 font-semibold"
+                aria-label="Name of {device.name}"
+                maxlength="40"
+                value={device.name}
+                disabled={busy}
+                onchange={(e) => void rename(device.id, e.currentTarget.value)}
+              />
+              {#if asked === device.id}
+                <button
+                  class="knob knob-act"
+                  type="button"
+                  disabled={busy}
+                  onclick={() => void forget(device.id, device.name)}>Yes, forget it</button
+                >
+                <button class="knob" type="button" onclick={() => (asked = undefined)}>No</button>
+              {:else}
+                <button
+                  class="knob"
+                  type="button"
+                  aria-label="Forget {device.name}"
+                  onclick={() => (asked = device.id)}>Forget</button
+                >
+              {/if}
+            </div>
+            <span class="quiet"
+              >{#if device.id === data.here}<b>this one</b> ·
+              {/if}in since {when.format(new Date(device.pairedAt))}, last here {when.format(
+                new Date(device.seenAt),
+              )}</span
+            >
+          </li>
+        {/each}
+      </ul>
+      <p class="quiet mt-2">
+        A device that is forgotten reads and writes nothing any more; what it has not sent yet stays
+        in its browser.
+      </p>
+    {/if}
+  </section>
+</div>
+
+<style>
+  .drawing {
+    width: 11rem;
+    padding: 0.25rem;
+    border-radius: 6px;
+    background: #fff;
+  }
+  .code {
+    font-size: 2.5rem;
+    font-weight: 700;
+    letter-spacing: 0.08em;
+    line-height: 1.1;
+  }
+</style>
