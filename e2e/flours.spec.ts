@@ -1,5 +1,5 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
-import { visit } from './visit.ts';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test, visit } from './fixtures.ts';
 
 const level = (page: Page) => page.getByRole('img', { name: /^Dough level/ }).first();
 const bubble = async (of: Locator) => (await of.locator('.bubble').boundingBox())!;

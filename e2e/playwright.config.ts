@@ -1,18 +1,18 @@
 import { defineConfig } from '@playwright/test';
 
-const port = 4399;
-
 export default defineConfig({
   testDir: '.',
-  workers: 1,
-  fullyParallel: false,
+  workers: 2,
+  fullyParallel: true,
   forbidOnly: true,
-  timeout: 120_000,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
   reporter: [['list'], ['./closing-line.ts']],
   outputDir: '../test-results',
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Only what really moves on the page may be waited for.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
@@ -25,13 +25,5 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
-  },
-  webServer: {
-    command: 'node e2e/serve-fresh.mjs',
-    cwd: '..',
-    env: { PORT: String(port), HOST: '127.0.0.1', TENDER_CRUMB_DEMO: '1' },
-    url: `http://127.0.0.1:${port}/`,
-    reuseExistingServer: false,
-    timeout: 120_000,
   },
 });

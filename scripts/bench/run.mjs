@@ -5,7 +5,7 @@ import { build, install, root } from '../prepare.mjs';
 
 install();
 build();
-for (const part of ['core', 'flours', 'server', 'bytes']) {
+for (const part of ['core', 'flours', 'server', 'bytes', 'page']) {
   const file = join(root, `scripts/bench/${part}.ts`);
   const { status } = spawnSync(process.execPath, ['--import=tsx', file], {
     cwd: root,

@@ -8,10 +8,8 @@ import {
   type MeasuringMethod,
 } from '@tender-crumb/core';
 import { ApiError } from '../src/lib/api.ts';
-import { dropDraft, keepDraft, readDraft } from '../src/lib/bench/drafts.ts';
 import { drawn, place, pointsAt, stretch } from '../src/lib/level/scale.ts';
 import { faultsOf, numberIn } from '../src/lib/pantry/faults.ts';
-import { EventQueue } from '../src/lib/run/queue.ts';
 import { columns } from '../src/lib/sheet/typed.ts';
 
 const loaf = completeFormula({
@@ -154,69 +152,5 @@ describe('the vial', () => {
     expect(pointsAt(-1)).to.equal(drawn[0]);
     const { left, width } = stretch(-3, 4);
     expect(left + width).to.be.closeTo(place(4), 1e-9);
-  });
-});
-
-describe('what waits in the browser', () => {
-  const kept = new Map<string, string>();
-  const original = { storage: globalThis.localStorage, fetch: globalThis.fetch };
-  before(() => {
-    Object.defineProperty(globalThis, 'localStorage', {
-      configurable: true,
-      value: {
-        getItem: (key: string) => kept.get(key) ?? null,
-        setItem: (key: string, value: string) => void kept.set(key, value),
-        removeItem: (key: string) => void kept.delete(key),
-      },
-    });
-  });
-  beforeEach(() => kept.clear());
-  after(() => {
-    globalThis.fetch = original.fetch;
-    Object.defineProperty(globalThis, 'localStorage', {
-      configurable: true,
-      value: original.storage,
-    });
-  });
-
-  it('a draft is there until it is dropped, and a broken one is none', () => {
-    keepDraft('a', { version: 3, formula: loaf });
-    expect(readDraft('a')).to.deep.equal({ version: 3, formula: loaf });
-    dropDraft('a');
-    expect(readDraft('a')).to.equal(undefined);
-    kept.set('tender-crumb:draft:a', '{broken');
-    expect(readDraft('a')).to.equal(undefined);
-  });
-
-  it('events of a bake wait until they are acknowledged, across a closed page', async () => {
-    const event = (id: string) =>
-      ({ id, at: '2026-01-01T08:00:00Z', kind: 'felt', data: { points: 1 } }) as const;
-    let up = false;
-    const sent: string[][] = [];
-    globalThis.fetch = (async (_: string, { body }: { body: string }) => {
-      if (!up) throw new TypeError('no network');
-      sent.push((JSON.parse(body) as { events: { id: string }[] }).events.map((e) => e.id));
-      return new Response('{}', { status: 200 });
-    }) as typeof fetch;
-
-    let told: [number, string] = [0, ''];
-    const queue = new EventQueue('bake', (...now) => (told = now));
-    queue.add(event('a'));
-    queue.add(event('b'));
-    await queue.settle().then(
-      () => expect.fail('nothing can be settled without a server'),
-      () => undefined,
-    );
-    expect(told[0]).to.equal(2);
-    expect(told[1]).to.contain('kept in this browser');
-    queue.stop();
-
-    up = true;
-    const again = new EventQueue('bake', (...now) => (told = now));
-    expect(again.recover().map((e) => e.id)).to.deep.equal(['a', 'b']);
-    await again.settle();
-    expect(sent).to.deep.equal([['a', 'b']]);
-    expect(kept.size).to.equal(0);
-    expect(told).to.deep.equal([0, '']);
   });
 });

@@ -25,6 +25,7 @@ export * from './formula/schools.ts';
 export * from './formula/slip.ts';
 export * from './formula/edit.ts';
 export * from './formula/scale.ts';
+export * from './formula/compare.ts';
 export * from './reader/recipe.ts';
 export * from './reader/match.ts';
 export * from './dough/belief.ts';

@@ -19,7 +19,7 @@ export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
-  options: { keepalive?: boolean } = {},
+  options: Pick<RequestInit, 'keepalive' | 'signal'> = {},
 ): Promise<T> {
   const response = await fetch(path, {
     method,

@@ -6,6 +6,10 @@
   import Moon from '@lucide/svelte/icons/moon';
   import Sun from '@lucide/svelte/icons/sun';
   import SunMoon from '@lucide/svelte/icons/sun-moon';
+  import { onMount } from 'svelte';
+  import LearningMark from '$lib/book/LearningMark.svelte';
+  import { sync } from '$lib/sync/sync.svelte.ts';
+  import SyncMark from '$lib/sync/SyncMark.svelte';
   import ShortcutSheet from '$lib/ui/ShortcutSheet.svelte';
   import { setTheme, themes, type Theme } from '$lib/ui/theme.ts';
   import type { LayoutProps } from './$types';
@@ -30,6 +34,13 @@
   let keysOpen = $state(false);
   let going = false;
   const Look = $derived(looks[theme].icon);
+
+  onMount(() => {
+    const end = sync.follow();
+    // From here on the page answers to hands, which is what a test waits for.
+    document.documentElement.dataset['ready'] = 'yes';
+    return end;
+  });
 
   function nextTheme() {
     theme = themes[(themes.indexOf(theme) + 1) % themes.length]!;
@@ -59,18 +70,23 @@
     <a href="/" class="flex items-center gap-2 pb-2 text-lg font-bold text-rim">
       <img src="/icon.svg" alt="" width="28" height="28" /> Tender Crumb
     </a>
-    <nav aria-label="Places" class="order-last flex w-full gap-1 md:order-none md:w-auto md:flex-1">
-      {#each places as place (place.path)}
-        {@const here = place.here(page.url.pathname)}
-        <a
-          href={place.path}
-          aria-current={here ? 'page' : undefined}
-          class="rounded-t-md px-2.5 py-2 font-semibold whitespace-nowrap sm:px-3 {here
-            ? 'bg-rim text-on-rim'
-            : 'text-rim hover:bg-sunk'}">{place.name}</a
-        >
-      {/each}
-    </nav>
+    {#if data.device}
+      <nav
+        aria-label="Places"
+        class="order-last flex w-full gap-1 md:order-none md:w-auto md:flex-1"
+      >
+        {#each places as place (place.path)}
+          {@const here = place.here(page.url.pathname)}
+          <a
+            href={place.path}
+            aria-current={here ? 'page' : undefined}
+            class="rounded-t-md px-2.5 py-2 font-semibold whitespace-nowrap sm:px-3 {here
+              ? 'bg-rim text-on-rim'
+              : 'text-rim hover:bg-sunk'}">{place.name}</a
+          >
+        {/each}
+      </nav>
+    {/if}
     <div class="ml-auto flex items-center gap-1 pb-1 md:ml-0">
       {#if data.demo}
         <span class="quiet mr-2 hidden lg:inline">Demo: Number 9, Heron Lock (invented)</span>
@@ -92,6 +108,8 @@
     </div>
   </div>
 </header>
+<SyncMark />
+<LearningMark learning={data.learning} />
 <main id="main" class="mx-auto max-w-[88rem] px-4 py-4">
   {@render children()}
 </main>

@@ -20,9 +20,9 @@ export const formatLimits = {
   lines: 200,
   stages: 12,
   /** Lines of all stages together: what a page can still show at once. */
-  allLines: 300,
+  allLines: 200,
   /** Changes of all corrections together. */
-  allChanges: 600,
+  allChanges: 300,
   /** Changes of one slip: a bread for a goal may change everything that is in it. */
   changes: 60,
 } as const;

@@ -52,8 +52,30 @@ export function layLines(formula: Formula): LaidLine[] {
       slips: [],
     })),
   );
-  for (const taken of formula.taken) lay(taken, lines, formula);
+  if (formula.taken.length > 0) {
+    const stages = stagesOf(formula);
+    const main = mainStage(formula);
+    const places = placesOf(lines);
+    for (const taken of formula.taken)
+      lay(taken, lines, places, (id) => stages.find((s) => s.id === id) ?? main);
+  }
   return lines;
+}
+
+/** Where each ingredient stands in each stage, so that a slip need not look through every line. */
+type Places = Map<string, number[]>;
+
+const placeKey = (stage: string, ingredient: string): string => `${stage} ${ingredient}`;
+
+function placesOf(lines: readonly LaidLine[], into: Places = new Map()): Places {
+  into.clear();
+  for (const [at, { stage, ingredient }] of lines.entries()) {
+    const key = placeKey(stage, ingredient);
+    const known = into.get(key);
+    if (known) known.push(at);
+    else into.set(key, [at]);
+  }
+  return into;
 }
 
 /**
@@ -70,13 +92,15 @@ export const withStuff = (line: LaidLine, pantry: Pantry): ResolvedLine =>
   // Assigned, not spread: one shape for every line keeps a keystroke's evaluation fast.
   Object.assign(line as ResolvedLine, { of: pantry.stuff(line) });
 
-function lay(taken: Taken, lines: LaidLine[], formula: Formula): void {
-  const stages = stagesOf(formula);
+function lay(
+  taken: Taken,
+  lines: LaidLine[],
+  places: Places,
+  stageOf: (id: string) => { readonly id: string; readonly kind: StageKind },
+): void {
   for (const change of taken.changes) {
-    const stage = stages.find((s) => s.id === change.stage) ?? mainStage(formula);
-    const own = lines.flatMap((l, at) =>
-      l.stage === stage.id && l.ingredient === change.ingredient ? [at] : [],
-    );
+    const stage = stageOf(change.stage);
+    const own = places.get(placeKey(stage.id, change.ingredient)) ?? [];
     if (own.length > 0) {
       // What is added goes to the first; what is taken, from one after the other as far as they reach.
       let rest = change.grams;
@@ -100,6 +124,7 @@ function lay(taken: Taken, lines: LaidLine[], formula: Formula): void {
         typedGrams: 0,
         slips: [taken.id],
       });
+      placesOf(lines, places);
     }
   }
 }

@@ -1,33 +1,63 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { nanoid } from 'nanoid';
   import { api } from '../api.ts';
   import type { Bench } from './bench.svelte.ts';
-  import { dropDraft } from './drafts.ts';
+  import SideBySide from './SideBySide.svelte';
+  import { whoAndWhen } from './when.ts';
 
   let { bench }: { bench: Bench } = $props();
 
+  const newId = nanoid();
+  let fault = $state('');
+
   async function keepAsNew() {
+    fault = '';
     const mine = { ...bench.formula, name: `${bench.formula.name} (my copy)`.slice(0, 200) };
-    const { id } = await api<{ id: string }>('POST', '/api/v1/formulas', mine);
-    dropDraft(bench.id);
-    await goto(`/bench/${id}`, { invalidateAll: true });
+    try {
+      // Under an id of ours: pressed twice, or answered and not heard, it is one formula.
+      await api('PUT', `/api/v1/formulas/${newId}`, { version: 0, formula: mine });
+    } catch (refusal) {
+      fault = `It is not kept as a new one yet: ${(refusal as Error).message} Both are still here.`;
+      return;
+    }
+    await goto(`/bench/${newId}`, { invalidateAll: true });
   }
 </script>
 
-{#if bench.saver.state === 'conflict'}
-  <div class="bowl mb-3 flex flex-wrap items-center gap-3 bg-act-tint p-3" role="alert">
-    <p class="flex-1 basis-80">
-      <b>This formula was changed somewhere else in the meantime.</b> Both versions are kept: theirs on
-      the shelf, yours here and set aside.
-    </p>
-    <button class="knob" type="button" onclick={() => bench.adoptTheirs()}>Show theirs</button>
-    <button class="knob" type="button" onclick={() => bench.saver.insist(bench.formula)}
-      >Put mine on top</button
-    >
-    <button class="knob knob-act" type="button" onclick={keepAsNew}
-      >Keep mine as a new formula</button
-    >
-  </div>
+{#if bench.saver.conflict}
+  {@const theirs = bench.saver.conflict}
+  <section
+    class="bowl mb-3 grid gap-3 border-act bg-act-tint p-4"
+    role="alert"
+    aria-labelledby="conflict-title"
+  >
+    <div>
+      <h2 id="conflict-title">This formula was changed somewhere else in the meantime</h2>
+      <p>
+        Both versions are kept: theirs on the shelf, yours here and set aside. Which one goes on?
+      </p>
+    </div>
+    <div class="overflow-x-auto rounded bg-enamel p-2">
+      <SideBySide
+        theirs={theirs.formula}
+        mine={bench.formula}
+        theirTitle="Theirs: {whoAndWhen(theirs.device, theirs.updatedAt)}"
+        mineTitle="Yours: here, now"
+        pantry={bench.pantry}
+      />
+    </div>
+    <div class="flex flex-wrap items-center gap-3">
+      <button class="knob" type="button" onclick={() => bench.adoptTheirs()}>Show theirs</button>
+      <button class="knob" type="button" onclick={() => bench.saver.insist(bench.formula)}
+        >Put mine on top</button
+      >
+      <button class="knob knob-act" type="button" onclick={keepAsNew}
+        >Keep mine as a new formula</button
+      >
+      {#if fault}<span class="text-act">{fault}</span>{/if}
+    </div>
+  </section>
 {:else if bench.saver.state === 'refused' || bench.saver.state === 'waiting'}
   <p class="bowl mb-3 bg-act-tint p-3" role="alert">{bench.saver.why}</p>
 {/if}

@@ -31,7 +31,7 @@
       <Figures
         totals={bench.evaluation.totals}
         settings={bench.household}
-        onsettle={(change) => void bench.settle(change)}
+        onsettle={(change) => bench.settle(change)}
       />
     {:else}
       <p class="quiet">There is no flour in it yet.</p>

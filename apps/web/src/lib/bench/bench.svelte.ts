@@ -2,7 +2,6 @@ import {
   coefficientsWith,
   evaluate,
   pantryIn,
-  settingsOf,
   resolve,
   giveBackSlip,
   leaveSlip,
@@ -17,25 +16,39 @@ import {
   type Slip,
   type Taken,
 } from '@tender-crumb/core';
-import { api } from '../api.ts';
-import { Saver } from './saver.svelte.ts';
-import { readDraft } from './drafts.ts';
+import { nanoid } from 'nanoid';
+import { outbox } from '../sync/here.ts';
+import { formulaLane, settingsEntry, type Draft } from '../sync/kinds.ts';
+import { settingsPatch } from '../sync/settings-patch.ts';
+import { sync } from '../sync/sync.svelte.ts';
+import { Saver, type Version } from './saver.svelte.ts';
 
 const mostUndo = 200;
+
+/** What the server gives a bench. */
+export interface Given extends Version {
+  readonly id: string;
+  readonly household: Household;
+  readonly belief: Belief;
+}
 
 /** One formula under adjustment: its history, what it will do, what to correct. */
 export class Bench {
   readonly id: string;
   readonly saver: Saver;
-  readonly belief: Belief;
+  belief = $state.raw<Belief>() as Belief;
   formula = $state.raw<Formula>() as Formula;
-  household = $state.raw<Household>() as Household;
+  #household = $state.raw<Household>() as Household;
+  /** As the server has it, with what was settled here and is not there yet. */
+  readonly household = $derived(sync.settled(this.#household));
   /** Key of the slip that is pointed at. */
   pointedSlip = $state<string | undefined>();
   /** Id of the line that is pointed at, in the sheet or the account. */
   lit = $state<string | undefined>();
   #past = $state.raw<readonly Formula[]>([]);
   #future = $state.raw<readonly Formula[]>([]);
+  /** What the server had last. */
+  #given: Version;
   /** Changes of one cell in one visit are one step of undo. */
   #group: string | undefined;
 
@@ -61,26 +74,55 @@ export class Bench {
     return slip && evaluate(this.#taking(slip), this.household, this.belief);
   });
 
-  constructor(given: {
-    id: string;
-    version: number;
-    formula: Formula;
-    household: Household;
-    belief: Belief;
-  }) {
+  constructor(given: Given) {
+    this.#given = given;
     this.id = given.id;
     this.belief = given.belief;
     this.formula = given.formula;
-    this.household = given.household;
+    this.#household = given.household;
     this.saver = new Saver(given.id, given.version);
   }
 
-  /** Brings back what was typed and not acknowledged before the page was closed. */
-  recover(): void {
-    const draft = readDraft(this.id);
-    if (draft && JSON.stringify(draft.formula) !== JSON.stringify(this.formula)) {
-      this.edit(draft.formula);
+  /** Takes in what the server has by now. What was typed here stays, and so does its undo. */
+  receive(given: Given): void {
+    const { version, formula, household, belief } = given;
+    this.#given = given;
+    this.#household = household;
+    this.belief = belief;
+    if (this.saver.isPending || this.saver.state === 'conflict' || version <= this.saver.version) {
+      return;
     }
+    this.#adopt({ version, formula });
+  }
+
+  /**
+   * Brings back what was typed and not acknowledged before the page was closed: it goes to the server
+   * first, and then what stands there is shown; began it from an older version, both are.
+   */
+  async recover(fetchNow: () => Promise<Version>): Promise<void> {
+    const left = await outbox().waitingIn(formulaLane(this.id));
+    if (left.length === 0) return;
+    const { empty, outcomes } = await outbox().settle(formulaLane(this.id), 3000);
+    const stale = outcomes.findLast((o) => o.result.kind === 'stale');
+    if (stale?.result.kind === 'stale') {
+      this.#clash(stale.result.body['current'] as Version, stale.entry.body as Draft);
+    } else if (empty) {
+      const now = await fetchNow();
+      if (now.version > this.saver.version) this.#adopt(now);
+    } else {
+      const newest = left.at(-1)!;
+      const mine = newest.body as Draft;
+      if (mine.version !== this.saver.version) return this.#clash(this.#given, mine);
+      // It goes on as the draft of this sitting, and not beside it.
+      this.edit(mine.formula);
+      await outbox().keep.remove([newest]);
+    }
+  }
+
+  #clash(theirs: Version, mine: Draft): void {
+    this.#remember();
+    this.formula = mine.formula;
+    this.saver.clash(theirs, mine.version);
   }
 
   /** Bags that a line can be bound to: of its kind, and not used up unless it is bound to it. */
@@ -101,9 +143,7 @@ export class Bench {
   /** Makes an edit; edits of the same group in a row are undone together. */
   edit(next: Formula, group?: string): void {
     if (next === this.formula) return;
-    if (group === undefined || group !== this.#group) {
-      this.#past = [...this.#past.slice(-mostUndo), this.formula];
-    }
+    if (group === undefined || group !== this.#group) this.#remember();
     this.#group = group;
     this.#future = [];
     this.#show(next);
@@ -155,22 +195,30 @@ export class Bench {
     this.edit(reconsiderSlip(this.formula, key));
   }
 
-  /** Takes what the server has, after both had changed. */
+  /** Takes what the server has, after both had changed; undo brings back what stood here. */
   adoptTheirs(): void {
-    const theirs = this.saver.conflict?.current;
-    if (!theirs) return;
-    this.#past = [...this.#past, this.formula];
-    this.formula = theirs.formula;
-    this.saver.adopt(theirs.version);
+    const theirs = this.saver.conflict;
+    if (theirs) this.#adopt(theirs);
   }
 
-  /** Changes what the household settled: here at once, and for every formula. Says whether it was kept. */
-  async settle(change: Partial<Settings>): Promise<boolean> {
-    this.household = { ...this.household, ...change };
-    return api('PUT', '/api/v1/household', settingsOf(this.household)).then(
-      () => true,
-      () => false,
-    );
+  /** Changes what the household settled: here at once, and for every formula. */
+  settle(change: Partial<Settings>): void {
+    const patch = settingsPatch(this.household, change);
+    if (patch) void outbox().add(settingsEntry(patch, nanoid()));
+  }
+
+  #adopt({ version, formula }: Pick<Version, 'version' | 'formula'>): void {
+    if (JSON.stringify(formula) !== JSON.stringify(this.formula)) {
+      this.#remember();
+      this.formula = formula;
+    }
+    this.saver.adopt(version);
+  }
+
+  /** What stands here is one step of undo. */
+  #remember(): void {
+    this.#past = [...this.#past.slice(-mostUndo), this.formula];
+    this.#group = undefined;
   }
 
   #taking(slip: Slip): Formula {

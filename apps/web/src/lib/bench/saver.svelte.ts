@@ -1,122 +1,153 @@
 import type { Formula } from '@tender-crumb/core';
-import { api, ApiError } from '../api.ts';
-import { dropDraft, keepDraft } from './drafts.ts';
+import { nanoid } from 'nanoid';
+import { outbox } from '../sync/here.ts';
+import { draftEntry, formulaLane } from '../sync/kinds.ts';
+import type { Outcome } from '../sync/outbox.ts';
 
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'waiting' | 'conflict' | 'refused';
 
-/** What stands on the server where our copy was stale. */
-export interface Conflict {
-  readonly current: { readonly version: number; readonly formula: Formula };
-  readonly mine: Formula;
+/** A version of a formula, with who saved it and when. */
+export interface Version {
+  readonly version: number;
+  readonly formula: Formula;
+  readonly updatedAt: string;
+  readonly device?: string;
 }
 
 const pauseMs = 500;
-const retryMs = 4000;
 
-/** Saves by itself, one save at a time, and says where it stands. Nothing typed waits only in memory. */
+/**
+ * Saves by itself and says where it stands. Every change is kept in the browser at once, as the draft
+ * of this sitting, and goes to the server after a pause.
+ */
 export class Saver {
   state = $state<SaveState>('saved');
   why = $state('');
-  conflict = $state.raw<Conflict | undefined>();
+  /** What stands on the server where ours began from an older version. */
+  conflict = $state.raw<Version | undefined>();
   readonly #id: string;
+  readonly #draft = nanoid();
   #version: number;
+  /** The newest change; what is acknowledged before it is not all that was typed. */
   #pending: Formula | undefined;
-  #busy = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  #end: (() => void) | undefined;
 
   constructor(id: string, version: number) {
     this.#id = id;
     this.#version = version;
   }
 
+  get version(): number {
+    return this.#version;
+  }
+
+  /** Whether something was typed that is not acknowledged. */
+  get isPending(): boolean {
+    return this.#pending !== undefined;
+  }
+
+  /** Follows the outbox from now on; gives an end to it. */
+  follow(): () => void {
+    const box = outbox();
+    this.#end = box.subscribe(({ outcome }) => {
+      if (outcome?.entry.key === this.#key) this.#became(outcome);
+      else if (this.#pending && (box.standing.away || box.standing.unpaired)) this.#wait();
+    });
+    return () => {
+      this.#end?.();
+      if (this.#pending) void box.flush();
+    };
+  }
+
   /** Takes note of a change and saves it soon. */
   change(formula: Formula): void {
     this.#pending = formula;
-    keepDraft(this.#id, { version: this.#version, formula });
-    if (this.state !== 'conflict') {
-      this.state = 'unsaved';
-      this.#later(pauseMs);
-    }
+    if (this.state !== 'conflict') this.state = 'unsaved';
+    void outbox().hold(draftEntry(this.#body(formula)));
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => this.flush(), pauseMs);
+  }
+
+  /** Sends what was typed, now. */
+  flush(): void {
+    clearTimeout(this.#timer);
+    if (this.state === 'unsaved') this.state = 'saving';
+    void outbox().flush();
   }
 
   /** Saves now: before something that needs the saved version. */
   async settle(): Promise<number> {
     clearTimeout(this.#timer);
-    await this.#save();
+    if (this.#pending) await outbox().settle(formulaLane(this.#id));
     if (this.state !== 'saved') throw new Error(this.why || 'It is not saved yet.');
     return this.#version;
   }
 
+  /** What is here began from a version that is not the newest. */
+  clash(theirs: Version, basedOn: number): void {
+    this.#version = basedOn;
+    this.conflict = theirs;
+    this.state = 'conflict';
+  }
+
   /** Starts again from a version of the server's. */
   adopt(version: number): void {
+    clearTimeout(this.#timer);
     this.#version = version;
     this.conflict = undefined;
     this.#pending = undefined;
     this.state = 'saved';
-    dropDraft(this.#id);
+    this.why = '';
   }
 
   /** Puts what is here on top of what the server has. */
   insist(formula: Formula): void {
     if (!this.conflict) return;
-    this.#version = this.conflict.current.version;
+    this.#version = this.conflict.version;
     this.conflict = undefined;
     this.state = 'unsaved';
     this.change(formula);
+    this.flush();
   }
 
-  stop(): void {
-    clearTimeout(this.#timer);
-    void this.#save(true);
+  get #key(): string {
+    return `draft/${this.#id}/${this.#draft}`;
   }
 
-  #later(ms: number): void {
-    clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.#save(), ms);
+  #body(formula: Formula) {
+    return { id: this.#id, version: this.#version, draft: this.#draft, formula };
   }
 
-  async #save(leaving = false): Promise<void> {
-    while (this.#pending && !this.#busy && this.state !== 'conflict') {
-      const formula = this.#pending;
-      this.#busy = true;
-      this.state = 'saving';
-      try {
-        const { version } = await api<{ version: number }>(
-          'PUT',
-          `/api/v1/formulas/${this.#id}`,
-          { version: this.#version, formula },
-          { keepalive: leaving },
-        );
-        this.#version = version;
-        this.why = '';
-        if (this.#pending === formula) {
-          this.#pending = undefined;
-          this.state = 'saved';
-          dropDraft(this.#id);
-        } else {
-          this.state = 'unsaved';
-          keepDraft(this.#id, { version, formula: this.#pending });
-        }
-      } catch (fault) {
-        this.#failed(fault, formula);
-        return;
-      } finally {
-        this.#busy = false;
-      }
-    }
-  }
-
-  #failed(fault: unknown, mine: Formula): void {
-    if (fault instanceof ApiError && fault.status === 409) {
-      this.conflict = { current: fault.body['current'] as Conflict['current'], mine };
+  #became({ entry, result }: Outcome): void {
+    const { formula } = entry.body as { formula: Formula };
+    const newest =
+      this.#pending === undefined || JSON.stringify(this.#pending) === JSON.stringify(formula);
+    if (result.kind === 'stale') {
+      this.conflict = result.body['current'] as Version;
       this.state = 'conflict';
-    } else if (fault instanceof ApiError && fault.status < 500) {
-      this.why = fault.message;
-      this.state = 'refused';
-    } else {
-      this.why = 'The server cannot be reached; what you typed is kept in this browser.';
-      this.state = 'waiting';
-      this.#later(retryMs);
+      if (newest) this.#pending = undefined;
+      return;
     }
+    if (result.kind === 'refused') {
+      this.why = result.why;
+      this.state = 'refused';
+      return;
+    }
+    this.#version = (result.answer as { version: number }).version;
+    this.why = '';
+    if (!newest) return;
+    this.#pending = undefined;
+    this.state = 'saved';
+  }
+
+  #wait(): void {
+    if (this.state === 'conflict' || this.state === 'refused') return;
+    const { why, unpaired } = outbox().standing;
+    const reason = unpaired
+      ? 'This device is not let in any more'
+      : why.replace(/\.$/, '') || 'The server cannot be reached';
+    this.why = `${reason}; what you typed is kept in this browser and goes out by itself.`;
+    this.state = 'waiting';
   }
 }

@@ -24,14 +24,21 @@
   const measure = (change: Partial<Settings['measures']>) =>
     onkeep({ measures: { ...measures, ...change } });
 
-  let celsius = $state(untrack(() => String(household.room.celsius ?? '')));
-  let humidity = $state(
-    untrack(() =>
-      household.room.humidity === undefined
-        ? ''
-        : String(Math.round(household.room.humidity * 100)),
-    ),
-  );
+  const percent = (share: number | undefined) =>
+    share === undefined ? '' : String(Math.round(share * 100));
+  const settled = $derived({
+    celsius: String(household.room.celsius ?? ''),
+    humidity: percent(household.room.humidity),
+  });
+  let seen = untrack(() => settled);
+  let celsius = $state(untrack(() => settled.celsius));
+  let humidity = $state(untrack(() => settled.humidity));
+  // What somebody else settled is shown; what is being typed here stays.
+  $effect(() => {
+    if (settled.celsius !== seen.celsius) celsius = settled.celsius;
+    if (settled.humidity !== seen.humidity) humidity = settled.humidity;
+    seen = settled;
+  });
   let roomFault = $state({ celsius: '', humidity: '' });
 
   function room() {

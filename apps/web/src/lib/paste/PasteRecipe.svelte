@@ -11,9 +11,11 @@
     windowFor,
     type Household,
   } from '@tender-crumb/core';
+  import { nanoid } from 'nanoid';
+  import { onMount } from 'svelte';
   import { api } from '../api.ts';
   import Level from '../level/Level.svelte';
-  import { Paste } from './paste.svelte.ts';
+  import { mostText, Paste } from './paste.svelte.ts';
 
   let { household }: { household: Household } = $props();
 
@@ -22,8 +24,19 @@
   $effect(() => {
     if (paste.text) void paste.learn();
   });
+  let restored = $state(false);
+  onMount(async () => {
+    await paste.recover();
+    restored = true;
+  });
+  $effect(() => {
+    void [paste.text, paste.style];
+    if (restored) paste.keep();
+  });
   let busy = $state(false);
   let fault = $state('');
+  /** Its id is ours: put there twice, or answered and not heard, it is one formula. */
+  const newId = nanoid();
 
   const cupNames = { us: 'US, 237 ml', metric: 'metric, 250 ml', imperial: 'imperial, 284 ml' };
   const spoonNames = { us: 'US, 14.8 ml', metric: 'metric, 15 ml', australian: '20 ml' };
@@ -38,8 +51,11 @@
     busy = true;
     fault = '';
     try {
-      const { id } = await api<{ id: string }>('POST', '/api/v1/formulas', paste.read.formula);
-      await goto(`/bench/${id}`);
+      const { formula } = paste.read;
+      await api('PUT', `/api/v1/formulas/${newId}`, { version: 0, formula, draft: newId });
+      restored = false;
+      paste.done();
+      await goto(`/bench/${newId}`);
     } catch (refusal) {
       fault = `It could not be put on the shelf: ${(refusal as Error).message} Nothing is lost; try again.`;
       busy = false;
@@ -50,7 +66,7 @@
     const file = event.dataTransfer?.files[0];
     if (!file) return;
     event.preventDefault();
-    paste.text = (await file.text()).slice(0, 65536);
+    paste.text = (await file.text()).slice(0, mostText);
   }
 
   const example = `Porridge loaf
@@ -72,7 +88,7 @@
       <textarea
         id="recipe"
         class="field field-sizing-content max-h-96 min-h-32 w-full leading-normal"
-        maxlength="65536"
+        maxlength={mostText}
         placeholder={example}
         bind:value={paste.text}
         ondrop={drop}></textarea>

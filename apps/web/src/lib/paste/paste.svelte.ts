@@ -1,7 +1,9 @@
 import {
   evaluate,
+  formatLimits,
   nothingLearned,
   readRecipe,
+  styleIds,
   verdict,
   type Belief,
   type Household,
@@ -9,6 +11,18 @@ import {
   type StyleId,
 } from '@tender-crumb/core';
 import { api } from '../api.ts';
+import { outbox } from '../sync/here.ts';
+
+/** Longest text that a recipe is read from, characters. */
+export const mostText = formatLimits.source;
+
+/** Where a text that is being pasted is kept in this browser. */
+const place = 'pasted';
+
+interface Kept {
+  readonly text: string;
+  readonly style: StyleId;
+}
 
 /** A recipe being pasted: read at once, in the measures that the baker says it is in. */
 export class Paste {
@@ -42,6 +56,26 @@ export class Paste {
   constructor(household: Household) {
     this.#household = household;
     this.measures = { ...household.measures };
+  }
+
+  /** Brings back what was pasted and not put on the bench. */
+  async recover(): Promise<void> {
+    const kept = (await outbox().keep.readText(place)) as Partial<Kept> | undefined;
+    if (typeof kept?.text !== 'string' || this.text) return;
+    this.text = kept.text.slice(0, mostText);
+    if (styleIds.some((id) => id === kept.style)) this.style = kept.style as StyleId;
+  }
+
+  /** Keeps what stands here in this browser, as it is typed. */
+  keep(): void {
+    const { text, style } = this;
+    if (text) void outbox().keep.keepText(place, { text, style } satisfies Kept);
+    else void outbox().keep.dropText(place);
+  }
+
+  /** It stands on the shelf now, and is not brought back. */
+  done(): void {
+    void outbox().keep.dropText(place);
   }
 
   /** Fetches the belief, once; without the server the catalogue's figures stand alone. */

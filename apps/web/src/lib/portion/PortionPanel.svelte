@@ -129,7 +129,7 @@
         label="School of net carbohydrate"
         value={school}
         choices={carbSchools.map((s) => [s, names[s]])}
-        onpick={(s) => void bench.settle({ netCarbs: s })}
+        onpick={(s) => bench.settle({ netCarbs: s })}
       />
     </div>
     {#if fault}<p class="text-sm text-act" role="alert">{fault}</p>{/if}

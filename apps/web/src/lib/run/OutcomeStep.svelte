@@ -1,22 +1,45 @@
 <script lang="ts">
   import { outcomeWords, type Outcome, type OutcomeWord } from '@tender-crumb/core';
   import { ToggleGroup } from 'bits-ui';
+  import { onMount, untrack } from 'svelte';
+  import { outbox } from '../sync/here.ts';
   import Either from '../ui/Either.svelte';
 
-  let {
-    busy,
-    fault,
-    onfinish,
-  }: { busy: boolean; fault: string; onfinish: (outcome: Outcome) => void } = $props();
+  let { bake, onfinish }: { bake: string; onfinish: (outcome: Outcome) => void } = $props();
 
   const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'];
   let stars = $state('4');
   let words = $state<string[]>([]);
   let note = $state('');
 
+  /** What is being written is kept as it is written: a closed page loses none of it. */
+  const place = untrack(() => `outcome/${bake}`);
+  let restored = $state(false);
+  onMount(async () => {
+    const kept = await outbox().keep.readText(place);
+    if (isWritten(kept)) ({ stars, words, note } = kept);
+    restored = true;
+  });
+  $effect(() => {
+    const written = { stars, words: [...words], note };
+    if (restored) void outbox().keep.keepText(place, written);
+  });
+
+  function isWritten(kept: unknown): kept is { stars: string; words: string[]; note: string } {
+    const { stars, words, note } = (kept ?? {}) as Record<string, unknown>;
+    return (
+      /^[1-5]$/.test(String(stars)) &&
+      typeof note === 'string' &&
+      Array.isArray(words) &&
+      words.every((w) => outcomeWords.includes(w as OutcomeWord))
+    );
+  }
+
   function finish(event: SubmitEvent) {
     event.preventDefault();
     onfinish({ stars: Number(stars), words: words as OutcomeWord[], note: note.trim() });
+    restored = false;
+    void outbox().keep.dropText(place);
   }
 </script>
 
@@ -52,10 +75,7 @@
     ></textarea>
   </label>
   <div class="flex flex-wrap items-center gap-3">
-    <button class="knob knob-act knob-large" type="submit" disabled={busy}>
-      {busy ? 'Writing it down …' : 'Write it in the book'}
-    </button>
-    {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
+    <button class="knob knob-act knob-large" type="submit">Write it in the book</button>
   </div>
 </form>
 

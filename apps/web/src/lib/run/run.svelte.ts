@@ -21,7 +21,10 @@ import {
   type Outcome,
   type WeighingItem,
 } from '@tender-crumb/core';
-import { EventQueue } from './queue.ts';
+import { nanoid } from 'nanoid';
+import { outbox } from '../sync/here.ts';
+import { bakeLane, eventEntry } from '../sync/kinds.ts';
+import { sync } from '../sync/sync.svelte.ts';
 
 export const steps = ['weigh', 'check', 'outcome'] as const;
 export type Step = (typeof steps)[number];
@@ -32,15 +35,17 @@ type EventOf<Kind extends BakeEvent['kind']> = Extract<BakeEvent, { kind: Kind }
 export class Run {
   readonly id: string;
   readonly formula: Formula;
-  readonly household: Household;
-  readonly belief: Belief;
-  readonly queue: EventQueue;
+  household = $state.raw<Household>() as Household;
+  belief = $state.raw<Belief>() as Belief;
   step = $state<Step>('weigh');
-  waiting = $state(0);
-  fault = $state('');
   /** Where the dough is being felt, before it is said. */
   feeling = $state<number | undefined>();
   events = $state.raw<readonly BakeEvent[]>([]);
+  /** What this browser has said and the server has not acknowledged. */
+  readonly waiting = $derived.by(
+    () => sync.standing.waiting.filter((e) => e.lane === bakeLane(this.id)).length,
+  );
+  readonly fault = $derived.by(() => sync.saysOf(bakeLane(this.id)));
 
   readonly state = $derived(bakeState(this.events));
   readonly lines = $derived.by(() =>
@@ -99,10 +104,6 @@ export class Run {
     this.belief = given.belief;
     this.events = given.events;
     this.stages = weighingList(given.formula, given.method, pantryIn(given.household));
-    this.queue = new EventQueue(given.id, (waiting, fault) => {
-      this.waiting = waiting;
-      this.fault = fault;
-    });
     if (this.state.felt.length > 0) this.step = 'check';
   }
 
@@ -116,16 +117,36 @@ export class Run {
     return pantryIn(this.household).ingredient(id);
   }
 
-  recover(): void {
-    const kept = this.queue.recover();
-    if (kept.length > 0) this.events = [...this.events, ...kept];
+  /** Follows what becomes of what was said; brings back what an earlier page could not send. */
+  follow(ondelivered: () => void): () => void {
+    const box = outbox();
+    void box.waitingIn(bakeLane(this.id)).then((kept) => {
+      this.#merge(kept.map((e) => e.body as BakeEvent));
+    });
+    return box.subscribe(({ outcome }) => {
+      if (outcome?.entry.lane === bakeLane(this.id) && outcome.result.kind === 'delivered') {
+        ondelivered();
+      }
+    });
+  }
+
+  /** Takes in what the server has by now: events of other devices among ours. */
+  receive({ household, belief, events }: Pick<Run, 'household' | 'belief' | 'events'>): void {
+    this.household = household;
+    this.belief = belief;
+    this.#merge(events);
+  }
+
+  #merge(more: readonly BakeEvent[]): void {
+    const known = new Set(this.events.map((e) => e.id));
+    const fresh = more.filter((e) => !known.has(e.id));
+    if (fresh.length > 0) this.events = [...this.events, ...fresh];
   }
 
   say<Kind extends BakeEvent['kind']>(kind: Kind, data: EventOf<Kind>['data']): void {
-    const event = { id: crypto.randomUUID(), at: this.#now(), kind, data } as BakeEvent;
+    const event = { id: nanoid(), at: this.#now(), kind, data } as BakeEvent;
     this.events = [...this.events, event];
-    this.waiting += 1;
-    this.queue.add(event);
+    void outbox().add(eventEntry(this.id, event));
   }
 
   weigh(item: WeighingItem, grams = item.grams, byScale = false): void {
@@ -150,10 +171,20 @@ export class Run {
     this.say('retracted', { event });
   }
 
-  async finish(outcome: Outcome): Promise<void> {
+  /** Says how it came out and ends it; pressed twice it is once. */
+  finish(outcome: Outcome): void {
+    if (this.state.finishedAt) return;
     this.say('outcome', outcome);
     this.say('finished', {});
-    await this.queue.settle();
+  }
+
+  giveUp(): void {
+    if (!this.state.abandonedAt) this.say('abandoned', {});
+  }
+
+  /** Takes the last of a kind back: a finish, or that it was given up. */
+  takeBack(kind: 'finished' | 'abandoned'): void {
+    for (const event of this.events.filter((e) => e.kind === kind)) this.retract(event.id);
   }
 
   /** Later than every event so far, whatever this tablet's clock says of the other's. */

@@ -21,11 +21,21 @@
     onpick: (id: string) => void;
   } = $props();
 
+  /** A list for choosing is made when somebody comes near: a sheet of many lines opens without. */
+  let woken = $state(false);
   let typed = $state('');
   let searching = $state(false);
   let open = $state(false);
   const found = $derived(findIngredients(searching ? typed : '', pantry.all).slice(0, 40));
   const shown = $derived(value ? pantry.ingredient(value).name : '');
+
+  let place = $state<HTMLElement>();
+  async function wake(byHand: boolean) {
+    woken = true;
+    open = byHand;
+    await tick();
+    place?.querySelector('input')?.focus();
+  }
 
   /** Begins the field anew where what was picked was not put there. */
   let round = $state(0);
@@ -40,53 +50,72 @@
   }
 </script>
 
-{#key round}
-  <Combobox.Root
-    type="single"
-    bind:value={() => value ?? '', (id) => void pick(id)}
-    inputValue={searching ? typed : shown}
-    bind:open
-    onOpenChange={(o) => {
-      if (!o) {
-        searching = false;
-        typed = '';
-      }
-    }}
-  >
-    <Combobox.Input
+<span class="contents" bind:this={place}>
+  {#if !woken}
+    <input
       class="picker"
+      role="combobox"
+      aria-expanded="false"
       aria-label={label}
       {placeholder}
       data-column="ingredient"
       autocomplete="off"
-      spellcheck="false"
-      onclick={() => (open = true)}
-      onfocus={(e) => (e.currentTarget as HTMLInputElement).select()}
-      oninput={(e) => {
-        searching = true;
-        typed = (e.currentTarget as HTMLInputElement).value;
-        open = true;
-      }}
+      value={shown}
+      readonly
+      onpointerdown={() => void wake(true)}
+      onfocus={() => void wake(false)}
     />
-    <Combobox.Portal>
-      <Combobox.Content class="picker-list" sideOffset={4} align="start">
-        {#each found as of (of.id)}
-          <Combobox.Item class="picker-item" value={of.id} label={of.name}>
-            <RoleMark role={of.role} />
-            {of.name}
-            {#if glutenFree && of.allergens.includes('gluten')}
-              <b class="ml-auto text-sm text-act">gluten</b>
-            {/if}
-          </Combobox.Item>
-        {:else}
-          <p class="picker-none">
-            Nothing in the catalogue is called “{typed}”. Try a plainer name, such as rye or milk.
-          </p>
-        {/each}
-      </Combobox.Content>
-    </Combobox.Portal>
-  </Combobox.Root>
-{/key}
+  {:else}
+    {#key round}
+      <Combobox.Root
+        type="single"
+        bind:value={() => value ?? '', (id) => void pick(id)}
+        inputValue={searching ? typed : shown}
+        bind:open
+        onOpenChange={(o) => {
+          if (!o) {
+            searching = false;
+            typed = '';
+          }
+        }}
+      >
+        <Combobox.Input
+          class="picker"
+          aria-label={label}
+          {placeholder}
+          data-column="ingredient"
+          autocomplete="off"
+          spellcheck="false"
+          onclick={() => (open = true)}
+          onfocus={(e) => (e.currentTarget as HTMLInputElement).select()}
+          oninput={(e) => {
+            searching = true;
+            typed = (e.currentTarget as HTMLInputElement).value;
+            open = true;
+          }}
+        />
+        <Combobox.Portal>
+          <Combobox.Content class="picker-list" sideOffset={4} align="start">
+            {#each found as of (of.id)}
+              <Combobox.Item class="picker-item" value={of.id} label={of.name}>
+                <RoleMark role={of.role} />
+                {of.name}
+                {#if glutenFree && of.allergens.includes('gluten')}
+                  <b class="ml-auto text-sm text-act">gluten</b>
+                {/if}
+              </Combobox.Item>
+            {:else}
+              <p class="picker-none">
+                Nothing in the catalogue is called “{typed}”. Try a plainer name, such as rye or
+                milk.
+              </p>
+            {/each}
+          </Combobox.Content>
+        </Combobox.Portal>
+      </Combobox.Root>
+    {/key}
+  {/if}
+</span>
 
 <style>
   :global(.picker) {

@@ -28,6 +28,15 @@
       return { ...stage, own, grams: own.reduce((sum, l) => sum + l.grams, 0) };
     }),
   );
+  /** Rows drawn at once: more than a screen holds. Those of a very long formula follow by themselves. */
+  const rowsAtOnce = 24;
+  let drawn = $state(rowsAtOnce);
+  $effect(() => {
+    if (drawn >= lines.length) return;
+    const timer = setTimeout(() => (drawn += rowsAtOnce), 30);
+    return () => clearTimeout(timer);
+  });
+  const shown = $derived(new Set(lines.slice(0, drawn).map((l) => l.id)));
   const headed = $derived(stages.length > 1 || stages[0]?.kind !== 'dough');
   const school = $derived(bench.household.percentages);
 
@@ -73,7 +82,7 @@
           <td class="acts no-print"></td>
         </tr>
       {/if}
-      {#each stage.own as line (line.id)}
+      {#each stage.own.filter((l) => shown.has(l.id)) as line (line.id)}
         <Row {bench} {line} {percent} onswap={(refused) => swap(line, refused)} />
       {/each}
     </tbody>

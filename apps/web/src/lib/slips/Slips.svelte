@@ -6,6 +6,11 @@
 
   let { bench }: { bench: Bench } = $props();
 
+  /** As many taken ones are shown at once; a formula that has more shows the rest on request. */
+  const takenAtOnce = 12;
+  let all = $state(false);
+  const taken = $derived(all ? bench.formula.taken : bench.formula.taken.slice(0, takenAtOnce));
+
   const signed = (grams: number) => `${grams > 0 ? '+' : ''}${gramsText(grams)}`;
 </script>
 
@@ -25,24 +30,29 @@
   {#if bench.formula.taken.length > 0}
     <h3 class="quiet">Taken</h3>
     <ul>
-      {#each bench.formula.taken as taken (taken.id)}
+      {#each taken as one (one.id)}
         <li>
           <span>
-            {taken.changes
+            {one.changes
               .map((c) => `${signed(c.grams)} ${bench.pantry.ingredient(c.ingredient).name}`)
               .join(', ')}
           </span>
           <button
             class="knob no-print"
             type="button"
-            title={taken.reason}
-            onclick={() => bench.giveBack(taken.id)}
+            title={one.reason}
+            onclick={() => bench.giveBack(one.id)}
           >
             <Undo2 size={16} aria-hidden="true" /> Give back
           </button>
         </li>
       {/each}
     </ul>
+    {#if taken.length < bench.formula.taken.length}
+      <button class="knob no-print" type="button" onclick={() => (all = true)}
+        >{bench.formula.taken.length - taken.length} more</button
+      >
+    {/if}
   {/if}
 
   {#if bench.left.length > 0}

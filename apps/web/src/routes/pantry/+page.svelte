@@ -1,18 +1,21 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { pantryIn, settingsOf, type Settings } from '@tender-crumb/core';
+  import { pantryIn, type Settings } from '@tender-crumb/core';
   import Pencil from '@lucide/svelte/icons/pencil';
-  import { api } from '$lib/api.ts';
   import BagForm from '$lib/pantry/BagForm.svelte';
   import BagTable from '$lib/pantry/BagTable.svelte';
   import CupForm from '$lib/pantry/CupForm.svelte';
   import KitchenForm from '$lib/pantry/KitchenForm.svelte';
   import LabelForm from '$lib/pantry/LabelForm.svelte';
+  import { settle } from '$lib/sync/settle.ts';
+  import { sync } from '$lib/sync/sync.svelte.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
-  const pantry = $derived(pantryIn(data.household));
+  /** As the server has it, with what was settled here and is not there yet. */
+  const household = $derived(sync.settled(data.household));
+  const pantry = $derived(pantryIn(household));
   const flours = $derived(pantry.all.filter((i) => i.role === 'flour'));
   const inCups = $derived(pantry.all.filter((i) => i.cup));
   const nameOf = (id: string) => pantry.ingredient(id).name;
@@ -23,15 +26,9 @@
   let round = $state(0);
 
   async function keep(change: Partial<Settings>) {
-    fault = '';
-    try {
-      await api('PUT', '/api/v1/household', { ...settingsOf(data.household), ...change });
-      await invalidateAll();
-      said = 'Remembered.';
-    } catch (refusal) {
-      said = '';
-      fault = (refusal as Error).message;
-    }
+    const { refused, says } = await settle(household, change);
+    fault = refused ? says : '';
+    said = refused ? '' : says;
   }
 
   async function kept() {
@@ -121,16 +118,11 @@
   <div class="grid gap-4">
     <section class="bowl p-4" aria-labelledby="kitchen">
       <h2 id="kitchen" class="mb-3">The kitchen</h2>
-      <KitchenForm household={data.household} onkeep={(change) => void keep(change)} />
+      <KitchenForm {household} onkeep={(change) => void keep(change)} />
     </section>
     <section class="bowl p-4" aria-labelledby="cup">
       <h2 id="cup">My cup</h2>
-      <CupForm
-        household={data.household}
-        kinds={inCups}
-        {nameOf}
-        onkeep={(measures) => void keep({ measures })}
-      />
+      <CupForm {household} kinds={inCups} {nameOf} onkeep={(measures) => void keep({ measures })} />
     </section>
   </div>
 </div>

@@ -57,11 +57,7 @@
     {:else}
       <div class="mt-2 flex flex-wrap items-center gap-5">
         {#if data.drawing}
-          <img
-            class="drawing"
-            src={data.drawing}
-            alt="The address and code as a picture for a camera"
-          />
+          <img class="drawing" src={data.drawing} alt="Address and code, drawn for a camera" />
         {/if}
         <div class="grid flex-1 basis-56 gap-2">
           <p>Point its camera here, or open one of these and enter the code:</p>

@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
   import type { FigureRow } from '@tender-crumb/core';
-  import { api } from '$lib/api.ts';
   import { numberIn } from '$lib/pantry/faults.ts';
+  import { settle } from '$lib/sync/settle.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -13,27 +12,21 @@
 
   async function keep(row: FigureRow, text: string) {
     const value = numberIn(text);
+    const { [row.name]: mended, ...rest } = faults;
+    void mended;
     if (value !== undefined && !(value >= row.least && value <= row.most)) {
-      faults = { ...faults, [row.name]: `A number from ${row.least} to ${row.most}` };
+      faults = { ...rest, [row.name]: `A number from ${row.least} to ${row.most}` };
       return;
     }
-    const { [row.name]: cleared, ...rest } = faults;
-    const { [row.name]: before, ...others } = data.settings.figures;
-    void [cleared, before];
     faults = rest;
     busy = true;
-    said = 'Learning the book again …';
-    try {
-      const figures = value === undefined ? others : { ...others, [row.name]: value };
-      await api('PUT', '/api/v1/household', { ...data.settings, figures });
-      await invalidateAll();
-      said = 'Remembered; what your bakes taught was learned again with it.';
-    } catch (refusal) {
-      said = '';
-      faults = { ...faults, [row.name]: (refusal as Error).message };
-    } finally {
-      busy = false;
-    }
+    const { [row.name]: before, ...others } = data.household.figures;
+    void before;
+    const figures = value === undefined ? others : { ...others, [row.name]: value };
+    const { refused, says } = await settle(data.household, { figures });
+    busy = false;
+    said = refused ? '' : says;
+    if (refused) faults = { ...faults, [row.name]: says };
   }
 
   const plain = (value: number) => String(Number(value.toPrecision(4))).replace('-', '−');

@@ -1,0 +1,256 @@
+<script lang="ts">
+  import { beforeNavigate, goto } from '$app/navigation';
+  import {
+    formulaText,
+    loadingOrders,
+    noFlour,
+    percentageSchools,
+    schoolNames,
+    styleIds,
+    styles,
+    windowFor,
+    type LoadingMethod,
+    type StyleId,
+  } from '@tender-crumb/core';
+  import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
+  import Printer from '@lucide/svelte/icons/printer';
+  import Redo2 from '@lucide/svelte/icons/redo-2';
+  import Undo2 from '@lucide/svelte/icons/undo-2';
+  import { nanoid } from 'nanoid';
+  import { onMount, untrack, type ComponentProps } from 'svelte';
+  import { api, ApiError } from '../api.ts';
+  import Either from '../ui/Either.svelte';
+  import { copyText } from '../ui/copy.ts';
+  import WaterAccount from '../account/WaterAccount.svelte';
+  import { Bench, type Given } from './bench.svelte.ts';
+  import ConflictBanner from './ConflictBanner.svelte';
+  import Drawers from './Drawers.svelte';
+  import KeptVersions from './KeptVersions.svelte';
+  import SaveMark from './SaveMark.svelte';
+  import type { Version } from './saver.svelte.ts';
+  import ScaleForm from './ScaleForm.svelte';
+  import Level from '../level/Level.svelte';
+  import Sheet from '../sheet/Sheet.svelte';
+  import Slips from '../slips/Slips.svelte';
+
+  let {
+    data,
+  }: {
+    data: Given & {
+      older: readonly number[];
+      aside: ComponentProps<typeof KeptVersions>['aside'];
+    };
+  } = $props();
+
+  const bench = new Bench(untrack(() => data));
+  $effect(() => bench.receive(data));
+  /** Pressed twice, or begun and not heard of, it is one bake. */
+  let bakeId = nanoid();
+  let method = $state<LoadingMethod>('liquids-first');
+  let said = $state('');
+  let starting = $state(false);
+
+  const window = $derived(
+    bench.evaluation?.window ?? windowFor(bench.formula.style, false, bench.household.figures),
+  );
+
+  onMount(() => {
+    const end = bench.saver.follow();
+    void bench.recover(() => api<Version>('GET', `/api/v1/formulas/${bench.id}`));
+    return end;
+  });
+  beforeNavigate(() => bench.saver.flush());
+
+  function key(event: KeyboardEvent) {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    event.preventDefault();
+    (document.activeElement as HTMLElement | null)?.blur();
+    if (event.shiftKey) bench.redo();
+    else bench.undo();
+  }
+
+  async function bake() {
+    starting = true;
+    said = '';
+    try {
+      const formulaVersion = await bench.saver.settle();
+      const begun = await api<{ id: string }>('POST', '/api/v1/bakes', {
+        id: bakeId,
+        formulaId: bench.id,
+        formulaVersion,
+        method,
+      });
+      await goto(`/bake/${begun.id}`);
+    } catch (fault) {
+      // What was refused under this id, another formula may have taken: the next try has its own.
+      if (fault instanceof ApiError && fault.status === 409) bakeId = nanoid();
+      said = `The bake could not begin: ${(fault as Error).message}`;
+    } finally {
+      starting = false;
+    }
+  }
+
+  async function copy() {
+    const text = formulaText(bench.formula, bench.pantry, bench.household.percentages);
+    said = (await copyText(text))
+      ? 'Copied as text.'
+      : 'This browser does not let a page copy: print it, or mark it by hand.';
+  }
+</script>
+
+<svelte:window onkeydown={key} />
+<svelte:head><title>{bench.formula.name} · Bench · Tender Crumb</title></svelte:head>
+
+<ConflictBanner {bench} />
+
+<div class="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2">
+  <h1 class="sr-only">{bench.formula.name}</h1>
+  <div class="min-w-0 flex-1 basis-72">
+    <input
+      class="w-full rounded border-[1.5px] border-transparent bg-transparent px-1 text-2xl font-bold text-ellipsis hover:border-line"
+      aria-label="Name of the formula"
+      maxlength="200"
+      value={bench.formula.name}
+      oninput={(e) =>
+        e.currentTarget.value.trim() &&
+        bench.edit({ ...bench.formula, name: e.currentTarget.value }, 'name')}
+      onblur={(e) => {
+        e.currentTarget.value = bench.formula.name;
+        bench.endGroup();
+      }}
+    />
+  </div>
+  <SaveMark saver={bench.saver} />
+  <div class="no-print flex flex-wrap items-center gap-2">
+    <button
+      class="knob px-2"
+      type="button"
+      disabled={!bench.canUndo}
+      onclick={() => bench.undo()}
+      aria-label="Undo"
+      title="Undo (Ctrl Z)"><Undo2 size={18} /></button
+    >
+    <button
+      class="knob px-2"
+      type="button"
+      disabled={!bench.canRedo}
+      onclick={() => bench.redo()}
+      aria-label="Redo"
+      title="Redo (Ctrl Shift Z)"><Redo2 size={18} /></button
+    >
+    <button
+      class="knob px-2"
+      type="button"
+      onclick={copy}
+      aria-label="Copy as text"
+      title="Copy as text"><ClipboardCopy size={18} /></button
+    >
+    <button
+      class="knob px-2"
+      type="button"
+      onclick={() => globalThis.print()}
+      aria-label="Print for the fridge door"
+      title="Print for the fridge door"><Printer size={18} /></button
+    >
+    <label class="sr-only" for="method">Loading order</label>
+    <select id="method" class="field" bind:value={method}>
+      {#each Object.entries(loadingOrders) as [id, order] (id)}
+        <option value={id}>{order.label}</option>
+      {/each}
+    </select>
+    <button
+      class="knob knob-act"
+      type="button"
+      disabled={starting || !bench.evaluation}
+      onclick={bake}
+    >
+      {starting ? 'Getting ready …' : 'Bake this'}
+    </button>
+  </div>
+</div>
+{#if said}<p class="quiet mb-2" role="status">{said}</p>{/if}
+
+<section class="bowl mb-4 grid gap-3 p-4" aria-label="Dough level">
+  <div class="grid items-center gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+    <Level level={bench.level} {window} ghost={bench.preview?.level} older={data.older} />
+    <div aria-live="polite">
+      {#if bench.verdict}
+        <p class="text-xl leading-snug font-bold">{bench.verdict.state}.</p>
+        <p class={bench.verdict.fits ? '' : 'font-semibold text-act'} data-testid="verdict">
+          {bench.verdict.says}
+        </p>
+        {#if bench.verdict.early}<p class="text-sm">{bench.verdict.early}</p>{/if}
+        {#if bench.verdict.chance !== undefined}
+          <p class="quiet">
+            Chance to land in the window: {Math.round(bench.verdict.chance * 100)} in 100.
+          </p>
+        {/if}
+      {:else}
+        <p class="text-xl font-bold">Cannot tell.</p>
+        <p>{noFlour.says}</p>
+      {/if}
+    </div>
+  </div>
+  {#if bench.evaluation}
+    <WaterAccount
+      account={bench.evaluation.level.account}
+      lit={bench.lit}
+      onlight={(line) => (bench.lit = line)}
+    />
+  {/if}
+</section>
+
+<div class="grid items-start gap-4 min-[1180px]:grid-cols-[minmax(0,1fr)_21rem]">
+  <section class="bowl p-3" aria-label="Formula sheet">
+    <div class="no-print mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+      <div class="flex items-center gap-2">
+        <label class="quiet" for="style">Style</label>
+        <select
+          id="style"
+          class="field max-w-48"
+          value={bench.formula.style}
+          onchange={(e) =>
+            bench.edit({ ...bench.formula, style: e.currentTarget.value as StyleId })}
+        >
+          {#each styleIds as id (id)}<option value={id}>{styles[id]}</option>{/each}
+        </select>
+      </div>
+      {#if !bench.evaluation?.totals.dryBase}
+        <Either
+          label="School of percentages"
+          value={bench.household.percentages}
+          choices={percentageSchools.map((s) => [s, `% ${schoolNames[s]}`])}
+          onpick={(percentages) => bench.settle({ percentages })}
+        />
+      {/if}
+      <ScaleForm {bench} />
+    </div>
+    <Sheet {bench} />
+    <div class="mt-4"><Drawers {bench} /></div>
+  </section>
+
+  <div class="contents min-[1180px]:grid min-[1180px]:gap-4">
+    <div class="bowl order-first p-3 min-[1180px]:order-none"><Slips {bench} /></div>
+    {#if bench.evaluation}
+      <section class="bowl p-3" aria-labelledby="cautions-title">
+        <h2 id="cautions-title">Mind</h2>
+        <ul class="mt-1 grid gap-1.5 text-sm">
+          {#each bench.evaluation.cautions as caution (caution.id)}
+            <li class="border-l-4 border-line pl-2">{caution.text}</li>
+          {/each}
+        </ul>
+        <p class="quiet mt-2">
+          General guidance; local rules, makers' manuals and licensed advice go before it.
+        </p>
+      </section>
+    {/if}
+    {#if bench.formula.source}
+      <details class="bowl no-print p-3">
+        <summary class="font-semibold">The recipe as it was pasted</summary>
+        <pre class="mt-2 overflow-x-auto font-sans text-sm whitespace-pre-wrap">{bench.formula
+            .source}</pre>
+      </details>
+    {/if}
+    <KeptVersions {bench} aside={data.aside} />
+  </div>
+</div>

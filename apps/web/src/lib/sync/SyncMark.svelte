@@ -1,0 +1,124 @@
+<script lang="ts">
+  import CloudOff from '@lucide/svelte/icons/cloud-off';
+  import { page } from '$app/state';
+  import { Dialog } from 'bits-ui';
+  import { copyText } from '../ui/copy.ts';
+  import type { SetAside } from './entry.ts';
+  import { outbox } from './here.ts';
+  import { kindOf } from './kinds.ts';
+  import { sync } from './sync.svelte.ts';
+
+  const standing = $derived(sync.standing);
+  const stuck = $derived(sync.waiting > 0 && (standing.away || standing.unpaired));
+  const things = $derived(sync.waiting === 1 ? '1 thing waits' : `${sync.waiting} things wait`);
+  let said = $state('');
+
+  const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+  const saysOf = ({ entry }: SetAside) =>
+    kindOf(entry)?.says(entry.body) ?? 'Something that an earlier version kept';
+
+  async function copy({ entry }: SetAside) {
+    said = (await copyText(JSON.stringify(entry.body, null, 2)))
+      ? 'Copied as text.'
+      : 'This browser does not let a page copy.';
+  }
+</script>
+
+{#if stuck || standing.storage !== 'kept' || standing.aside.length > 0}
+  <div class="no-print border-b-2 border-act bg-act-tint">
+    <div
+      class="mx-auto flex max-w-[88rem] flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2"
+      role="status"
+      data-testid="sync"
+    >
+      {#if stuck}
+        <span class="inline-flex items-center gap-2">
+          <CloudOff size={20} aria-hidden="true" />
+          {#if standing.unpaired}
+            <span
+              ><b>This device is not let in any more.</b>
+              {things} in this browser until it is.</span
+            >
+          {:else}
+            <span
+              ><b>{standing.why ? 'The kitchen cannot store just now.' : 'The server is away.'}</b>
+              {things} in this browser and {sync.waiting === 1 ? 'goes' : 'go'} out by {sync.waiting ===
+              1
+                ? 'itself'
+                : 'themselves'}.
+              {standing.why}</span
+            >
+          {/if}
+        </span>
+        {#if standing.unpaired}
+          <a
+            class="knob"
+            href="/pair?to={encodeURIComponent(page.url.pathname)}"
+            data-sveltekit-reload>Come in again</a
+          >
+        {:else}
+          <button class="knob" type="button" onclick={() => void outbox().flush()}>Try now</button>
+        {/if}
+      {/if}
+      {#if standing.storage === 'memory'}
+        <span
+          ><b>This browser keeps nothing for this page.</b> What is typed is safe once it is saved: do
+          not close the page before.</span
+        >
+      {:else if standing.storage === 'full'}
+        <span
+          ><b>This browser has no room left.</b> What is typed is safe once it is saved: do not close
+          the page before.</span
+        >
+      {/if}
+      {#if standing.aside.length > 0}
+        <Dialog.Root>
+          <Dialog.Trigger class="knob"
+            >{standing.aside.length === 1
+              ? '1 thing was refused'
+              : `${standing.aside.length} things were refused`}: look</Dialog.Trigger
+          >
+          <Dialog.Portal>
+            <Dialog.Overlay class="fixed inset-0 z-40 bg-black/45" />
+            <Dialog.Content
+              class="bowl fixed top-1/2 left-1/2 z-50 max-h-[88vh] w-[min(38rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5"
+            >
+              <Dialog.Title class="text-xl font-bold">What the kitchen would not take</Dialog.Title>
+              <Dialog.Description class="quiet">
+                It is kept in this browser until you decide; nothing behind it was held up.
+              </Dialog.Description>
+              <p class="quiet min-h-5" role="status">{said}</p>
+              <ul class="grid gap-3">
+                {#each standing.aside as one (one.id)}
+                  <li class="grid gap-2 border-t border-line pt-2">
+                    <span
+                      ><b>{saysOf(one)}</b>
+                      <span class="quiet">{moment.format(new Date(one.entry.at))}</span></span
+                    >
+                    <span>{one.why}</span>
+                    <span class="flex flex-wrap gap-2">
+                      {#if kindOf(one.entry)}
+                        <button class="knob" type="button" onclick={() => void outbox().again(one)}
+                          >Send it again</button
+                        >
+                      {/if}
+                      <button class="knob" type="button" onclick={() => void copy(one)}
+                        >Copy as text</button
+                      >
+                      <button
+                        class="knob"
+                        type="button"
+                        onclick={() => void outbox().throwAway(one.id)}>Throw it away</button
+                      >
+                    </span>
+                  </li>
+                {/each}
+              </ul>
+              <Dialog.Close class="knob mt-4">Close</Dialog.Close>
+            </Dialog.Content>
+          </Dialog.Portal>
+        </Dialog.Root>
+      {/if}
+    </div>
+  </div>
+{/if}

@@ -1,0 +1,37 @@
+/** One thing on its way to the server. */
+export interface Entry {
+  /** What comes later under the same key takes its place. */
+  readonly key: string;
+  /** What must arrive in order stands in one lane. */
+  readonly lane: string;
+  readonly kind: string;
+  readonly body: unknown;
+  /** Order of arrival in this browser; given when it is kept. */
+  readonly seq: number;
+  /** Another one each time that something takes its place: an old answer crosses out no new text. */
+  readonly rev: string;
+  /** ISO 8601, by this browser's clock. */
+  readonly at: string;
+}
+
+/** Something before it is kept. */
+export type NewEntry = Pick<Entry, 'key' | 'lane' | 'kind' | 'body'>;
+
+/** What the server would not take, and why, in words. */
+export interface SetAside {
+  readonly id: string;
+  readonly entry: Entry;
+  readonly why: string;
+  readonly at: string;
+}
+
+const isText = (value: unknown): value is string => typeof value === 'string';
+
+/** Whether what stands in the browser's storage is an entry of ours. */
+export function isEntry(value: unknown): value is Entry {
+  if (typeof value !== 'object' || value === null) return false;
+  const { key, lane, kind, seq, rev, at, body } = value as Record<string, unknown>;
+  return (
+    [key, lane, kind, rev, at].every(isText) && Number.isSafeInteger(seq) && body !== undefined
+  );
+}

@@ -1,0 +1,201 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { nanoid } from 'nanoid';
+import { isEntry, type Entry, type NewEntry, type SetAside } from './entry.ts';
+
+interface Shape extends DBSchema {
+  waiting: { key: string; value: Entry; indexes: { seq: number } };
+  aside: { key: string; value: SetAside };
+  texts: { key: string; value: { key: string; value: unknown; at: string } };
+  lease: { key: string; value: { key: string; owner: string; until: number } };
+}
+
+/** Whether the browser keeps what it is given: `memory` where it keeps nothing, `full` where no more. */
+export type Storage = 'kept' | 'memory' | 'full';
+
+/** Some browsers refuse by throwing at once, some by an answer: both come out as the latter. */
+const open = async (name: string): Promise<IDBPDatabase<Shape>> =>
+  openDB<Shape>(name, 1, {
+    upgrade(db) {
+      db.createObjectStore('waiting', { keyPath: 'key' }).createIndex('seq', 'seq');
+      db.createObjectStore('aside', { keyPath: 'id' });
+      db.createObjectStore('texts', { keyPath: 'key' });
+      db.createObjectStore('lease', { keyPath: 'key' });
+    },
+  });
+
+const byArrival = (a: Entry, b: Entry): number => a.seq - b.seq;
+
+/**
+ * What waits in this browser, for all its tabs: in IndexedDB, or, where that is refused or full, in
+ * the memory of this page, which then says so. Nothing here throws for a storage that fails.
+ */
+export class Keep {
+  readonly #open: Promise<IDBPDatabase<Shape> | undefined>;
+  readonly #memory = new Map<string, Entry>();
+  readonly #asideInMemory = new Map<string, SetAside>();
+  readonly #textsInMemory = new Map<string, unknown>();
+  readonly #troubled: (storage: Storage) => void;
+  #seq = 0;
+
+  constructor(name = 'tender-crumb', troubled: (storage: Storage) => void = () => {}) {
+    this.#troubled = troubled;
+    this.#open = open(name).catch(() => {
+      troubled('memory');
+      return undefined;
+    });
+  }
+
+  /** Keeps something; what stood under its key gives way. */
+  async put(given: NewEntry): Promise<Entry> {
+    const made = { ...given, rev: nanoid(), at: new Date().toISOString() };
+    try {
+      const db = await this.#open;
+      if (db) {
+        const tx = db.transaction('waiting', 'readwrite');
+        const last = await tx.store.index('seq').openKeyCursor(null, 'prev');
+        const entry = { ...made, seq: Math.max(Number(last?.key ?? 0), this.#seq) + 1 };
+        await tx.store.put(entry);
+        // At once, and not when the page gets round to it: it may be closed by then.
+        tx.commit();
+        await tx.done;
+        this.#seq = entry.seq;
+        this.#memory.delete(entry.key);
+        return entry;
+      }
+    } catch {
+      this.#troubled('full');
+    }
+    this.#seq += 1;
+    const entry = { ...made, seq: this.#seq };
+    this.#memory.set(entry.key, entry);
+    return entry;
+  }
+
+  /** All that waits, in order of arrival. What is no entry of ours is set aside. */
+  async waiting(): Promise<Entry[]> {
+    const memory = [...this.#memory.values()];
+    const db = await this.#open;
+    const stored: unknown[] = (await db?.getAll('waiting').catch(() => [])) ?? [];
+    const strange = stored.filter((value) => !isEntry(value));
+    for (const value of strange) await this.#setStrangeAside(value);
+    return [...stored.filter(isEntry).filter((e) => !this.#memory.has(e.key)), ...memory].sort(
+      byArrival,
+    );
+  }
+
+  async #setStrangeAside(value: unknown): Promise<void> {
+    const key = String((value as { key?: unknown }).key ?? '');
+    const at = new Date().toISOString();
+    const entry = { key, lane: '', kind: '', body: value, seq: 0, rev: '', at };
+    await this.setAside(entry, 'What this browser kept here cannot be understood any more.');
+    const db = await this.#open;
+    await db?.delete('waiting', key).catch(() => undefined);
+  }
+
+  /** Crosses out what was delivered, unless something newer stands in its place by now. */
+  async remove(entries: readonly Entry[]): Promise<void> {
+    for (const { key, rev } of entries) {
+      if (this.#memory.get(key)?.rev === rev) this.#memory.delete(key);
+    }
+    const db = await this.#open;
+    if (!db) return;
+    try {
+      const tx = db.transaction('waiting', 'readwrite');
+      for (const { key, rev } of entries) {
+        if ((await tx.store.get(key))?.rev === rev) await tx.store.delete(key);
+      }
+      await tx.done;
+    } catch {
+      // It is sent once more later on, and sent twice is once.
+    }
+  }
+
+  /** Puts out of the way what the server would not take. */
+  async setAside(entry: Entry, why: string): Promise<void> {
+    const aside: SetAside = { id: nanoid(), entry, why, at: new Date().toISOString() };
+    try {
+      const db = await this.#open;
+      if (!db) throw new Error('no storage');
+      await db.put('aside', aside);
+    } catch {
+      this.#asideInMemory.set(aside.id, aside);
+    }
+    await this.remove([entry]);
+  }
+
+  async listAside(): Promise<SetAside[]> {
+    const db = await this.#open;
+    const stored = (await db?.getAll('aside').catch(() => [])) ?? [];
+    return [...stored, ...this.#asideInMemory.values()].sort((a, b) => (a.at < b.at ? -1 : 1));
+  }
+
+  async dropAside(id: string): Promise<void> {
+    this.#asideInMemory.delete(id);
+    const db = await this.#open;
+    await db?.delete('aside', id).catch(() => undefined);
+  }
+
+  /** Keeps a text that is being written, under a name of its own. */
+  async keepText(key: string, value: unknown): Promise<void> {
+    this.#textsInMemory.set(key, value);
+    try {
+      const db = await this.#open;
+      if (!db) return;
+      const tx = db.transaction('texts', 'readwrite');
+      void tx.store.put({ key, value, at: new Date().toISOString() });
+      tx.commit();
+      await tx.done;
+    } catch {
+      this.#troubled('full');
+    }
+  }
+
+  async readText(key: string): Promise<unknown> {
+    if (this.#textsInMemory.has(key)) return this.#textsInMemory.get(key);
+    const db = await this.#open;
+    return (await db?.get('texts', key).catch(() => undefined))?.value;
+  }
+
+  async dropText(key: string): Promise<void> {
+    this.#textsInMemory.delete(key);
+    const db = await this.#open;
+    await db?.delete('texts', key).catch(() => undefined);
+  }
+
+  /**
+   * Makes one tab the sender for a while. `navigator.locks` is not there on plain http; a record that
+   * is read and written in one transaction is.
+   *
+   * @param forMs how long; a longer one that stands there was written under another clock
+   */
+  async lease(owner: string, forMs: number, now = Date.now()): Promise<boolean> {
+    const db = await this.#open;
+    if (!db) return true;
+    try {
+      const tx = db.transaction('lease', 'readwrite');
+      const held = await tx.store.get('sender');
+      const taken = held && held.owner !== owner && held.until > now && held.until <= now + forMs;
+      if (!taken) await tx.store.put({ key: 'sender', owner, until: now + forMs });
+      await tx.done;
+      return !taken;
+    } catch {
+      // Two senders at once cost a request more and lose nothing.
+      return true;
+    }
+  }
+
+  async giveBack(owner: string): Promise<void> {
+    const db = await this.#open;
+    try {
+      const tx = db?.transaction('lease', 'readwrite');
+      if ((await tx?.store.get('sender'))?.owner === owner) await tx?.store.delete('sender');
+      await tx?.done;
+    } catch {
+      // It runs out by itself.
+    }
+  }
+
+  async close(): Promise<void> {
+    (await this.#open)?.close();
+  }
+}

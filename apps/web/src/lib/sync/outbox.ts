@@ -1,0 +1,337 @@
+import { nanoid } from 'nanoid';
+import { api, ApiError } from '../api.ts';
+import { backoff } from './backoff.ts';
+import type { Entry, NewEntry, SetAside } from './entry.ts';
+import { Keep, type Storage } from './keep.ts';
+import { kindOf } from './kinds.ts';
+
+/** What became of an entry. */
+export interface Outcome {
+  readonly entry: Entry;
+  readonly result:
+    | { readonly kind: 'delivered'; readonly answer: unknown }
+    /** The server had something newer; it has kept this one too. */
+    | { readonly kind: 'stale'; readonly body: Record<string, unknown> }
+    | { readonly kind: 'refused'; readonly why: string; readonly body: Record<string, unknown> };
+}
+
+/** Where things stand, for the page. */
+export interface Standing {
+  readonly waiting: readonly Entry[];
+  readonly aside: readonly SetAside[];
+  /** The server does not answer, or says that it cannot just now. */
+  readonly away: boolean;
+  /** In its own words, where it answers. */
+  readonly why: string;
+  /** The server does not know this device any more. */
+  readonly unpaired: boolean;
+  readonly storage: Storage;
+}
+
+/** How the outbox does what a browser does for it; a test does it otherwise. */
+export interface OutboxMeans {
+  readonly keep?: Keep;
+  readonly channel?: Pick<BroadcastChannel, 'postMessage' | 'close'> & {
+    onmessage: ((event: MessageEvent) => void) | null;
+  };
+  readonly pause?: (failures: number) => number;
+  /** What is to be kept before anything is looked at. */
+  readonly first?: (keep: Keep) => Promise<void>;
+  /** Whether the page is going out of sight: what it sends then must outlive it. */
+  readonly leaving?: () => boolean;
+}
+
+/** Browsers let a page that goes send no more than this after it, characters. */
+const mostAtLeaving = 50_000;
+
+/** A tab is the sender for so long without a sign of life, ms. Longer than a request may take. */
+const leaseMs = 12_000;
+const requestMs = 10_000;
+/** While another tab sends, ms. */
+const standBackMs = 700;
+
+type Listener = (what: { readonly outcome?: Outcome }) => void;
+
+/**
+ * All that this browser has to send. What is added is kept before it is sent and crossed out when it
+ * is acknowledged; one tab sends at a time, lane by lane in order. A refusal is set aside and does not
+ * hold up what follows; a server that is away is asked again, less and less often.
+ */
+export class Outbox {
+  readonly tab = nanoid();
+  readonly keep: Keep;
+  readonly #channel: OutboxMeans['channel'];
+  readonly #pause: (failures: number) => number;
+  readonly #leaving: () => boolean;
+  readonly #ready: Promise<void>;
+  readonly #listeners = new Set<Listener>();
+  /** Somebody looks at these: their refusal is said there and not set aside. */
+  readonly #attended = new Set<string>();
+  #storage: Storage = 'kept';
+  #standing: Standing = {
+    waiting: [],
+    aside: [],
+    away: false,
+    why: '',
+    unpaired: false,
+    storage: 'kept',
+  };
+  #sending: Promise<void> | undefined;
+  #failures = 0;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #timerAt = Infinity;
+
+  constructor({
+    keep,
+    channel,
+    pause = backoff,
+    first = async () => {},
+    leaving = () => false,
+  }: OutboxMeans = {}) {
+    this.keep =
+      keep ??
+      new Keep('tender-crumb', (storage) => {
+        this.#storage = storage;
+        void this.#look();
+      });
+    this.#channel = channel;
+    this.#pause = pause;
+    this.#leaving = leaving;
+    this.#ready = first(this.keep);
+    if (channel) {
+      channel.onmessage = ({ data }: MessageEvent<{ outcome?: Outcome }>) => void this.#hear(data);
+    }
+  }
+
+  get standing(): Standing {
+    return this.#standing;
+  }
+
+  /** Tells of every change; gives an end to it. */
+  subscribe(listener: Listener): () => void {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  }
+
+  /** Looks what an earlier page left, and sends it. */
+  async start(): Promise<void> {
+    await this.#ready;
+    await this.#look();
+    if (this.#standing.waiting.length > 0) this.soon(0);
+  }
+
+  /** Keeps something, and leaves it to whoever gave it when it is to go. */
+  async hold(entry: NewEntry): Promise<Entry> {
+    const kept = await this.keep.put(entry);
+    await this.#look();
+    return kept;
+  }
+
+  /** Keeps something and sends it. */
+  async add(entry: NewEntry): Promise<Entry> {
+    const kept = await this.hold(entry);
+    this.soon(0);
+    return kept;
+  }
+
+  /**
+   * Keeps something, sends it, and waits a while for what becomes of it.
+   *
+   * @returns undefined where nothing has become of it in that time: it waits, and goes out later
+   */
+  async ask(entry: NewEntry, forMs = 4000): Promise<Outcome['result'] | undefined> {
+    this.#attended.add(entry.key);
+    let tell: (result: Outcome['result'] | undefined) => void = () => {};
+    const told = new Promise<Outcome['result'] | undefined>((resolve) => (tell = resolve));
+    const end = this.subscribe(({ outcome }) => {
+      if (outcome?.entry.key === entry.key) tell(outcome.result);
+      else if (this.#standing.away || this.#standing.unpaired) tell(undefined);
+    });
+    const timer = setTimeout(() => tell(undefined), forMs);
+    try {
+      await this.keep.put(entry);
+      await this.#look();
+      void this.flush();
+      return await told;
+    } finally {
+      clearTimeout(timer);
+      end();
+      this.#attended.delete(entry.key);
+    }
+  }
+
+  /** What still waits in a lane. */
+  async waitingIn(lane: string): Promise<Entry[]> {
+    await this.#ready;
+    return (await this.keep.waiting()).filter((e) => e.lane === lane);
+  }
+
+  /**
+   * Waits until a lane is empty.
+   *
+   * @returns what became of its entries meanwhile, and whether it is empty
+   */
+  async settle(lane: string, forMs = 4000): Promise<{ empty: boolean; outcomes: Outcome[] }> {
+    const outcomes: Outcome[] = [];
+    const end = this.subscribe(({ outcome }) => {
+      if (outcome?.entry.lane === lane) outcomes.push(outcome);
+    });
+    try {
+      const until = performance.now() + forMs;
+      for (;;) {
+        if ((await this.waitingIn(lane)).length === 0) return { empty: true, outcomes };
+        const left = until - performance.now();
+        if (left <= 0) return { empty: false, outcomes };
+        await Promise.race([this.flush(), new Promise((r) => setTimeout(r, left))]);
+        if (this.#standing.away || this.#standing.unpaired) {
+          return { empty: (await this.waitingIn(lane)).length === 0, outcomes };
+        }
+        await new Promise((r) => setTimeout(r, 20));
+      }
+    } finally {
+      end();
+    }
+  }
+
+  /** Sends after a while, unless something is to be sent earlier. */
+  soon(ms: number): void {
+    const at = performance.now() + ms;
+    if (at >= this.#timerAt) return;
+    clearTimeout(this.#timer);
+    this.#timerAt = at;
+    this.#timer = setTimeout(() => void this.flush(), ms);
+  }
+
+  /** Sends what can be sent now. Several calls at once are one. */
+  flush(): Promise<void> {
+    clearTimeout(this.#timer);
+    this.#timerAt = Infinity;
+    return (this.#sending ??= this.#sendAll().finally(() => (this.#sending = undefined)));
+  }
+
+  /** Sends something again that was set aside. */
+  async again({ id, entry }: SetAside): Promise<void> {
+    if (!kindOf(entry)) return;
+    await this.keep.put(entry);
+    await this.keep.dropAside(id);
+    await this.#look();
+    void this.flush();
+  }
+
+  async throwAway(id: string): Promise<void> {
+    await this.keep.dropAside(id);
+    await this.#look();
+  }
+
+  async close(): Promise<void> {
+    clearTimeout(this.#timer);
+    this.#channel?.close();
+    await this.#sending;
+    await this.keep.close();
+  }
+
+  async #sendAll(): Promise<void> {
+    if (!(await this.keep.lease(this.tab, leaseMs))) {
+      await this.#look();
+      if (this.#standing.waiting.length > 0) this.soon(standBackMs);
+      return;
+    }
+    try {
+      let most = Infinity;
+      for (;;) {
+        const batch = nextBatch(await this.keep.waiting(), most);
+        if (batch.length === 0) {
+          this.#becomes({ away: false, why: '', unpaired: false });
+          break;
+        }
+        const how = await this.#send(batch);
+        if (how === 'stop') break;
+        most = how === 'smaller' ? Math.max(1, Math.floor(batch.length / 2)) : Infinity;
+        if (!(await this.keep.lease(this.tab, leaseMs))) break;
+      }
+    } finally {
+      await this.keep.giveBack(this.tab);
+      await this.#look();
+    }
+  }
+
+  async #send(batch: readonly Entry[]): Promise<'on' | 'smaller' | 'stop'> {
+    const { method, path, body } = kindOf(batch[0]!)!.ask(batch);
+    try {
+      const keepalive = this.#leaving() && JSON.stringify(body).length < mostAtLeaving;
+      const signal = AbortSignal.timeout(requestMs);
+      const answer = await api(method, path, body, { signal, keepalive });
+      this.#failures = 0;
+      await this.keep.remove(batch);
+      this.#becomes({ away: false, why: '', unpaired: false });
+      for (const entry of batch) this.#tell({ entry, result: { kind: 'delivered', answer } });
+      return 'on';
+    } catch (fault) {
+      return this.#failed(batch, fault);
+    }
+  }
+
+  async #failed(batch: readonly Entry[], fault: unknown): Promise<'on' | 'smaller' | 'stop'> {
+    const status = fault instanceof ApiError ? fault.status : 0;
+    if (status === 401) {
+      this.#becomes({ unpaired: true });
+      this.#tryLater();
+      return 'stop';
+    }
+    if (!(fault instanceof ApiError) || status >= 500 || status === 429) {
+      this.#becomes({ away: true, why: fault instanceof ApiError ? fault.message : '' });
+      this.#tryLater();
+      return 'stop';
+    }
+    // One of many is refused: which one it is shows when they go in smaller parts.
+    if (batch.length > 1) return 'smaller';
+    const [entry] = batch as [Entry];
+    if (status === 409 && 'current' in fault.body) {
+      await this.keep.remove([entry]);
+      this.#tell({ entry, result: { kind: 'stale', body: fault.body } });
+      return 'on';
+    }
+    if (this.#attended.has(entry.key)) await this.keep.remove([entry]);
+    else await this.keep.setAside(entry, fault.message);
+    await this.#look();
+    this.#tell({ entry, result: { kind: 'refused', why: fault.message, body: fault.body } });
+    return 'on';
+  }
+
+  #tryLater(): void {
+    this.#failures += 1;
+    this.soon(this.#pause(this.#failures));
+  }
+
+  #becomes(change: Partial<Standing>): void {
+    this.#standing = { ...this.#standing, ...change };
+    for (const listener of this.#listeners) listener({});
+  }
+
+  async #look(): Promise<void> {
+    const [waiting, aside] = await Promise.all([this.keep.waiting(), this.keep.listAside()]);
+    this.#becomes({ waiting, aside, storage: this.#storage });
+  }
+
+  #tell(outcome: Outcome): void {
+    for (const listener of this.#listeners) listener({ outcome });
+    this.#channel?.postMessage({ outcome });
+  }
+
+  /** Another tab has sent something. */
+  async #hear({ outcome }: { outcome?: Outcome }): Promise<void> {
+    await this.#look();
+    if (outcome) for (const listener of this.#listeners) listener({ outcome });
+  }
+}
+
+/** The oldest entry, and those behind it in its lane that may go with it. */
+function nextBatch(waiting: readonly Entry[], most: number): Entry[] {
+  const known = waiting.filter((e) => kindOf(e));
+  const [first] = known;
+  if (!first) return [];
+  const lane = known.filter((e) => e.lane === first.lane);
+  const end = lane.findIndex((e) => e.kind !== first.kind);
+  const alike = end < 0 ? lane : lane.slice(0, end);
+  return alike.slice(0, Math.min(most, kindOf(first)!.most));
+}

@@ -1,0 +1,75 @@
+import { test as base, type Page } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+/** A running server with a data folder of its own. */
+export interface Served {
+  readonly url: string;
+  readonly folder: string;
+  /** The code that lets a device in. */
+  readonly code: string;
+  stop(signal?: NodeJS.Signals): Promise<void>;
+}
+
+/** Starts the built application on a port that is free, on a data folder that is new unless given. */
+export async function serve(
+  env: Record<string, string> = {},
+  folder = mkdtempSync(join(tmpdir(), 'tender-crumb-e2e-')),
+): Promise<Served> {
+  const child = spawn(process.execPath, [resolve('apps/web/build/serve.js')], {
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: '0',
+      NODE_ENV: 'production',
+      TENDER_CRUMB_DATA: folder,
+      TENDER_CRUMB_DEMO: '1',
+      LOG_LEVEL: 'silent',
+      ...env,
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const said = await new Promise<string>((done, failed) => {
+    let text = '';
+    child.stdout.on('data', (chunk: Buffer) => {
+      text += chunk.toString();
+      if (/http:\/\/[\d.:]+\/\s/.test(text)) done(text);
+    });
+    child.once('exit', (code) => failed(new Error(`the server ended with ${code}: ${text}`)));
+  });
+  return {
+    url: /http:\/\/[\d.:]+/.exec(said)![0],
+    folder,
+    code: /[A-Z0-9]{4}-[A-Z0-9]{4}/.exec(said)?.[0] ?? '',
+    async stop(signal = 'SIGTERM') {
+      if (child.exitCode !== null || child.signalCode !== null) return;
+      const gone = new Promise((done) => child.once('exit', done));
+      child.kill(signal);
+      await gone;
+    },
+  };
+}
+
+/** Each browser worker has the demo household to itself: no test waits for another, two runs neither. */
+export const test = base.extend<object, { server: Served }>({
+  server: [
+    async ({}, use) => {
+      const server = await serve();
+      await use(server);
+      await server.stop();
+      rmSync(server.folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ server }, use) => use(server.url),
+});
+
+export { expect } from '@playwright/test';
+
+/** Goes to a page and waits until its scripts have taken over, as a person's hands do. */
+export const visit = async (page: Page, path: string): Promise<void> => {
+  await page.goto(path);
+  await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+};

@@ -1,0 +1,437 @@
+import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { rmSync } from 'node:fs';
+import { networkInterfaces } from 'node:os';
+import { expect, serve, test, visit, type Served } from './fixtures.ts';
+
+const saved = (page: Page, state = 'saved') =>
+  expect(page.locator('[data-save]')).toHaveAttribute('data-save', state);
+
+/** The server does not answer this page any more. */
+const away = (page: Page) => page.route('**/api/v1/**', (route) => route.abort());
+const back = async (page: Page) => {
+  await page.unroute('**/api/v1/**');
+  await page.getByRole('button', { name: 'Try now' }).click();
+};
+
+/** A formula of its own for a test, so that none disturbs another. */
+async function formula(page: Page, name: string): Promise<string> {
+  const added = await page.request.post('/api/v1/formulas', {
+    data: {
+      name,
+      stages: [
+        {
+          lines: [
+            { ingredient: 'bread-flour', grams: 500 },
+            { ingredient: 'water', grams: 310 },
+            { ingredient: 'salt', grams: 9 },
+          ],
+        },
+      ],
+    },
+  });
+  return ((await added.json()) as { id: string }).id;
+}
+
+interface Stored {
+  version: number;
+  formula: { stages: Array<{ lines: Array<{ ingredient: string; grams: number }> }> };
+  aside: Array<{ formula: Stored['formula'] }>;
+}
+const stored = async (page: Page, id: string) =>
+  (await (await page.request.get(`/api/v1/formulas/${id}`)).json()) as Stored;
+const waterOf = ({ stages }: Stored['formula']) =>
+  stages.flatMap((s) => s.lines).find((l) => l.ingredient === 'water')!.grams;
+
+/** Asks as the page itself would, under the name that the browser was led to. */
+const ask = (page: Page, method: string, path: string) =>
+  page.evaluate(
+    async ([method, path]) => {
+      const response = await fetch(path!, { method: method! });
+      return { status: response.status, json: await response.json() };
+    },
+    [method, path],
+  );
+
+test.describe('one formula in two places', () => {
+  let two: BrowserContext;
+  test.beforeEach(async ({ browser, baseURL }) => {
+    two = await browser.newContext({ baseURL: baseURL!, reducedMotion: 'reduce' });
+  });
+  test.afterEach(() => two.close());
+
+  test('changed in both while one was away: side by side, and both are kept', async ({ page }) => {
+    const id = await formula(page, 'Two at once');
+    const other = await two.newPage();
+    await visit(page, `/bench/${id}`);
+    await visit(other, `/bench/${id}`);
+    await away(page);
+    await page.getByLabel('Grams of water').fill('333');
+    await saved(page, 'waiting');
+    await expect(page.getByTestId('sync')).toContainText('The server is away. 1 thing waits');
+    await other.getByLabel('Grams of water').fill('290');
+    await saved(other);
+
+    await back(page);
+    const both = page.getByRole('table', { name: 'The two versions side by side' });
+    await expect(both.getByRole('row', { name: /^water/ })).toContainText('290');
+    await expect(both.getByRole('row', { name: /^water/ })).toContainText('333');
+    await expect(both).toContainText('Theirs: the main machine');
+    await expect(both).toContainText('2 lines are the same');
+    await expect(page.getByLabel('Grams of water')).toHaveValue('333');
+    const kept = await stored(page, id);
+    expect(waterOf(kept.formula)).toBe(290);
+    expect(kept.aside.map((a) => waterOf(a.formula))).toEqual([333]);
+
+    // Typing on does not lose a letter of it either: the newest is what is set aside.
+    await page.getByLabel('Grams of water').fill('334');
+    await expect
+      .poll(async () => (await stored(page, id)).aside.map((a) => waterOf(a.formula)))
+      .toEqual([334]);
+
+    await page.getByRole('button', { name: 'Show theirs' }).click();
+    await expect(page.getByLabel('Grams of water')).toHaveValue('290');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByLabel('Grams of water')).toHaveValue('334');
+    await saved(page);
+    expect(waterOf((await stored(page, id)).formula)).toBe(334);
+
+    // The one that is behind now says so, and can go on top of it.
+    await other.getByLabel('Grams of water').fill('300');
+    await other.getByRole('button', { name: 'Put mine on top' }).click();
+    await saved(other);
+    expect(waterOf((await stored(page, id)).formula)).toBe(300);
+  });
+
+  test('typed, closed, changed elsewhere, opened again: side by side', async ({
+    page,
+    context,
+  }) => {
+    const id = await formula(page, 'Closed in between');
+    await visit(page, `/bench/${id}`);
+    await away(page);
+    await page.getByLabel('Grams of water').fill('345');
+    await saved(page, 'waiting');
+    await page.close();
+    const other = await two.newPage();
+    await visit(other, `/bench/${id}`);
+    await other.getByLabel('Grams of water').fill('280');
+    await saved(other);
+
+    const again = await context.newPage();
+    await visit(again, `/bench/${id}`);
+    const both = again.getByRole('table', { name: 'The two versions side by side' });
+    await expect(both.getByRole('row', { name: /^water/ })).toContainText('280');
+    await expect(again.getByLabel('Grams of water')).toHaveValue('345');
+    await again.getByRole('button', { name: 'Keep mine as a new formula' }).click();
+    await expect(again).not.toHaveURL(new RegExp(id));
+    await expect(again.getByLabel('Grams of water')).toHaveValue('345');
+    await expect(again.getByLabel('Name of the formula')).toHaveValue(
+      'Closed in between (my copy)',
+    );
+  });
+
+  test('every version can be looked at and brought back', async ({ page }) => {
+    const id = await formula(page, 'Many versions');
+    await visit(page, `/bench/${id}`);
+    for (const water of ['320', '330']) {
+      await page.getByLabel('Grams of water').fill(water);
+      await saved(page);
+    }
+    await page.getByText('Earlier versions').click();
+    await page.getByRole('button', { name: /^1 ·/ }).click();
+    const both = page.getByRole('table', { name: 'The two versions side by side' });
+    await expect(both.getByRole('row', { name: /^water/ })).toContainText('310');
+    await page.getByRole('button', { name: 'Bring back' }).click();
+    await expect(page.getByLabel('Grams of water')).toHaveValue('310');
+    await saved(page);
+  });
+
+  test('settled in two tabs, field by field, nothing of either is lost', async ({ page }) => {
+    const other = await two.newPage();
+    await visit(page, '/pantry');
+    await visit(other, '/pantry');
+    await away(page);
+    await page.getByRole('combobox', { name: 'Egg', exact: true }).selectOption('us-medium');
+    await expect(page.getByText('goes out by itself').first()).toBeVisible();
+    await expect(page.getByRole('combobox', { name: 'Egg', exact: true })).toHaveValue('us-medium');
+    await other.getByLabel('Room, °C').fill('18');
+    await other.getByLabel('Room, °C').blur();
+    await expect(other.getByText('Remembered.')).toBeVisible();
+    await back(page);
+    await expect(page.getByLabel('Room, °C')).toHaveValue('18');
+    const settings = await (await page.request.get('/api/v1/household')).json();
+    expect(settings).toMatchObject({ measures: { egg: 'us-medium' }, room: { celsius: 18 } });
+    await page.request.patch('/api/v1/household', {
+      data: { measures: { egg: 'eu-medium' }, room: null },
+    });
+  });
+});
+
+test('what was typed while the server was away is there after a reload, from bench to bench, and is undone', async ({
+  page,
+}) => {
+  const [one, two] = [await formula(page, 'First bench'), await formula(page, 'Second bench')];
+  await visit(page, `/bench/${one}`);
+  await page.getByLabel('Grams of water').fill('321');
+  await saved(page);
+  await away(page);
+  await page.getByLabel('Grams of fine salt').fill('10');
+  await saved(page, 'waiting');
+  await visit(page, `/bench/${two}`);
+  await page.getByLabel('Grams of water').fill('322');
+  await saved(page, 'waiting');
+  await expect(page.getByTestId('sync')).toContainText('2 things wait');
+  await page.unroute('**/api/v1/**');
+  await page.reload();
+  await expect(page.getByLabel('Grams of water')).toHaveValue('322');
+  await saved(page);
+  await visit(page, `/bench/${one}`);
+  await expect(page.getByLabel('Grams of fine salt')).toHaveValue('10');
+
+  // New data arrive and undo is still what it was.
+  await page.getByLabel('Grams of water').fill('300');
+  await saved(page);
+  await page.getByRole('radio', { name: '% of added flour' }).click();
+  await expect
+    .poll(async () => (await (await page.request.get('/api/v1/household')).json()).percentages)
+    .toBe('added');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Grams of water')).toHaveValue('321');
+  await page.getByRole('radio', { name: '% of all flour' }).click();
+});
+
+test('a recipe that was pasted and not put anywhere is there again', async ({ page }) => {
+  await visit(page, '/');
+  const text = 'Kept loaf\n\n500 g bread flour\n300 g water';
+  await page.getByLabel('One ingredient a line').fill(text);
+  await page.reload();
+  await expect(page.getByLabel('One ingredient a line')).toHaveValue(text);
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+/);
+  await visit(page, '/');
+  await expect(page.getByLabel('One ingredient a line')).toHaveValue('');
+});
+
+test.describe('a bake', () => {
+  let id: string;
+  test.beforeEach(async ({ page }) => {
+    const begun = await page.request.post('/api/v1/bakes', {
+      data: { formulaId: 'lockside-white', formulaVersion: 1, method: 'hand' },
+    });
+    ({ id } = (await begun.json()) as { id: string });
+    await visit(page, `/bake/${id}`);
+  });
+
+  test('finished while the server is away: said so, pressed twice is once, and true when it is back', async ({
+    page,
+  }) => {
+    await away(page);
+    await page.locator('button.tick').first().click();
+    await page.getByRole('button', { name: '3 How it came out' }).click();
+    await page.getByLabel('In your own words').fill('Kept while it was written.');
+    await page.reload();
+    await page.getByRole('button', { name: '3 How it came out' }).click();
+    await expect(page.getByLabel('In your own words')).toHaveValue('Kept while it was written.');
+    await page.getByRole('button', { name: 'Write it in the book' }).dblclick();
+    await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
+    await back(page);
+    await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible();
+    const bake = await (await page.request.get(`/api/v1/bakes/${id}`)).json();
+    const kinds = bake.events.map((e: { kind: string }) => e.kind);
+    expect(kinds).toEqual(['weighed', 'outcome', 'finished']);
+
+    // Taken back, it takes its lesson back.
+    await page.getByRole('button', { name: 'It is not finished yet' }).click();
+    await expect(page.getByRole('button', { name: '1 Weigh' })).toBeVisible();
+    await expect
+      .poll(async () => (await (await page.request.get(`/api/v1/bakes/${id}`)).json()).lesson)
+      .toBe(undefined);
+  });
+
+  test('is given up, and taken up again; what was tapped stays', async ({ page }) => {
+    await page.locator('button.tick').first().click();
+    await page.getByRole('button', { name: 'Give this bake up' }).click();
+    await page.getByRole('button', { name: 'Yes, give it up' }).click();
+    await expect(page.getByRole('heading', { name: 'This bake was given up' })).toBeVisible();
+    await expect(page.getByText('All written down')).toBeVisible();
+    await visit(page, '/bake');
+    await expect(page.locator(`a[href="/bake/${id}"]`)).toHaveCount(0);
+    await visit(page, `/bake/${id}`);
+    await page.getByRole('button', { name: 'Take it up again' }).click();
+    await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(1);
+    await expect(page.getByText('All written down')).toBeVisible();
+    await visit(page, '/bake');
+    await expect(page.locator(`a[href="/bake/${id}"]`)).toHaveCount(1);
+  });
+
+  test('what the server refuses is set aside in words, and what follows goes on', async ({
+    page,
+  }) => {
+    await page.evaluate(async (bake) => {
+      const open = indexedDB.open('tender-crumb');
+      const db = await new Promise<IDBDatabase>((done) => {
+        open.onsuccess = () => done(open.result);
+      });
+      const tx = db.transaction('waiting', 'readwrite');
+      const rest = { lane: `bake/${bake}`, kind: 'event', rev: 'r', at: new Date().toISOString() };
+      const body = { id: 'bad', at: 'noon', kind: 'felt', data: { points: 1 } };
+      tx.objectStore('waiting').put({ ...rest, key: 'event/bad', seq: 1, body });
+      tx.objectStore('waiting').put({ key: 'nonsense', what: ['is', 'this'] });
+      await new Promise((done) => (tx.oncomplete = done));
+    }, id);
+    await page.locator('button.tick').first().click();
+    await expect(page.getByText('All written down')).toBeVisible();
+    await page.getByRole('button', { name: /2 things were refused/ }).click();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('is not a moment');
+    await expect(dialog).toContainText('cannot be understood');
+    for (const left of [1, 0]) {
+      await dialog.getByRole('button', { name: 'Throw it away' }).first().click();
+      await expect(dialog.getByRole('listitem')).toHaveCount(left);
+    }
+    const bake = await (await page.request.get(`/api/v1/bakes/${id}`)).json();
+    expect(bake.events).toHaveLength(1);
+  });
+});
+
+test('a browser that keeps nothing says so, and the page works', async ({ page }) => {
+  const id = await formula(page, 'Nothing kept');
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('not here', 'SecurityError');
+    };
+  });
+  await visit(page, `/bench/${id}`);
+  await expect(page.getByTestId('sync')).toContainText('keeps nothing');
+  await page.getByLabel('Grams of water').fill('305');
+  await saved(page);
+  expect(waterOf((await stored(page, id)).formula)).toBe(305);
+});
+
+test.describe('a tablet on plain http', () => {
+  let server: Served;
+  let tablet: Browser;
+  /** An address of this machine that is not its loopback, where it has one. */
+  const address = Object.values(networkInterfaces())
+    .flat()
+    .find((a) => a && a.family === 'IPv4' && !a.internal)?.address;
+  const name = 'tablet.test';
+  const settings = {
+    TENDER_CRUMB_NAMES: name,
+    ...(address ? { HOST: '0.0.0.0' } : { TENDER_CRUMB_PROXY: '1' }),
+  };
+  let port: string;
+
+  test.beforeAll(async () => {
+    server = await serve(settings);
+    port = new URL(server.url).port;
+    tablet = await chromium.launch({
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        `--host-resolver-rules=MAP ${name} ${address ?? '127.0.0.1'}`,
+      ],
+    });
+  });
+  test.afterAll(async () => {
+    await tablet?.close();
+    await server.stop();
+    rmSync(server.folder, { recursive: true, force: true });
+  });
+
+  test('pairs once, bakes a whole bread while the server is killed at every step, is forgotten and comes back', async () => {
+    test.setTimeout(180_000);
+    const context = await tablet.newContext({
+      baseURL: `http://${name}:${port}`,
+      viewport: { width: 1024, height: 768 },
+      reducedMotion: 'reduce',
+    });
+    const page = await context.newPage();
+    const restart = async () => {
+      await server.stop('SIGKILL');
+      return async () => {
+        server = await serve({ ...settings, PORT: port }, server.folder);
+      };
+    };
+
+    await page.goto('/bench/lockside-white');
+    await expect(page).toHaveURL(/\/pair\?to=/);
+    expect(await page.evaluate(() => isSecureContext)).toBe(false);
+    expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
+    await page.getByLabel('Code').fill('AAAA-AAAA');
+    await page.getByLabel('What this device is called').fill('Counter tablet');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await expect(page.getByRole('alert')).toContainText('not the code');
+    await expect(page.getByLabel('What this device is called')).toHaveValue('Counter tablet');
+    await page.getByLabel('Code').fill(server.code.toLowerCase().replace('-', ' '));
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await expect(page).toHaveURL(/\/bench\/lockside-white$/);
+    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+
+    await page.getByRole('button', { name: 'Copy as text' }).click();
+    await expect(page.getByText('Copied as text.')).toBeVisible();
+
+    await page.getByRole('button', { name: 'Bake this' }).click();
+    await expect(page).toHaveURL(/\/bake\/.+/);
+    const id = page.url().split('/').at(-1)!;
+
+    // Each tick lands, the server there or not.
+    const ticks = page.locator('button.tick');
+    await expect(ticks.first()).toBeVisible();
+    const count = await ticks.count();
+    for (let i = 0; i < count; i += 1) {
+      const start = i % 2 === 0 ? await restart() : undefined;
+      await ticks.nth(i).click();
+      await expect(ticks.nth(i)).toHaveAttribute('aria-pressed', 'true');
+      await start?.();
+    }
+    let start = await restart();
+    await page.getByRole('button', { name: 'All in: to the dough check' }).click();
+    const feel = page.getByRole('slider', { name: 'How the dough feels' });
+    await feel.focus();
+    await page.keyboard.press('PageDown');
+    await page.getByRole('button', { name: 'It feels like this' }).click();
+    await start();
+    await page.getByRole('button', { name: 'It stays as it is' }).click();
+    start = await restart();
+    await page.getByLabel('In your own words').fill('Written with the server dead.');
+    await page.getByRole('button', { name: 'Write it in the book' }).click();
+    await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
+    await start();
+    await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible({
+      timeout: 45_000,
+    });
+    const { json: bake } = await ask(page, 'GET', `/api/v1/bakes/${id}`);
+    const of = (kind: string) =>
+      bake.events.filter((e: { kind: string }) => e.kind === kind).length;
+    expect([of('weighed'), of('felt'), of('outcome'), of('finished')]).toEqual([count, 1, 1, 1]);
+
+    // Forgotten by the machine at home, it neither reads nor writes, and loses nothing.
+    await page.goto('/bench/lockside-white');
+    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+    const { json: devices } = await ask(page, 'GET', '/api/v1/devices');
+    expect(devices.devices.map((d: { name: string }) => d.name)).toEqual(['Counter tablet']);
+    await ask(page, 'DELETE', `/api/v1/devices/${devices.devices[0].id}`);
+    expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
+    await page.getByLabel('Grams of water').fill('262');
+    await expect(page.getByTestId('sync')).toContainText('not let in any more');
+    await saved(page, 'waiting');
+    await page.getByRole('link', { name: 'Come in again' }).click();
+    await expect(page).toHaveURL(/\/pair/);
+    await page.getByLabel('Code').fill(server.code);
+    await page.getByRole('button', { name: 'Come in' }).click();
+    // Whoever was forgotten knew the code: it is another one now.
+    await expect(page.getByRole('alert')).toContainText('not the code');
+    await (
+      await restart()
+    )();
+    await page.getByLabel('Code').fill(server.code);
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await expect(page).toHaveURL(/\/bench\/lockside-white$/);
+    await expect(page.getByLabel('Grams of water')).toHaveValue('262');
+    await saved(page);
+    await context.close();
+  });
+});

@@ -1,0 +1,122 @@
+/** What the page costs the one who types: in a real browser, on the demo household. */
+import { chromium, type Page } from '@playwright/test';
+import { rmSync } from 'node:fs';
+import { serve } from '../../e2e/fixtures.ts';
+import { formatLimits } from '../../packages/core/src/index.ts';
+import { print } from './measure.ts';
+
+const ready = async (page: Page, url: string) => {
+  await page.goto(url);
+  await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+};
+
+/** From a keystroke on the bench to the level redrawn. */
+async function keystroke(page: Page, url: string): Promise<void> {
+  await ready(page, `${url}/bench/lockside-white`);
+  const water = page.getByLabel('Grams of water');
+  await water.focus();
+  const times = await water.evaluate(async (input) => {
+    const field = input as HTMLInputElement;
+    const eye = document.querySelector<HTMLElement>('.bench .eye')!;
+    const spent: number[] = [];
+    for (let i = 0; i < 60; i += 1) {
+      const before = eye.style.left;
+      field.value = String(240 + (i % 30));
+      const start = performance.now();
+      field.dispatchEvent(new InputEvent('input', { bubbles: true }));
+      // Svelte redraws in a microtask: what is drawn after it is what the keystroke cost in scripting.
+      await Promise.resolve();
+      while (eye.style.left === before && performance.now() - start < 500) {
+        await new Promise((resolve) => setTimeout(resolve));
+      }
+      spent.push(performance.now() - start);
+    }
+    return spent.slice(10).sort((a, b) => a - b);
+  });
+  const median = times[Math.floor(times.length / 2)]!;
+  print({ measure: 'keystroke to level', median, worst: times.at(-1), unit: 'ms', aim: '< 16' });
+}
+
+/** Drawing twenty thousand doughs beside the page, which must stay free meanwhile. */
+async function drawing(page: Page, url: string): Promise<void> {
+  await ready(page, `${url}/bench/porridge-rolls`);
+  await page.getByRole('tab', { name: 'How sure' }).click();
+  await page.getByText('What would make it surer').waitFor();
+  await page.locator('progress').waitFor({ state: 'detached' });
+  const { longest, took } = await page.evaluate(async () => {
+    const field = document.querySelector<HTMLInputElement>(
+      'input[aria-label="Grams of whole milk"]',
+    )!;
+    field.value = '215';
+    field.dispatchEvent(new InputEvent('input', { bubbles: true }));
+    let last = performance.now();
+    let longest = 0;
+    let begun: number | undefined;
+    for (;;) {
+      await new Promise((resolve) => setTimeout(resolve));
+      const now = performance.now();
+      const running = document.querySelector('progress') !== null;
+      if (running) {
+        begun ??= now;
+        longest = Math.max(longest, now - last);
+      } else if (begun !== undefined) return { longest, took: now - begun };
+      last = now;
+    }
+  });
+  print({
+    measure: 'drawing 20,000 doughs beside the page',
+    median: Math.round(took),
+    unit: 'ms',
+    aim: 'page held < 20',
+    longestHold: Math.round(longest * 10) / 10,
+  });
+}
+
+/** The largest formula that is allowed, drawn on the bench. */
+async function largest(page: Page, url: string): Promise<void> {
+  const lines = Array.from({ length: formatLimits.allLines }, (_, i) => ({
+    ingredient: ['bread-flour', 'water', 'honey', 'milk', 'whole-wheat'][i % 5]!,
+    grams: 10 + (i % 7),
+  }));
+  const taken = Array.from({ length: 100 }, (_, i) => ({
+    id: `t${i}`,
+    slip: `water:${i}`,
+    changes: Array.from({ length: formatLimits.allChanges / 100 }, (_, n) => ({
+      stage: 's1',
+      ingredient: ['bread-flour', 'water', 'honey', 'milk', 'whole-wheat', 'salt'][n]!,
+      grams: 1,
+    })),
+  }));
+  const stages = [{ id: 's1', lines }];
+  const added = await page.request.post(`${url}/api/v1/formulas`, {
+    data: { name: 'Largest', stages, taken },
+  });
+  const { id } = (await added.json()) as { id: string };
+  const spent: number[] = [];
+  for (let i = 0; i < 5; i += 1) {
+    const start = performance.now();
+    await ready(page, `${url}/bench/${id}`);
+    spent.push(performance.now() - start);
+  }
+  spent.sort((a, b) => a - b);
+  print({
+    measure: 'the bench of the largest formula, from the link to hands',
+    median: Math.round(spent[2]!),
+    unit: 'ms',
+    aim: '< 1000',
+  });
+}
+
+const server = await serve();
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  for (const measure of [keystroke, drawing, largest]) await measure(page, server.url);
+} finally {
+  await browser.close();
+  await server.stop();
+  rmSync(server.folder, { recursive: true, force: true });
+}
