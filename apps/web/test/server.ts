@@ -9,12 +9,17 @@ type Json = Record<string, any>;
 
 /** The built application as a process of its own, on a data folder of its own. */
 export class TestServer {
-  readonly folder = mkdtempSync(join(tmpdir(), 'tender-crumb-test-'));
+  readonly folder: string;
   #process: ChildProcess | undefined;
   #url = '';
+  #said = '';
+
+  constructor(folder = mkdtempSync(join(tmpdir(), 'tender-crumb-test-'))) {
+    this.folder = folder;
+  }
 
   /** Starts it and waits for its address. */
-  async start(env: Record<string, string> = {}): Promise<this> {
+  async start(env: Record<string, string> = {}, uid?: number): Promise<this> {
     const child = spawn(process.execPath, [resolve('apps/web/build/serve.js')], {
       env: {
         ...process.env,
@@ -23,19 +28,33 @@ export class TestServer {
         LOG_LEVEL: 'silent',
         ...env,
       },
-      stdio: ['ignore', 'pipe', 'inherit'],
+      stdio: ['ignore', 'pipe', 'pipe'],
+      ...(uid === undefined ? {} : { uid }),
     });
     this.#process = child;
+    this.#said = '';
+    child.stderr!.on('data', (chunk: Buffer) => (this.#said += chunk.toString()));
     this.#url = await new Promise<string>((done, failed) => {
-      let said = '';
       child.stdout!.on('data', (chunk: Buffer) => {
-        said += chunk.toString();
-        const address = /http:\/\/[\d.:]+/.exec(said)?.[0];
-        if (address) done(address);
+        this.#said += chunk.toString();
+        const address = /http:\/\/[\d.:]+\/\s/.exec(this.#said)?.[0];
+        if (address) done(address.replace(/\/\s$/, ''));
       });
-      child.once('exit', (code) => failed(new Error(`the server ended with ${code}: ${said}`)));
+      child.once('exit', (code) =>
+        failed(new Error(`the server ended with ${code}: ${this.#said}`)),
+      );
     });
     return this;
+  }
+
+  /** What stands on its terminal. */
+  get said(): string {
+    return this.#said;
+  }
+
+  /** The household's own database file. */
+  get file(): string {
+    return join(this.folder, 'own', 'tender-crumb.db');
   }
 
   get url(): string {

@@ -16,8 +16,7 @@ export const patienceMs = 2000;
 const betweenTriesMs = 25;
 
 /** Tries again while the data are held elsewhere, without holding anybody up. */
-async function patiently<T>(act: () => T): Promise<T> {
-  const end = performance.now() + patienceMs;
+async function patiently<T>(act: () => T, end = performance.now() + patienceMs): Promise<T> {
   for (;;) {
     try {
       return act();
@@ -119,6 +118,8 @@ export class FileDriver implements Driver {
   }
 
   async beginTransaction(connection: Connection): Promise<void> {
+    // Patience is counted from here: nobody waits longer for standing behind somebody who waits.
+    const end = performance.now() + patienceMs;
     const before = this.#last;
     let done = () => {};
     this.#last = new Promise((resolve) => (done = resolve));
@@ -128,7 +129,7 @@ export class FileDriver implements Driver {
       if (this.#watched.some(([name, was]) => was !== undefined && inode(name) !== was)) {
         throw new StorageFault('vanished');
       }
-      await patiently(() => this.pen.exec('begin immediate'));
+      await patiently(() => this.pen.exec('begin immediate'), end);
     } catch (thrown) {
       done();
       throw thrown;

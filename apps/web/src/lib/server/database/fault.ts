@@ -81,25 +81,30 @@ export class StorageFault extends Error {
   }
 }
 
-/** Result codes of SQLite (sqlite.org/rescode.html), by how they begin, as troubles. */
-const byCode: ReadonlyArray<readonly [RegExp, StorageTrouble]> = [
-  [/^SQLITE_(?:BUSY|LOCKED)/, 'busy'],
-  [/^SQLITE_FULL/, 'full'],
-  [/^SQLITE_READONLY/, 'readonly'],
-  [/^SQLITE_(?:CORRUPT|NOTADB)/, 'damaged'],
-  [/^SQLITE_(?:IOERR|CANTOPEN|PROTOCOL)/, 'unreadable'],
-];
+/** Primary result codes of SQLite (sqlite.org/rescode.html) as troubles. */
+const byResult: Readonly<Record<number, StorageTrouble>> = {
+  5: 'busy',
+  6: 'busy',
+  8: 'readonly',
+  10: 'unreadable',
+  11: 'damaged',
+  13: 'full',
+  14: 'unreadable',
+  15: 'unreadable',
+  26: 'damaged',
+};
 
 /**
- * What the driver threw, as a trouble of the data where it is one; anything else as it was.
+ * What the driver threw, as a trouble of the data where it is one; anything else as it was. The low
+ * byte of an extended result code is its primary one.
  *
- * @example storageFault({code: 'SQLITE_FULL'}).trouble // 'full'
+ * @example storageFault({rawCode: 13}).trouble // 'full'
  */
 export function storageFault(thrown: unknown): unknown {
   if (thrown instanceof StorageFault) return thrown;
-  const { code = '', message = '' } = (thrown ?? {}) as { code?: string; message?: string };
-  const known = byCode.find(([pattern]) => pattern.test(code));
-  if (known) return new StorageFault(known[1], thrown);
+  const { rawCode = 0, message = '' } = (thrown ?? {}) as { rawCode?: number; message?: string };
+  const known = byResult[rawCode & 0xff];
+  if (known) return new StorageFault(known, thrown);
   return /Unable to open connection/.test(message)
     ? new StorageFault('unreadable', thrown)
     : thrown;

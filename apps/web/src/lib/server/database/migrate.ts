@@ -1,34 +1,37 @@
 import { sql, type Kysely, type Migration } from 'kysely';
 import { StorageFault } from './fault.ts';
+import { openHandle } from './handle.ts';
 import type { Schema } from './schema.ts';
 
 /** Where the names of the changes that a file has been through are kept. */
 const table = 'kysely_migration';
 
-/** Names of the changes that a file has been through; undefined where it is not of our kind. */
-export async function migrationsOf(db: Kysely<Schema>): Promise<string[] | undefined> {
-  const { rows: tables } = await sql<{ name: string }>`
-    select name from sqlite_master where type = 'table' and name = ${table}`.execute(db);
-  if (tables.length === 0) return undefined;
-  const { rows } = await sql<{ name: string }>`
-    select name from ${sql.table(table)} order by name`.execute(db);
-  return rows.map((r) => r.name);
-}
-
 /**
- * Names of the changes that a file still needs, in order.
+ * Names of the changes that a file still needs, in order. It only looks: a file that is not to be
+ * used stays as it is, to the last byte.
  *
- * @throws StorageFault `newer` where it has been through one that is not known here
+ * @throws StorageFault `emptied` where it is not of our kind, `newer` where it has been through a
+ *   change that is not known here
  */
-export async function pendingMigrations(
-  db: Kysely<Schema>,
+export function pendingMigrations(
+  file: string,
   known: Readonly<Record<string, Migration>>,
-): Promise<string[]> {
-  const done = (await migrationsOf(db)) ?? [];
-  if (done.some((name) => !(name in known))) throw new StorageFault('newer');
-  return Object.keys(known)
-    .sort()
-    .filter((name) => !done.includes(name));
+): string[] {
+  const handle = openHandle(file);
+  try {
+    const tables = handle.all("select name from sqlite_master where type = 'table' and name = ?", [
+      table,
+    ]);
+    if (tables.length === 0) throw new StorageFault('emptied');
+    const rows = handle.all(`select name from ${table}`) as Array<{ name: string }>;
+    const done = new Set(rows.map((r) => r.name));
+    if ([...done].some((name) => !(name in known))) throw new StorageFault('newer');
+    return Object.keys(known)
+      .sort()
+      .filter((name) => !done.has(name));
+  } finally {
+    handle.close();
+  }
 }
 
 /**

@@ -14,7 +14,7 @@ import { Kysely, SqliteAdapter, SqliteIntrospector, SqliteQueryCompiler } from '
 import { backUp, backupFolder, checkWhole, listBackups } from './backup.ts';
 import { FileDriver } from './driver.ts';
 import { StorageFault, storageFault } from './fault.ts';
-import { migrate, migrationsOf, pendingMigrations } from './migrate.ts';
+import { migrate, pendingMigrations } from './migrate.ts';
 import { migrations } from './migrations/index.ts';
 import type { Schema } from './schema.ts';
 
@@ -80,14 +80,11 @@ export async function openDatabase(file: string): Promise<Database> {
   if (!there) await makeNew(file);
   else if (there.size === 0) throw new StorageFault('emptied');
   checkWhole(file);
+  const pending = pendingMigrations(file, migrations);
+  if (pending.length > 0) backUp(file, 'before-change');
   const db = connect(file);
   try {
-    if ((await migrationsOf(db)) === undefined) throw new StorageFault('emptied');
-    const pending = await pendingMigrations(db, migrations);
-    if (pending.length > 0) {
-      backUp(file, 'before-change');
-      await migrate(db, migrations, pending);
-    }
+    if (pending.length > 0) await migrate(db, migrations, pending);
     return db;
   } catch (thrown) {
     await db.destroy();

@@ -60,5 +60,6 @@ export const house: Migration = {
       select 1, count(*) > 0, 0 from bake where finished_at is null and lesson is not null`.execute(
       db,
     );
+    await sql`update bake set lesson = null where finished_at is null`.execute(db);
   },
 };

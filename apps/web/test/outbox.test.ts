@@ -1,0 +1,355 @@
+import 'fake-indexeddb/auto';
+import { completeFormula, type BakeEvent } from '@tender-crumb/core';
+import { expect } from 'chai';
+import { openDB } from 'idb';
+import { backoff } from '../src/lib/sync/backoff.ts';
+import { isEntry } from '../src/lib/sync/entry.ts';
+import { Keep, type Storage as Kept } from '../src/lib/sync/keep.ts';
+import { draftEntry, eventEntry, formulaLane, settingsEntry } from '../src/lib/sync/kinds.ts';
+import { oldKept } from '../src/lib/sync/old-kept.ts';
+import { Outbox, type Outcome } from '../src/lib/sync/outbox.ts';
+import { settingsPatch } from '../src/lib/sync/settings-patch.ts';
+import { defaultHousehold } from '@tender-crumb/core';
+
+const loaf = (name: string) =>
+  completeFormula({ name, stages: [{ lines: [{ ingredient: 'bread-flour', grams: 500 }] }] });
+const tick = (id: string): BakeEvent => ({
+  id,
+  at: '2026-05-01T08:00:00.000Z',
+  kind: 'weighed',
+  data: { item: id, grams: 5, byScale: false },
+});
+
+interface Sent {
+  readonly method: string;
+  readonly path: string;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly body: any;
+}
+
+/** A server that answers as it is told, and remembers what it was sent. */
+class FakeServer {
+  readonly sent: Sent[] = [];
+  /** Status and body of the answer; none where it cannot be reached. */
+  answers: (sent: Sent) => readonly [status: number, body: object] | undefined = () => [200, {}];
+  readonly #fetch = globalThis.fetch;
+
+  constructor() {
+    globalThis.fetch = (async (path: string, init: { method: string; body: string }) => {
+      const sent = { method: init.method, path, body: JSON.parse(init.body) as unknown };
+      const answer = this.answers(sent);
+      if (!answer) throw new TypeError('no network');
+      this.sent.push(sent);
+      return new Response(JSON.stringify(answer[1]), { status: answer[0] });
+    }) as typeof fetch;
+  }
+
+  end(): void {
+    globalThis.fetch = this.#fetch;
+  }
+}
+
+describe('what waits in the browser', () => {
+  let server: FakeServer;
+  const open: Outbox[] = [];
+  let names = 0;
+  let name: string;
+  const outbox = (of = name, pause = () => 1e6) => {
+    const box = new Outbox({ keep: new Keep(of), pause });
+    open.push(box);
+    return box;
+  };
+  beforeEach(() => {
+    server = new FakeServer();
+    names += 1;
+    name = `kitchen-${names}`;
+  });
+  afterEach(async () => {
+    for (const box of open.splice(0)) await box.close();
+    server.end();
+  });
+
+  it('2,000 events tapped while the server was away arrive once each, in order, in chunks', async () => {
+    server.answers = () => undefined;
+    const box = outbox();
+    for (let i = 0; i < 2000; i += 1) await box.keep.put(eventEntry('b', tick(`e${i}`)));
+    await box.flush();
+    expect(box.standing.away).to.equal(true);
+    await box.close();
+
+    // Another page, later, with the server back; every seventh request is lost on its way back.
+    let n = 0;
+    server.answers = () => [200, {}];
+    const later = outbox();
+    const all = server.answers;
+    server.answers = (sent) => {
+      n += 1;
+      if (n % 7 !== 0) return all(sent);
+      server.sent.push(sent);
+      return undefined;
+    };
+    while ((await later.keep.waiting()).length > 0) await later.flush();
+    const ids = server.sent.flatMap((s) => s.body.events.map((e: BakeEvent) => e.id) as string[]);
+    const first = [...new Set(ids)];
+    expect(first).to.deep.equal(Array.from({ length: 2000 }, (_, i) => `e${i}`));
+    expect(Math.max(...server.sent.map((s) => s.body.events.length))).to.equal(100);
+  }).timeout(60_000);
+
+  it('the newest draft of a sitting is sent alone, with what it began from', async () => {
+    const box = outbox();
+    const draft = { id: 'f', version: 3, draft: 's1' };
+    await box.hold(draftEntry({ ...draft, formula: loaf('one') }));
+    await box.hold(draftEntry({ ...draft, formula: loaf('two') }));
+    await box.hold(draftEntry({ ...draft, draft: 's2', formula: loaf('other tab') }));
+    await box.flush();
+    expect(server.sent.map((s) => [s.method, s.path])).to.deep.equal([
+      ['PUT', '/api/v1/formulas/f'],
+      ['PUT', '/api/v1/formulas/f'],
+    ]);
+    expect(server.sent.map((s) => s.body.formula.name)).to.deep.equal(['two', 'other tab']);
+    expect(server.sent[0]!.body).to.include({ version: 3, draft: 's1' });
+  });
+
+  it('what is typed while a save is on its way is not crossed out by its answer', async () => {
+    const box = outbox();
+    const draft = { id: 'f', version: 1, draft: 's' };
+    let typed: Promise<unknown> | undefined;
+    server.answers = () => {
+      typed ??= box.keep.put(draftEntry({ ...draft, formula: loaf('later') }));
+      return [200, { version: 2 }];
+    };
+    await box.hold(draftEntry({ ...draft, formula: loaf('first') }));
+    await box.flush();
+    await typed;
+    await box.flush();
+    expect(server.sent.map((s) => s.body.formula.name)).to.deep.equal(['first', 'later']);
+    expect(await box.keep.waiting()).to.deep.equal([]);
+  });
+
+  it('a refusal is set aside in words and holds up nothing behind it, nor beside it in a chunk', async () => {
+    const box = outbox();
+    server.answers = ({ body }) =>
+      JSON.stringify(body).includes('"bad"') ? [400, { detail: 'not so' }] : [200, {}];
+    for (const id of ['a', 'bad', 'c']) await box.keep.put(eventEntry('b', tick(id)));
+    await box.keep.put(settingsEntry({ scaleStep: 1 }, 's'));
+    await box.flush();
+    expect(await box.keep.waiting()).to.deep.equal([]);
+    expect(box.standing.aside.map((a) => [(a.entry.body as BakeEvent).id, a.why])).to.deep.equal([
+      ['bad', 'not so'],
+    ]);
+    const delivered = server.sent
+      .filter((s) => !JSON.stringify(s.body).includes('"bad"'))
+      .map((s) => s.path);
+    expect(delivered.at(-1)).to.equal('/api/v1/household');
+    // Sent again after all, it goes, and stands aside no more.
+    server.answers = () => [200, {}];
+    await box.again(box.standing.aside[0]!);
+    await box.flush();
+    expect(box.standing.aside).to.deep.equal([]);
+    expect(server.sent.at(-1)!.body.events[0].id).to.equal('bad');
+  });
+
+  it('a stale draft is told with what stands there, and neither waits nor is set aside', async () => {
+    const box = outbox();
+    const told: Outcome[] = [];
+    box.subscribe(({ outcome }) => outcome && told.push(outcome));
+    server.answers = () => [409, { detail: 'stale', current: { version: 9 } }];
+    await box.hold(draftEntry({ id: 'f', version: 1, draft: 's', formula: loaf('mine') }));
+    const { empty } = await box.settle(formulaLane('f'));
+    expect(empty).to.equal(true);
+    expect(told.map((o) => o.result.kind)).to.deep.equal(['stale']);
+    expect(box.standing.aside).to.deep.equal([]);
+  });
+
+  for (const [what, answer] of [
+    ['a server that cannot be reached', undefined],
+    ['a disk that is full (507)', [507, { detail: 'The disk is full' }]],
+    ['data that are locked (503)', [503, { detail: 'held elsewhere' }]],
+    ['too many at once (429)', [429, {}]],
+    ['a device that is not let in any more (401)', [401, {}]],
+  ] as const) {
+    it(`${what}: everything stays, in order, and goes out later`, async () => {
+      const box = outbox();
+      server.answers = () => answer;
+      for (const id of ['a', 'b']) await box.keep.put(eventEntry('b', tick(id)));
+      await box.flush();
+      expect(box.standing).to.include({
+        away: answer?.[0] !== 401,
+        unpaired: answer?.[0] === 401,
+      });
+      expect(box.standing.waiting).to.have.length(2);
+      expect(box.standing.aside).to.deep.equal([]);
+      server.sent.length = 0;
+      server.answers = () => [200, {}];
+      await box.flush();
+      expect(server.sent[0]!.body.events.map((e: BakeEvent) => e.id)).to.deep.equal(['a', 'b']);
+      expect(box.standing).to.include({ away: false, unpaired: false });
+    });
+  }
+
+  it('of five tabs one sends at a time, and what one adds another may send', async () => {
+    let now = 0;
+    let most = 0;
+    server.answers = () => [200, {}];
+    const slow = globalThis.fetch;
+    globalThis.fetch = (async (...given: Parameters<typeof fetch>) => {
+      now += 1;
+      most = Math.max(most, now);
+      await new Promise((done) => setTimeout(done, 5));
+      now -= 1;
+      return slow(...given);
+    }) as typeof fetch;
+    const tabs = Array.from({ length: 5 }, () => outbox());
+    await Promise.all(
+      tabs.map(async (tab, t) => {
+        for (let i = 0; i < 20; i += 1) await tab.add(eventEntry(`b${t}`, tick(`e${t}-${i}`)));
+      }),
+    );
+    while ((await tabs[0]!.keep.waiting()).length > 0) {
+      await Promise.all(tabs.map((t) => t.flush()));
+    }
+    expect(most).to.equal(1);
+    const ids = server.sent.flatMap((s) => s.body.events.map((e: BakeEvent) => e.id) as string[]);
+    expect(new Set(ids).size).to.equal(100);
+    expect(ids).to.have.length(100);
+  });
+
+  it('a sender that went away is followed by another, whatever the clock says', async () => {
+    const keep = new Keep(name);
+    const lease = 12_000;
+    const noon = Date.parse('2026-11-25T12:00:00Z');
+    expect(await keep.lease('one', lease, noon)).to.equal(true);
+    expect(await keep.lease('two', lease, noon + lease - 1)).to.equal(false);
+    expect(await keep.lease('two', lease, noon + lease)).to.equal(true);
+    // The clock is set back a year: a lease that would end next year holds nobody up.
+    expect(await keep.lease('three', lease, noon - 365 * 86_400_000)).to.equal(true);
+    await keep.close();
+  });
+
+  it('what was asked is answered to whoever asked: taken, refused, or not heard', async () => {
+    const box = outbox();
+    expect((await box.ask(settingsEntry({ scaleStep: 2 }, 'a')))?.kind).to.equal('delivered');
+    server.answers = () => [422, { detail: 'must be from 0 to 20' }];
+    const refused = await box.ask(settingsEntry({ scaleStep: 3 }, 'b'));
+    expect(refused).to.include({ kind: 'refused', why: 'must be from 0 to 20' });
+    expect(box.standing.aside).to.deep.equal([]);
+    server.answers = () => undefined;
+    expect(await box.ask(settingsEntry({ scaleStep: 4 }, 'c'))).to.equal(undefined);
+    expect(box.standing.waiting).to.have.length(1);
+  });
+
+  it('patches of settings that waited go as one', async () => {
+    const box = outbox();
+    await box.keep.put(settingsEntry({ measures: { cup: 'us' } }, 'a'));
+    await box.keep.put(settingsEntry({ measures: { egg: 'eu-large' }, yeastKept: null }, 'b'));
+    await box.flush();
+    expect(server.sent.map((s) => [s.method, s.body])).to.deep.equal([
+      ['PATCH', { measures: { cup: 'us', egg: 'eu-large' }, yeastKept: null }],
+    ]);
+  });
+
+  it('nonsense in the storage is set aside, and what makes sense goes', async () => {
+    const keep = new Keep(name);
+    await keep.put(eventEntry('b', tick('good')));
+    await keep.close();
+    const db = await openDB(name, 1);
+    for (const [key, value] of [
+      ['x', { key: 'x', lane: 5 }],
+      ['y', { key: 'y', seq: 'first', body: [] }],
+    ] as const) {
+      await db.put('waiting', { ...value, key });
+    }
+    db.close();
+    const box = outbox();
+    await box.flush();
+    expect(server.sent.flatMap((s) => s.body.events as BakeEvent[]).map((e) => e.id)).to.deep.equal(
+      ['good'],
+    );
+    expect(box.standing.aside).to.have.length(2);
+    expect(box.standing.aside[0]!.why).to.contain('cannot be understood');
+    expect([undefined, null, 'text', {}, { key: 'a' }].map(isEntry)).to.not.include(true);
+  });
+
+  it('storage that is refused or full is said, and the page still sends', async () => {
+    const real = globalThis.indexedDB;
+    const said: Kept[] = [];
+    Object.defineProperty(globalThis, 'indexedDB', {
+      configurable: true,
+      value: {
+        open: () => {
+          throw new DOMException('no', 'SecurityError');
+        },
+      },
+    });
+    try {
+      const box = new Outbox({ keep: new Keep('none', (s) => said.push(s)) });
+      open.push(box);
+      await box.keep.put(eventEntry('b', tick('a')));
+      await box.keep.put(eventEntry('b', tick('b')));
+      await box.flush();
+      expect(said).to.deep.equal(['memory']);
+      expect(server.sent[0]!.body.events).to.have.length(2);
+      await box.keep.keepText('note', 'written');
+      expect(await box.keep.readText('note')).to.equal('written');
+    } finally {
+      Object.defineProperty(globalThis, 'indexedDB', { configurable: true, value: real });
+    }
+    const full = new Keep(name, (s) => said.push(s));
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    try {
+      await full.put(eventEntry('b', tick('c')));
+      expect(said).to.deep.equal(['memory', 'full']);
+      expect((await full.waiting()).map((e) => e.key)).to.deep.equal(['event/b/c']);
+    } finally {
+      IDBObjectStore.prototype.put = put;
+      await full.close();
+    }
+  });
+
+  it('texts that are being written are there for the next page', async () => {
+    const one = new Keep(name);
+    await one.keepText('pasted', { text: '500 g flour', style: 'pan' });
+    await one.close();
+    const two = new Keep(name);
+    expect(await two.readText('pasted')).to.deep.equal({ text: '500 g flour', style: 'pan' });
+    await two.dropText('pasted');
+    expect(await two.readText('pasted')).to.equal(undefined);
+    await two.close();
+  });
+
+  it('what the first version of the program left is taken over; what is broken stays', () => {
+    const kept = new Map([
+      ['tender-crumb:draft:f', JSON.stringify({ version: 4, formula: loaf('left') })],
+      ['tender-crumb:bake:b', JSON.stringify([tick('e1'), tick('e2')])],
+      ['tender-crumb:draft:g', '{broken'],
+      ['somebody:else', '1'],
+    ]);
+    const storage = Object.assign(Object.fromEntries(kept), {
+      getItem: (key: string) => kept.get(key) ?? null,
+    }) as unknown as Storage;
+    const found = oldKept(storage);
+    expect(found.map((f) => f.name)).to.deep.equal(['tender-crumb:draft:f', 'tender-crumb:bake:b']);
+    expect(found[0]!.entries[0]).to.deep.include({ lane: 'formula/f', kind: 'draft' });
+    expect(found[0]!.entries[0]!.body).to.include({ id: 'f', version: 4 });
+    expect(found[1]!.entries.map((e) => e.key)).to.deep.equal(['event/b/e1', 'event/b/e2']);
+  });
+
+  it('waits twice as long after each failure, up to half a minute', () => {
+    expect([1, 2, 3, 5, 6, 60].map((n) => backoff(n, 0.5))).to.deep.equal([
+      1000, 2000, 4000, 16_000, 30_000, 30_000,
+    ]);
+    expect([backoff(1, 0), backoff(1, 1)].map(Math.round)).to.deep.equal([800, 1200]);
+  });
+
+  it('a change of the settings names what differs, and what was emptied', () => {
+    const household = { ...defaultHousehold, yeastKept: 'instant-yeast', room: { celsius: 20 } };
+    expect(settingsPatch(household, { yeastKept: undefined })).to.deep.equal({ yeastKept: null });
+    expect(settingsPatch(household, { room: { celsius: undefined, humidity: 0.5 } })).to.deep.equal(
+      { room: { celsius: null, humidity: 0.5 } },
+    );
+    expect(settingsPatch(household, { room: { celsius: 20 } })).to.equal(undefined);
+  });
+});
