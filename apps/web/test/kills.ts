@@ -59,7 +59,7 @@ export async function killAmidWrites(kills: number): Promise<Killed> {
       })().catch(() => undefined);
       // In the thick of it: not before something was acknowledged, and at another moment each time.
       while (acknowledged < from + 2) await new Promise((done) => setTimeout(done, 1));
-      await new Promise((done) => setTimeout(done, (round * 7) % 23));
+      await new Promise((done) => setTimeout(done, (round * 37) % 211));
       await server.kill('SIGKILL');
       stop = true;
       await Promise.all([saving, appending]);

@@ -23,6 +23,9 @@ export interface ResolvedLine extends LaidLine {
   readonly of: Ingredient;
 }
 
+/** Below a millionth of a gram there is nothing, and nothing to divide by. */
+const nothingBelow = 1e-6;
+
 /** Id of the line that slips bring in where a stage has none of that ingredient. */
 const broughtIn = (stage: string, ingredient: string): string => `slip:${stage}:${ingredient}`;
 
@@ -39,7 +42,7 @@ export function layLines(formula: Formula): LaidLine[] {
       id: line.id,
       ingredient: line.ingredient,
       bag: line.bag,
-      grams: line.grams,
+      grams: line.grams < nothingBelow ? 0 : line.grams,
       measured: line.measured,
       spread: line.spread,
       held: line.held,

@@ -83,7 +83,10 @@ export function learnFromBake(
           priors: mixed.priors,
           noise: kitchen.coefficients.feel.value ** 2 + mixed.passingVariance + doubtOfRest ** 2,
         });
-  const next = evaluate(formula, household, learned)!;
+  const next = evaluate(formula, household, learned);
+  // What was weighed instead may have brought flour into a formula that has none: then there is no
+  // forecast for the next time, and no bread that the lesson would be of.
+  if (!next) return undefined;
   const { says } = verdict(next, formula.style);
   return {
     belief: learned,

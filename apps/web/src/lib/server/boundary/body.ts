@@ -20,9 +20,10 @@ export async function readText(request: Request): Promise<string> {
   try {
     for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
       size += chunk.byteLength;
-      if (size > largestBody) throw tooLarge();
-      chunks.push(chunk);
+      // Read to its end and thrown away: broken off in the middle, nobody would hear the answer.
+      if (size <= largestBody) chunks.push(chunk);
     }
+    if (size > largestBody) throw tooLarge();
     return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
   } catch (fault) {
     if (fault instanceof Problem) throw fault;

@@ -16,7 +16,8 @@ for (const name of ['ADDRESS_HEADER', 'HOST_HEADER', 'PORT_HEADER', 'ORIGIN']) {
   delete process.env[name];
 }
 process.env['PROTOCOL_HEADER'] = 'x-forwarded-proto';
-process.env['BODY_SIZE_LIMIT'] ??= '1M';
+// Beyond what a route takes, so that it can say so; beyond this the connection is broken off.
+process.env['BODY_SIZE_LIMIT'] ??= '16M';
 process.env['TENDER_CRUMB_WORKER'] ??= fileURLToPath(new URL('./worker.js', import.meta.url));
 
 type Serve = (request: IncomingMessage, response: ServerResponse, next: () => void) => void;

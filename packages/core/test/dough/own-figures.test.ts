@@ -1,0 +1,42 @@
+import { expect } from 'chai';
+import {
+  bagProblems,
+  catalogue,
+  figureGroups,
+  figureProblems,
+  soundFigures,
+} from '../../src/index.ts';
+
+describe('figures that a household sets', () => {
+  const rows = figureGroups(catalogue, {}).flatMap((g) => g.rows);
+
+  it('every one of them from its least to its most, and not beyond', () => {
+    for (const { name, least, most } of rows) {
+      const step = (most - least) * 1e-6;
+      const wrong = (value: number) =>
+        figureProblems(catalogue, { [name]: value }).map((p) => p.name);
+      expect(wrong(least), name).to.deep.equal([]);
+      expect(wrong(most), name).to.deep.equal([]);
+      expect(wrong(least - step), name).to.deep.equal([name]);
+      expect(wrong(most + step), name).to.deep.equal([name]);
+    }
+  });
+
+  it('a name of none is said; what is wrong is left out and the rest kept', () => {
+    const own = { 'thirst:bread-flour': 0.6, 'thirst:sand': 0.5, 'thirst:rye-whole': 999 };
+    expect(figureProblems(catalogue, own)).to.deep.equal([
+      { name: 'thirst:sand', says: 'is no figure that can be set' },
+      { name: 'thirst:rye-whole', says: 'must be from 0 to 20' },
+    ]);
+    expect(soundFigures(catalogue, own)).to.deep.equal({ 'thirst:bread-flour': 0.6 });
+    const good = { 'thirst:bread-flour': 0.6 };
+    expect(soundFigures(catalogue, good)).to.equal(good);
+  });
+
+  it('a bag was opened on a day that was', () => {
+    expect(bagProblems({ openedOn: '2024-02-29' })).to.deep.equal([]);
+    expect(bagProblems({ openedOn: '2026-02-29' })).to.deep.equal([
+      { field: 'openedOn', says: 'There is no such day' },
+    ]);
+  });
+});

@@ -1,0 +1,112 @@
+import { expect } from 'chai';
+import {
+  bakeState,
+  completeFormula,
+  defaultHousehold,
+  learnBook,
+  learnFromBake,
+  nothingLearned,
+  type BakeEvent,
+  type BookBake,
+} from '../../src/index.ts';
+
+const formula = completeFormula({
+  stages: [
+    {
+      lines: [
+        { ingredient: 'bread-flour', grams: 500 },
+        { ingredient: 'water', grams: 310 },
+      ],
+    },
+  ],
+});
+const felt = (points: number): BakeEvent => ({
+  id: `f${points}`,
+  at: '2026-05-01T08:00:00Z',
+  kind: 'felt',
+  data: { points, rested: true },
+});
+const bake = (id: string, ...events: BakeEvent[]): BookBake => ({
+  id,
+  startedAt: '2026-05-01T07:00:00Z',
+  formula,
+  events,
+});
+
+/** The fold to its end, with what it reported on the way. */
+function fold(bakes: readonly BookBake[]) {
+  const steps = learnBook(bakes, defaultHousehold);
+  const reported: number[] = [];
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return { ...step.value, reported };
+    reported.push(step.value);
+  }
+}
+
+describe('a book learned from the beginning', () => {
+  it('is what its bakes teach one after the other, and says how far it is', () => {
+    const bakes = [bake('a', felt(-6)), bake('b', felt(-4)), bake('c')];
+    const { belief, lessons, reported } = fold(bakes);
+    let by = nothingLearned;
+    for (const { events } of bakes) {
+      by = learnFromBake(formula, events, { ...defaultHousehold, today: '2026-05-01' }, by)!.belief;
+    }
+    expect(belief).to.deep.equal(by);
+    expect([...lessons.keys()]).to.deep.equal(['a', 'b', 'c']);
+    expect(reported).to.deep.equal([1, 2, 3]);
+    expect(fold([]).belief).to.equal(nothingLearned);
+  });
+
+  it('a bake without a level teaches nothing and stands in nobody’s way', () => {
+    const none = completeFormula({ stages: [{ lines: [{ ingredient: 'water', grams: 5 }] }] });
+    const bakes = [{ ...bake('x', felt(3)), formula: none }, bake('a', felt(-6))];
+    expect([...fold(bakes).lessons.keys()]).to.deep.equal(['a']);
+    expect(fold(bakes).belief).to.deep.equal(fold([bakes[1]!]).belief);
+  });
+
+  it('flour that came only by the scale makes no lesson of a formula that has none', () => {
+    const odd = completeFormula({
+      stages: [
+        {
+          lines: [
+            { id: 'l1', ingredient: 'bread-flour', grams: 0 },
+            { ingredient: 'water', grams: 5 },
+          ],
+        },
+      ],
+    });
+    const weighed: BakeEvent = {
+      id: 'w',
+      at: '2026-05-01T08:00:00Z',
+      kind: 'weighed',
+      data: { item: 'l1', grams: 500, byScale: true },
+    };
+    expect(learnFromBake(odd, [weighed, felt(3)], defaultHousehold, nothingLearned)).to.equal(
+      undefined,
+    );
+  });
+});
+
+describe('a bake that is given up', () => {
+  const event = (id: string, kind: 'abandoned' | 'retracted', of = ''): BakeEvent =>
+    ({
+      id,
+      at: `2026-05-01T08:0${id}:00Z`,
+      kind,
+      data: kind === 'retracted' ? { event: of } : {},
+    }) as BakeEvent;
+
+  it('since the first time that it was said, until that is taken back', () => {
+    expect(bakeState([felt(1)]).abandonedAt).to.equal(undefined);
+    const twice = [event('1', 'abandoned'), event('2', 'abandoned')];
+    expect(bakeState(twice).abandonedAt).to.equal('2026-05-01T08:01:00Z');
+    expect(bakeState([...twice, event('3', 'retracted', '1')]).abandonedAt).to.equal(
+      '2026-05-01T08:02:00Z',
+    );
+    expect(bakeState([event('1', 'abandoned'), event('3', 'retracted', '1')]).abandonedAt).to.equal(
+      undefined,
+    );
+    expect(bakeState([felt(1), ...twice]).felt).to.have.length(1);
+  });
+});
