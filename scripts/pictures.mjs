@@ -21,9 +21,43 @@ const address = await new Promise((done) =>
   }),
 );
 
+/** The same household, behind a proxy: there everybody is a stranger until paired. */
+async function houseServer() {
+  const child = spawn(process.execPath, ['apps/web/build/serve.js'], {
+    cwd: root,
+    env: {
+      ...process.env,
+      PORT: '0',
+      TENDER_CRUMB_DATA: join(folder, 'house'),
+      TENDER_CRUMB_DEMO: '1',
+      TENDER_CRUMB_PROXY: '1',
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const said = await new Promise((done) => {
+    let text = '';
+    child.stdout.on('data', (chunk) => {
+      text += chunk;
+      if (/[A-Z0-9]{4}-[A-Z0-9]{4}/.test(text)) done(text);
+    });
+  });
+  return {
+    child,
+    url: /http:\/\/[\d.:]+/.exec(said)[0],
+    code: /[A-Z0-9]{4}-[A-Z0-9]{4}/.exec(said)[0],
+  };
+}
+const house = await houseServer();
+
 const desk = { width: 1280, height: 800 };
 const tablet = { width: 1024, height: 768 };
 const phone = { width: 390, height: 844 };
+
+/** Goes to a page and waits until its scripts have taken over. */
+async function visit(page, path) {
+  await page.goto(`${address}${path}`);
+  await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+}
 
 /** Begins a bake and goes to it. */
 async function bake(page, formula) {
@@ -31,7 +65,7 @@ async function bake(page, formula) {
     data: { formulaId: formula, formulaVersion: 1, method: 'liquids-first' },
   });
   const { id } = await begun.json();
-  await page.goto(`${address}/bake/${id}`, { waitUntil: 'networkidle' });
+  await visit(page, `/bake/${id}`);
 }
 
 const pictures = [
@@ -91,6 +125,53 @@ const pictures = [
       await page.getByRole('button', { name: 'It feels like this' }).click();
     },
   },
+  {
+    name: 'bench-conflict',
+    path: '/bench/overnight-flatbread',
+    async go(page) {
+      const theirs = await (
+        await page.request.get(`${address}/api/v1/formulas/overnight-flatbread`)
+      ).json();
+      const [stage, ...rest] = theirs.formula.stages;
+      const lines = stage.lines.map((l) => (l.ingredient === 'water' ? { ...l, grams: 300 } : l));
+      await page.request.put(`${address}/api/v1/formulas/overnight-flatbread`, {
+        data: {
+          version: theirs.version,
+          formula: { ...theirs.formula, stages: [{ ...stage, lines }, ...rest] },
+        },
+      });
+      await page.getByLabel('Grams of oil').fill('31');
+      await page.getByRole('table', { name: 'The two versions side by side' }).waitFor();
+    },
+  },
+  {
+    name: 'bake-away',
+    size: tablet,
+    async go(page) {
+      await bake(page, 'lockside-white');
+      await page.route('**/api/v1/**', (route) => route.abort());
+      for (const tick of (await page.locator('button.tick').all()).slice(0, 2)) await tick.click();
+      await page.getByText('The server is away').waitFor();
+    },
+  },
+  {
+    name: 'refused',
+    size: tablet,
+    async go(page) {
+      await bake(page, 'lockside-white');
+      await page.route('**/api/v1/bakes/**', (route) =>
+        route.fulfill({
+          status: 404,
+          json: { detail: 'path: no bake of that id' },
+        }),
+      );
+      await page.locator('button.tick').first().click();
+      await page.getByRole('button', { name: /was refused/ }).click();
+      await page.getByRole('dialog').waitFor();
+    },
+  },
+  { name: 'pair', size: tablet, path: '/pair', host: 'stranger' },
+  { name: 'devices', path: '/pantry/devices', host: 'house' },
 ];
 
 const browser = await chromium.launch({
@@ -98,13 +179,28 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 try {
-  for (const { name, path, size = desk, dark = false, go } of pictures) {
+  const wanted = process.argv.slice(2);
+  for (const { name, path, size = desk, dark = false, go, host } of pictures) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
     const page = await browser.newPage({
       viewport: size,
       colorScheme: dark ? 'dark' : 'light',
       reducedMotion: 'reduce',
     });
-    if (path) await page.goto(`${address}${path}`, { waitUntil: 'networkidle' });
+    if (host) {
+      await page.goto(`${house.url}/pair?to=${path}`);
+      await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+      if (host === 'house') {
+        for (const device of ['Phone in the apron', 'Tablet on the counter']) {
+          await page.context().clearCookies();
+          await page.goto(`${house.url}/pair?to=${path}`);
+          await page.getByLabel('Code').fill(house.code);
+          await page.getByLabel('What this device is called').fill(device);
+          await page.getByRole('button', { name: 'Come in' }).click();
+          await page.getByRole('heading', { name: 'Devices', exact: true }).waitFor();
+        }
+      }
+    } else if (path) await visit(page, path);
     await go?.(page);
     await page.waitForTimeout(300);
     await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
@@ -113,6 +209,7 @@ try {
   }
 } finally {
   await browser.close();
+  house.child.kill('SIGTERM');
   server.kill('SIGTERM');
   await new Promise((done) => server.once('exit', done));
   rmSync(folder, { recursive: true, force: true });

@@ -2,5 +2,7 @@
 import { tryAnyInput } from '../../packages/core/test/any-input.ts';
 
 const { exceptions, notFinite, ...counts } = tryAnyInput(Number(process.argv[2] ?? 100_000), 31415);
-console.log(JSON.stringify({ ...counts, exceptions: exceptions.length, notFinite: notFinite.length }));
+console.log(
+  JSON.stringify({ ...counts, exceptions: exceptions.length, notFinite: notFinite.length }),
+);
 for (const fault of [...exceptions, ...notFinite].slice(0, 5)) console.log(fault.slice(0, 600));

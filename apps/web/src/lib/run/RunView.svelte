@@ -71,7 +71,11 @@
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
     <h1>{data.formula.name}</h1>
     <span class="quiet" role="status">
-      {run.fault ? run.fault : run.waiting > 0 ? 'Writing it down …' : 'All written down'}
+      {run.stuck
+        ? 'Kept in this browser'
+        : run.waiting > 0
+          ? 'Writing it down …'
+          : 'All written down'}
     </span>
   </div>
 

@@ -45,7 +45,8 @@ export class Run {
   readonly waiting = $derived.by(
     () => sync.standing.waiting.filter((e) => e.lane === bakeLane(this.id)).length,
   );
-  readonly fault = $derived.by(() => sync.saysOf(bakeLane(this.id)));
+  /** It cannot go out just now; what is so, stands above the page. */
+  readonly stuck = $derived.by(() => this.waiting > 0 && sync.isStuck);
 
   readonly state = $derived(bakeState(this.events));
   readonly lines = $derived.by(() =>

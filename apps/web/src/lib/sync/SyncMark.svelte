@@ -9,7 +9,6 @@
   import { sync } from './sync.svelte.ts';
 
   const standing = $derived(sync.standing);
-  const stuck = $derived(sync.waiting > 0 && (standing.away || standing.unpaired));
   const things = $derived(sync.waiting === 1 ? '1 thing waits' : `${sync.waiting} things wait`);
   let said = $state('');
 
@@ -24,14 +23,14 @@
   }
 </script>
 
-{#if stuck || standing.storage !== 'kept' || standing.aside.length > 0}
+{#if sync.isStuck || standing.storage !== 'kept' || standing.aside.length > 0}
   <div class="no-print border-b-2 border-act bg-act-tint">
     <div
       class="mx-auto flex max-w-[88rem] flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2"
       role="status"
       data-testid="sync"
     >
-      {#if stuck}
+      {#if sync.isStuck}
         <span class="inline-flex items-center gap-2">
           <CloudOff size={20} aria-hidden="true" />
           {#if standing.unpaired}

@@ -21,6 +21,8 @@ class Sync {
   #arrived = $state.raw<readonly unknown[]>([]);
 
   readonly waiting = $derived(this.standing.waiting.length);
+  /** What waits cannot go out: the server is away, or does not know this device any more. */
+  readonly isStuck = $derived(this.waiting > 0 && (this.standing.away || this.standing.unpaired));
   readonly #patches = $derived([
     ...this.#arrived,
     ...this.standing.waiting.filter((e) => e.lane === settingsLane).map((e) => e.body),
@@ -48,19 +50,6 @@ class Sync {
   settled<S extends Settings>(settings: S): S {
     if (this.#patches.length === 0) return settings;
     return this.#patches.reduce<S>((s, patch) => apply(s, patch), structuredClone(settings));
-  }
-
-  /** What waits in a lane, in words: empty where nothing does, or it is on its way. */
-  saysOf(lane: string): string {
-    if (!this.standing.waiting.some((e) => e.lane === lane)) return '';
-    if (this.standing.unpaired) {
-      return 'This device is not let in any more; what you typed is kept in this browser.';
-    }
-    if (!this.standing.away) return '';
-    const kept = 'What you typed is kept in this browser and goes out by itself.';
-    return this.standing.why
-      ? `${this.standing.why} ${kept}`
-      : `The server cannot be reached. ${kept}`;
   }
 }
 

@@ -15,12 +15,20 @@ let progress: JobReport | undefined;
  */
 export async function learnSoon(db: Database, file: string): Promise<void> {
   if (running || (await isBookLearned(db))) return;
-  running ??= runJob('learn', file, (how) => (progress = how))
-    .catch((fault: Error) => log.error({ fault: fault.message }, 'the book was not learned again'))
-    .finally(() => {
+  running ??= runJob('learn', file, (how) => (progress = how)).then(
+    () => ended(db, file),
+    (fault: Error) => {
+      log.error({ fault: fault.message }, 'the book was not learned again');
       running = undefined;
-      progress = undefined;
-    });
+    },
+  );
+}
+
+/** What was wanted while the thread was ending would otherwise wait for the next change. */
+async function ended(db: Database, file: string): Promise<void> {
+  running = undefined;
+  progress = undefined;
+  await learnSoon(db, file).catch(() => undefined);
 }
 
 /** How far it is. */
@@ -28,6 +36,3 @@ export async function learningState(db: Database): Promise<LearningState> {
   const learned = await isBookLearned(db);
   return { learned, ...(learned ? {} : progress) };
 }
-
-/** For an orderly end: a thread that has begun may end, but nobody waits long for it. */
-export const learningEnds = (): Promise<void> => running ?? Promise.resolve();
