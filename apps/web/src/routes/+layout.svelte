@@ -87,7 +87,7 @@
         {/each}
       </nav>
     {/if}
-    <div class="ml-auto flex items-center gap-1 pb-1 md:ml-0">
+    <div class="ml-auto flex items-center gap-1 pb-1">
       {#if data.demo}
         <span class="quiet mr-2 hidden lg:inline">Demo: Number 9, Heron Lock (invented)</span>
       {/if}

@@ -52,6 +52,8 @@
 
 <span class="contents" bind:this={place}>
   {#if !woken}
+    <!-- What a closed list controls is not there yet (ARIA 1.2 asks for it of an open one). -->
+    <!-- svelte-ignore a11y_role_has_required_aria_props -->
     <input
       class="picker"
       role="combobox"

@@ -292,9 +292,9 @@ export class Outbox {
       return 'on';
     }
     if (this.#attended.has(entry.key)) await this.keep.remove([entry]);
-    else await this.keep.setAside(entry, fault.message);
+    else await this.keep.setAside(entry, inWords(fault));
     await this.#look();
-    this.#tell({ entry, result: { kind: 'refused', why: fault.message, body: fault.body } });
+    this.#tell({ entry, result: { kind: 'refused', why: inWords(fault), body: fault.body } });
     return 'on';
   }
 
@@ -323,6 +323,12 @@ export class Outbox {
     await this.#look();
     if (outcome) for (const listener of this.#listeners) listener({ outcome });
   }
+}
+
+/** Why it was refused, without the paths of the API. */
+function inWords({ body, message }: ApiError): string {
+  const errors = body['errors'] as ReadonlyArray<{ what: string }> | undefined;
+  return errors?.length ? errors.map((e) => e.what).join('; ') : message;
 }
 
 /** The oldest entry, and those behind it in its lane that may go with it. */

@@ -43,6 +43,7 @@
 
 <div class="flex flex-wrap items-baseline gap-4">
   <h1>Pantry</h1>
+  <a class="link" href="/pantry/devices">Tablets and phones that are in</a>
   <a class="link" href="/pantry/figures">The figures that everything rests on</a>
 </div>
 <p class="quiet min-h-5" role="status">

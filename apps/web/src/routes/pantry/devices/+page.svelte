@@ -116,10 +116,9 @@
               {/if}
             </div>
             <span class="quiet"
-              >{#if device.id === data.here}<b>this one</b> ·
-              {/if}in since {when.format(new Date(device.pairedAt))}, last here {when.format(
-                new Date(device.seenAt),
-              )}</span
+              >{#if device.id === data.here}<b>this one</b>,&nbsp;{/if}in since {when.format(
+                new Date(device.pairedAt),
+              )}, last here {when.format(new Date(device.seenAt))}</span
             >
           </li>
         {/each}
