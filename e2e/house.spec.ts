@@ -162,7 +162,7 @@ test.describe('one formula in two places', () => {
     const settings = await (await page.request.get('/api/v1/household')).json();
     expect(settings).toMatchObject({ measures: { egg: 'us-medium' }, room: { celsius: 18 } });
     await page.request.patch('/api/v1/household', {
-      data: { measures: { egg: 'eu-medium' }, room: null },
+      data: { measures: { egg: 'eu-medium' }, room: { celsius: null } },
     });
   });
 });
@@ -198,6 +198,9 @@ test('what was typed while the server was away is there after a reload, from ben
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Grams of water')).toHaveValue('321');
   await page.getByRole('radio', { name: '% of all flour' }).click();
+  await expect
+    .poll(async () => (await (await page.request.get('/api/v1/household')).json()).percentages)
+    .toBe('total');
 });
 
 test('a recipe that was pasted and not put anywhere is there again', async ({ page }) => {

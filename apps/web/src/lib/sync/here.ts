@@ -16,6 +16,7 @@ export function outbox(): Outbox {
   void made.start();
   addEventListener('online', () => void made.flush());
   addEventListener('visibilitychange', () => void made.flush());
+  addEventListener('pagehide', () => made.leave());
   return made;
 }
 

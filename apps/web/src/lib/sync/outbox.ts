@@ -45,8 +45,8 @@ export interface OutboxMeans {
 const mostAtLeaving = 50_000;
 
 /** A tab is the sender for so long without a sign of life, ms. Longer than a request may take. */
-const leaseMs = 12_000;
-const requestMs = 10_000;
+const leaseMs = 7000;
+const requestMs = 6000;
 /** While another tab sends, ms. */
 const standBackMs = 700;
 
@@ -77,6 +77,8 @@ export class Outbox {
     storage: 'kept',
   };
   #sending: Promise<void> | undefined;
+  /** This tab is the sender just now. */
+  #sends = false;
   #failures = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #timerAt = Infinity;
@@ -151,7 +153,8 @@ export class Outbox {
     try {
       await this.keep.put(entry);
       await this.#look();
-      void this.flush();
+      // Where a sending is about to end, it may have looked already: then once more.
+      void this.flush().then(() => this.flush());
       return await told;
     } finally {
       clearTimeout(timer);
@@ -209,6 +212,11 @@ export class Outbox {
     return (this.#sending ??= this.#sendAll().finally(() => (this.#sending = undefined)));
   }
 
+  /** The page goes: another tab, or the next page, need not wait for this one. */
+  leave(): void {
+    if (this.#sends) void this.keep.giveBack();
+  }
+
   /** Sends something again that was set aside. */
   async again({ id, entry }: SetAside): Promise<void> {
     if (!kindOf(entry)) return;
@@ -236,6 +244,7 @@ export class Outbox {
       if (this.#standing.waiting.length > 0) this.soon(standBackMs);
       return;
     }
+    this.#sends = true;
     try {
       let most = Infinity;
       for (;;) {
@@ -250,7 +259,8 @@ export class Outbox {
         if (!(await this.keep.lease(this.tab, leaseMs))) break;
       }
     } finally {
-      await this.keep.giveBack(this.tab);
+      this.#sends = false;
+      await this.keep.giveBack();
       await this.#look();
     }
   }
