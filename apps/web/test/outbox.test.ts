@@ -226,6 +226,27 @@ describe('what waits in the browser', () => {
     await keep.close();
   });
 
+  it('a page that goes in the middle of a sending leaves its turn to the next at once', async () => {
+    let answer = () => {};
+    const fake = globalThis.fetch;
+    globalThis.fetch = (async (...given: Parameters<typeof fetch>) => {
+      await new Promise<void>((done) => (answer = done));
+      return fake(...given);
+    }) as typeof fetch;
+    const going = outbox();
+    const next = new Keep(name);
+    await going.keep.put(eventEntry('b', tick('a')));
+    const sending = going.flush();
+    await new Promise((done) => setTimeout(done, 50));
+    expect(await next.lease('next', 7000)).to.equal(false);
+    going.leave();
+    await new Promise((done) => setTimeout(done, 20));
+    expect(await next.lease('next', 7000)).to.equal(true);
+    answer();
+    await sending;
+    await next.close();
+  });
+
   it('what was asked is answered to whoever asked: taken, refused, or not heard', async () => {
     const box = outbox();
     expect((await box.ask(settingsEntry({ scaleStep: 2 }, 'a')))?.kind).to.equal('delivered');

@@ -50,6 +50,16 @@ const requestMs = 6000;
 /** While another tab sends, ms. */
 const standBackMs = 700;
 
+/** Nothing waits and nothing is wrong: so it is until the browser's storage was looked at. */
+export const nothingWaits: Standing = {
+  waiting: [],
+  aside: [],
+  away: false,
+  why: '',
+  unpaired: false,
+  storage: 'kept',
+};
+
 type Listener = (what: { readonly outcome?: Outcome }) => void;
 
 /**
@@ -68,14 +78,7 @@ export class Outbox {
   /** Somebody looks at these: their refusal is said there and not set aside. */
   readonly #attended = new Set<string>();
   #storage: Storage = 'kept';
-  #standing: Standing = {
-    waiting: [],
-    aside: [],
-    away: false,
-    why: '',
-    unpaired: false,
-    storage: 'kept',
-  };
+  #standing = nothingWaits;
   #sending: Promise<void> | undefined;
   /** This tab is the sender just now. */
   #sends = false;

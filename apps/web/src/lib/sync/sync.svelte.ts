@@ -3,20 +3,11 @@ import type { Settings } from '@tender-crumb/core';
 import { invalidateAll } from '$app/navigation';
 import { outbox } from './here.ts';
 import { settingsLane } from './kinds.ts';
-import type { Standing } from './outbox.ts';
-
-const nothing: Standing = {
-  waiting: [],
-  aside: [],
-  away: false,
-  why: '',
-  unpaired: false,
-  storage: 'kept',
-};
+import { nothingWaits, type Standing } from './outbox.ts';
 
 /** Where the outbox stands, for components to follow. Nothing waits until the browser has looked. */
 class Sync {
-  standing = $state.raw<Standing>(nothing);
+  standing = $state.raw<Standing>(nothingWaits);
   /** What was settled and is delivered, until the page has it from the server. */
   #arrived = $state.raw<readonly unknown[]>([]);
 
