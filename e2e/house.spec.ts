@@ -203,10 +203,22 @@ test('what was typed while the server was away is there after a reload, from ben
     .toBe('total');
 });
 
+/** What the browser keeps under a name, as its own storage has it. */
+const keptText = (page: Page, key: string) =>
+  page.evaluate(async (key) => {
+    const open = indexedDB.open('tender-crumb');
+    await new Promise((done) => (open.onsuccess = done));
+    const asked = open.result.transaction('texts').objectStore('texts').get(key);
+    await new Promise((done) => (asked.onsuccess = done));
+    open.result.close();
+    return (asked.result as { value?: unknown } | undefined)?.value;
+  }, key);
+
 test('a recipe that was pasted and not put anywhere is there again', async ({ page }) => {
   await visit(page, '/');
   const text = 'Kept loaf\n\n500 g bread flour\n300 g water';
   await page.getByLabel('One ingredient a line').fill(text);
+  await expect.poll(() => keptText(page, 'pasted')).toMatchObject({ text });
   await page.reload();
   await expect(page.getByLabel('One ingredient a line')).toHaveValue(text);
   await page.getByRole('button', { name: 'Put it on the bench' }).click();

@@ -31,7 +31,8 @@
   });
   $effect(() => {
     void [paste.text, paste.style];
-    if (restored) paste.keep();
+    // What is typed before the storage has answered is kept as well: it goes before what stood there.
+    if (restored || paste.text) paste.keep();
   });
   let busy = $state(false);
   let fault = $state('');
@@ -53,7 +54,7 @@
     try {
       const { formula } = paste.read;
       await api('PUT', `/api/v1/formulas/${newId}`, { version: 0, formula, draft: newId });
-      restored = false;
+      paste.text = '';
       paste.done();
       await goto(`/bench/${newId}`);
     } catch (refusal) {
