@@ -102,7 +102,7 @@ export class Bench {
   async recover(fetchNow: () => Promise<Version>): Promise<void> {
     const left = await outbox().waitingIn(formulaLane(this.id));
     if (left.length === 0) return;
-    const { empty, outcomes } = await outbox().settle(formulaLane(this.id), 3000);
+    const { empty, outcomes } = await outbox().settle(formulaLane(this.id));
     const stale = outcomes.findLast((o) => o.result.kind === 'stale');
     if (stale?.result.kind === 'stale') {
       this.#clash(stale.result.body['current'] as Version, stale.entry.body as Draft);

@@ -31,6 +31,8 @@ const byArrival = (a: Entry, b: Entry): number => a.seq - b.seq;
  */
 export class Keep {
   readonly #open: Promise<IDBPDatabase<Shape> | undefined>;
+  /** The same once it is open, for a page that goes and can wait for nothing. */
+  #opened: IDBPDatabase<Shape> | undefined;
   readonly #memory = new Map<string, Entry>();
   readonly #asideInMemory = new Map<string, SetAside>();
   readonly #textsInMemory = new Map<string, unknown>();
@@ -39,10 +41,13 @@ export class Keep {
 
   constructor(name = 'tender-crumb', troubled: (storage: Storage) => void = () => {}) {
     this.#troubled = troubled;
-    this.#open = open(name).catch(() => {
-      troubled('memory');
-      return undefined;
-    });
+    this.#open = open(name).then(
+      (db) => (this.#opened = db),
+      () => {
+        troubled('memory');
+        return undefined;
+      },
+    );
   }
 
   /** Keeps something; what stood under its key gives way. */
@@ -184,11 +189,13 @@ export class Keep {
     }
   }
 
-  /** Lets another tab send. For the one that is the sender: nothing is looked up, since a page that goes has no time to. */
+  /**
+   * Lets another tab send. Begun and committed before this returns: a page that goes runs nothing
+   * after it. Taken from another tab by mistake, it costs a request more and loses nothing.
+   */
   async giveBack(): Promise<void> {
-    const db = await this.#open;
     try {
-      const tx = db?.transaction('lease', 'readwrite');
+      const tx = this.#opened?.transaction('lease', 'readwrite');
       void tx?.store.delete('sender');
       tx?.commit();
       await tx?.done;

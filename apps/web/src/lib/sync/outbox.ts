@@ -47,6 +47,8 @@ const mostAtLeaving = 50_000;
 /** A tab is the sender for so long without a sign of life, ms. Longer than a request may take. */
 const leaseMs = 7000;
 const requestMs = 6000;
+/** Whoever asks hears within this where the server is there, ms: a tab that died is outwaited. */
+const heardWithinMs = leaseMs + 2000;
 /** While another tab sends, ms. */
 const standBackMs = 700;
 
@@ -80,7 +82,7 @@ export class Outbox {
   #storage: Storage = 'kept';
   #standing = nothingWaits;
   #sending: Promise<void> | undefined;
-  /** This tab is the sender just now. */
+  /** This tab is the sender just now, or about to be. */
   #sends = false;
   #failures = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -140,11 +142,12 @@ export class Outbox {
   }
 
   /**
-   * Keeps something, sends it, and waits a while for what becomes of it.
+   * Keeps something, sends it, and waits a while for what becomes of it: longer than a tab that died
+   * may still be taken for the sender.
    *
    * @returns undefined where nothing has become of it in that time: it waits, and goes out later
    */
-  async ask(entry: NewEntry, forMs = 4000): Promise<Outcome['result'] | undefined> {
+  async ask(entry: NewEntry, forMs = heardWithinMs): Promise<Outcome['result'] | undefined> {
     this.#attended.add(entry.key);
     let tell: (result: Outcome['result'] | undefined) => void = () => {};
     const told = new Promise<Outcome['result'] | undefined>((resolve) => (tell = resolve));
@@ -177,7 +180,7 @@ export class Outbox {
    *
    * @returns what became of its entries meanwhile, and whether it is empty
    */
-  async settle(lane: string, forMs = 4000): Promise<{ empty: boolean; outcomes: Outcome[] }> {
+  async settle(lane: string, forMs = heardWithinMs): Promise<{ empty: boolean; outcomes: Outcome[] }> {
     const outcomes: Outcome[] = [];
     const end = this.subscribe(({ outcome }) => {
       if (outcome?.entry.lane === lane) outcomes.push(outcome);
@@ -242,12 +245,14 @@ export class Outbox {
   }
 
   async #sendAll(): Promise<void> {
+    // Before it is asked for: a page may go between the asking and the answer.
+    this.#sends = true;
     if (!(await this.keep.lease(this.tab, leaseMs))) {
+      this.#sends = false;
       await this.#look();
       if (this.#standing.waiting.length > 0) this.soon(standBackMs);
       return;
     }
-    this.#sends = true;
     try {
       let most = Infinity;
       for (;;) {
