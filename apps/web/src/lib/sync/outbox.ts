@@ -180,7 +180,10 @@ export class Outbox {
    *
    * @returns what became of its entries meanwhile, and whether it is empty
    */
-  async settle(lane: string, forMs = heardWithinMs): Promise<{ empty: boolean; outcomes: Outcome[] }> {
+  async settle(
+    lane: string,
+    forMs = heardWithinMs,
+  ): Promise<{ empty: boolean; outcomes: Outcome[] }> {
     const outcomes: Outcome[] = [];
     const end = this.subscribe(({ outcome }) => {
       if (outcome?.entry.lane === lane) outcomes.push(outcome);
