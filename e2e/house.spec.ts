@@ -130,6 +130,22 @@ test.describe('one formula in two places', () => {
     );
   });
 
+  test('saved elsewhere while the page was on its way: it shows what is true', async ({ page }) => {
+    const id = await formula(page, 'On its way');
+    await page.route(`**/bench/${id}`, async (route) => {
+      const response = await route.fetch();
+      const { version, formula } = await stored(page, id);
+      const wetter = structuredClone(formula);
+      wetter.stages[0]!.lines.find((l) => l.ingredient === 'water')!.grams = 318;
+      await page.request.put(`/api/v1/formulas/${id}`, { data: { version, formula: wetter } });
+      await route.fulfill({ response });
+    });
+    await visit(page, `/bench/${id}`);
+    await expect(page.getByLabel('Grams of water')).toHaveValue('318');
+    await page.getByLabel('Grams of water').fill('319');
+    await saved(page);
+  });
+
   test('every version can be looked at and brought back', async ({ page }) => {
     const id = await formula(page, 'Many versions');
     await visit(page, `/bench/${id}`);

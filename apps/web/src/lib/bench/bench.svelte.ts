@@ -89,26 +89,23 @@ export class Bench {
     this.#given = given;
     this.#household = household;
     this.belief = belief;
-    if (this.saver.isPending || this.saver.state === 'conflict' || version <= this.saver.version) {
-      return;
-    }
-    this.#adopt({ version, formula });
+    this.#adoptIfNewer({ version, formula });
   }
 
   /**
    * Brings back what was typed and not acknowledged before the page was closed: it goes to the server
-   * first, and then what stands there is shown; began it from an older version, both are.
+   * first, and then what stands there is shown; began it from an older version, both are. What another
+   * page delivered while this one was on its way is shown too.
    */
   async recover(fetchNow: () => Promise<Version>): Promise<void> {
     const left = await outbox().waitingIn(formulaLane(this.id));
-    if (left.length === 0) return;
+    if (left.length === 0) return this.#catchUp(fetchNow);
     const { empty, outcomes } = await outbox().settle(formulaLane(this.id));
     const stale = outcomes.findLast((o) => o.result.kind === 'stale');
     if (stale?.result.kind === 'stale') {
       this.#clash(stale.result.body['current'] as Version, stale.entry.body as Draft);
     } else if (empty) {
-      const now = await fetchNow();
-      if (now.version > this.saver.version) this.#adopt(now);
+      await this.#catchUp(fetchNow);
     } else {
       const newest = left.at(-1)!;
       const mine = newest.body as Draft;
@@ -117,6 +114,11 @@ export class Bench {
       this.edit(mine.formula);
       await outbox().keep.remove([newest]);
     }
+  }
+
+  async #catchUp(fetchNow: () => Promise<Version>): Promise<void> {
+    const now = await fetchNow().catch(() => undefined);
+    if (now) this.#adoptIfNewer(now);
   }
 
   #clash(theirs: Version, mine: Draft): void {
@@ -205,6 +207,12 @@ export class Bench {
   settle(change: Partial<Settings>): void {
     const patch = settingsPatch(this.household, change);
     if (patch) void outbox().add(settingsEntry(patch, nanoid()));
+  }
+
+  /** Shows what the server has, unless something that was typed here stands against it. */
+  #adoptIfNewer(theirs: Pick<Version, 'version' | 'formula'>): void {
+    const { isPending, state, version } = this.saver;
+    if (!isPending && state !== 'conflict' && theirs.version > version) this.#adopt(theirs);
   }
 
   #adopt({ version, formula }: Pick<Version, 'version' | 'formula'>): void {
