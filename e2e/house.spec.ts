@@ -2,6 +2,7 @@ import { chromium, type Browser, type BrowserContext, type Page } from '@playwri
 import { rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { expect, serve, test, visit, type Served } from './fixtures.ts';
+import { launchOptions } from '../scripts/chromium.mjs';
 
 const saved = (page: Page, state = 'saved') =>
   expect(page.locator('[data-save]')).toHaveAttribute('data-save', state);
@@ -356,15 +357,8 @@ test.describe('a tablet on plain http', () => {
   test.beforeAll(async () => {
     server = await serve(settings);
     port = new URL(server.url).port;
-    tablet = await chromium.launch({
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        `--host-resolver-rules=MAP ${name} ${address ?? '127.0.0.1'}`,
-      ],
-    });
+    const led = `--host-resolver-rules=MAP ${name} ${address ?? '127.0.0.1'}`;
+    tablet = await chromium.launch({ ...launchOptions, args: [...launchOptions.args, led] });
   });
   test.afterAll(async () => {
     await tablet?.close();

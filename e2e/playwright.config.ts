@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { launchOptions } from '../scripts/chromium.mjs';
 
 export default defineConfig({
   testDir: '.',
@@ -13,17 +14,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Only what really moves on the page may be waited for.
     contextOptions: { reducedMotion: 'reduce' },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions,
   },
 });

@@ -4,7 +4,9 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build, install, root } from './prepare.mjs';
+import { build, install } from './prepare.mjs';
+import { root } from './root.mjs';
+import { launchOptions } from './chromium.mjs';
 
 install();
 build();
@@ -174,10 +176,7 @@ const pictures = [
   { name: 'devices', path: '/pantry/devices', host: 'house' },
 ];
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
+const browser = await chromium.launch(launchOptions);
 try {
   const wanted = process.argv.slice(2);
   for (const { name, path, size = desk, dark = false, go, host } of pictures) {

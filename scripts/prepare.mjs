@@ -1,10 +1,9 @@
 /** What a fresh clone lacks: installed packages and a build that is not older than its sources. */
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-
-export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+import { join } from 'node:path';
+import { oneAtATime } from './one-at-a-time.mjs';
+import { root } from './root.mjs';
 
 /** Runs a command in the project and ends this process with its code where it fails. */
 export function must(command, args, options = {}) {
@@ -34,11 +33,13 @@ export function install() {
 
 /** Builds where a source is newer than the build. */
 export function build() {
+  const end = oneAtATime('build');
   const built = changed(join(root, 'apps/web/build/worker.js'));
   const sources = ['apps/web', 'packages/core/src', 'demo', 'package-lock.json'];
-  if (built > 0 && sources.every((s) => newest(join(root, s)) <= built)) return;
+  if (built > 0 && sources.every((s) => newest(join(root, s)) <= built)) return end();
   console.log('Building (about half a minute) …');
   must('npm', ['run', 'build', '--workspace', 'apps/web', '--loglevel=error'], {
     stdio: ['ignore', 'ignore', 'inherit'],
   });
+  end();
 }

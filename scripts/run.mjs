@@ -1,7 +1,8 @@
 /** `npm run demo` and `npm start`: from a fresh clone to an address that answers. */
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { build, install, root } from './prepare.mjs';
+import { build, install } from './prepare.mjs';
+import { root } from './root.mjs';
 
 const demo = process.argv[2] === 'demo';
 install();

@@ -4,16 +4,15 @@
  * The first fault ends the run.
  */
 import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
-import { install, must, root } from './prepare.mjs';
+import { installChromium } from './chromium.mjs';
+import { oneAtATime } from './one-at-a-time.mjs';
+import { install } from './prepare.mjs';
+import { root } from './root.mjs';
 
 const quick = process.argv.includes('quick');
 install();
-if (!quick && !existsSync('/usr/bin/chromium')) {
-  console.log('Installing Chromium from the Debian packages …');
-  must('apt-get', ['update', '-qq']);
-  must('apt-get', ['install', '-y', '-qq', 'chromium']);
-}
+if (!quick) installChromium();
+oneAtATime('test');
 
 const running = new Set();
 
@@ -54,7 +53,7 @@ const inOrder = async (...checks) => {
 const begun = performance.now();
 await Promise.all([
   inOrder(
-    () => npm('build', 'build', '--workspace', 'apps/web'),
+    () => npm('build', 'build'),
     () => npm('server tests', 'test:server'),
   ),
   inOrder(

@@ -3,7 +3,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
-import { install, must, root } from './prepare.mjs';
+import { install, must } from './prepare.mjs';
+import { root } from './root.mjs';
 
 install();
 const folder = mkdtempSync(join(tmpdir(), 'tender-crumb-checks-'));

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { print } from './measure.ts';
+import { launchOptions } from '../chromium.mjs';
 
 /** Bytes of JavaScript that the bench page really loads first, as they go over the wire. */
 const folder = mkdtempSync(join(tmpdir(), 'tender-crumb-bytes-'));
@@ -23,10 +24,7 @@ const url = await new Promise<string>((done) =>
     if (found) done(found[0]);
   }),
 );
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
-});
+const browser = await chromium.launch(launchOptions);
 try {
   const page = await browser.newPage();
   const session = await page.context().newCDPSession(page);

@@ -4,6 +4,7 @@ import { rmSync } from 'node:fs';
 import { serve } from '../../e2e/fixtures.ts';
 import { formatLimits } from '../../packages/core/src/index.ts';
 import { print } from './measure.ts';
+import { launchOptions } from '../chromium.mjs';
 
 const ready = async (page: Page, url: string) => {
   await page.goto(url);
@@ -108,10 +109,7 @@ async function largest(page: Page, url: string): Promise<void> {
 }
 
 const server = await serve();
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
+const browser = await chromium.launch(launchOptions);
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   for (const measure of [keystroke, drawing, largest]) await measure(page, server.url);

@@ -1,7 +1,8 @@
 /** `npm run bench`: medians as JSON lines, each beside a baseline of the same run where it has one. */
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { build, install, root } from '../prepare.mjs';
+import { build, install } from '../prepare.mjs';
+import { root } from '../root.mjs';
 
 install();
 build();

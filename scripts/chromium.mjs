@@ -1,0 +1,28 @@
+/** The browser that tests, pictures and measures use: Debian's Chromium without a window. */
+import { existsSync } from 'node:fs';
+import { must } from './prepare.mjs';
+
+/** The shell without a window takes a sixth less of the processor than the whole browser. */
+const name = 'chromium-headless-shell';
+
+/** How it is started. */
+export const launchOptions = {
+  executablePath: `/usr/bin/${name}`,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+/** Installs it from Debian's packages where it is not there. */
+export function installChromium() {
+  if (existsSync(launchOptions.executablePath)) return;
+  console.log('Installing Chromium from the Debian packages …');
+  must('apt-get', ['update', '-qq']);
+  must('apt-get', ['install', '-y', '-qq', name]);
+}
