@@ -1,4 +1,10 @@
-import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import {
+  chromium,
+  type Browser,
+  type BrowserContext,
+  type Page,
+  type Route,
+} from '@playwright/test';
 import { rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { expect, serve, test, visit, type Served } from './fixtures.ts';
@@ -242,6 +248,70 @@ test('a recipe that was pasted and not put anywhere is there again', async ({ pa
   await expect(page).toHaveURL(/\/bench\/.+/);
   await visit(page, '/');
   await expect(page.getByLabel('One ingredient a line')).toHaveValue('');
+});
+
+test('what arrives from the server while one goes elsewhere does not hold one back', async ({
+  page,
+}) => {
+  const id = await formula(page, 'Where one goes');
+  let land = () => {};
+  const asked = new Promise<void>((resolve) => (land = resolve));
+  const late = async (route: Route) => {
+    land();
+    // The settings arrive, and the page is fetched anew, before this does.
+    await page.waitForResponse((r) => r.request().method() === 'PATCH');
+    await new Promise((done) => setTimeout(done, 300));
+    await route.continue();
+  };
+  await page.route(`**/bench/${id}/__data.json*`, late, { times: 1 });
+  let settle = () => {};
+  const going = new Promise<void>((resolve) => (settle = resolve));
+  await page.route('**/api/v1/household', async (route) => {
+    await going;
+    await route.continue();
+  });
+  await visit(page, '/pantry');
+  const room = page.getByLabel('Room, °C');
+  const before = await room.inputValue();
+  await room.fill('23');
+  await room.press('Tab');
+  await page.evaluate((to) => {
+    const link = document.createElement('a');
+    link.href = to;
+    document.querySelector('main')!.append(link);
+    link.click();
+  }, `/bench/${id}`);
+  await asked;
+  settle();
+  await expect(page).toHaveURL(new RegExp(id));
+  await expect(page.getByLabel('Grams of water')).toHaveValue('310');
+  await page.request.patch('/api/v1/household', {
+    data: { room: { celsius: before === '' ? null : Number(before) } },
+  });
+});
+
+test('a form that was half filled is there again, whatever else was kept meanwhile', async ({
+  page,
+}) => {
+  await visit(page, '/pantry');
+  await page.getByLabel('New bag').fill('Half a thought');
+  await page.getByLabel('Weighing 2, g').fill('131');
+  // Another form of the page is kept, and its data are fetched anew.
+  await page.getByText('Add one from its label').click();
+  const label = page.locator('form').filter({ hasText: 'Grams in 100 g' });
+  await label.getByLabel('New ingredient').fill('Acorn meal');
+  for (const figure of ['Fat', 'Carbohydrate', 'of which sugars', 'Fibre', 'Protein', 'Salt']) {
+    await label.getByLabel(figure, { exact: true }).fill('5');
+  }
+  await label.getByRole('button', { name: 'Add the ingredient' }).click();
+  await expect(page.getByText('Remembered.')).toBeVisible();
+  await expect(label.getByLabel('New ingredient')).toHaveValue('');
+  await expect(page.getByLabel('New bag')).toHaveValue('Half a thought');
+  await page.reload();
+  await expect(page.getByLabel('New bag')).toHaveValue('Half a thought');
+  await expect(page.getByLabel('Weighing 2, g')).toHaveValue('131');
+  await page.getByLabel('New bag').fill('');
+  await page.getByLabel('Weighing 2, g').fill('');
 });
 
 test.describe('a bake', () => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
+  import { refresh } from '$lib/ui/refresh.ts';
   import { api } from '../api.ts';
 
   interface Learning {
@@ -17,7 +17,7 @@
     if (now.learned) return;
     const timer = setTimeout(async () => {
       const state = await api<Learning>('GET', '/api/v1/learning').catch(() => now);
-      if (state.learned) await invalidateAll();
+      if (state.learned) await refresh();
       else now = { ...state };
     }, lookEveryMs);
     return () => clearTimeout(timer);

@@ -2,6 +2,7 @@
   import { bagProblems, grindIds, grinds, type Bag, type Ingredient } from '@tender-crumb/core';
   import { untrack } from 'svelte';
   import { api } from '../api.ts';
+  import { Written } from '../sync/written.svelte.ts';
   import { faultsOf, numberIn, type Faults } from './faults.ts';
   import KeepRow from './KeepRow.svelte';
   import NameField from './NameField.svelte';
@@ -12,27 +13,29 @@
     bag,
     kinds,
     ondone,
+    onleave = () => {},
   }: {
     /** The bag to say more of; a new one where absent. */
     bag?: Bag;
     kinds: readonly Ingredient[];
     ondone: () => void;
+    onleave?: () => void;
   } = $props();
 
   const text = (n: number | undefined) => (n === undefined ? '' : String(n));
   const start = untrack(() => bag);
-  let name = $state(start?.name ?? '');
-  let ingredient = $state(start?.ingredient ?? 'bread-flour');
-  let grind = $state<string>(start?.grind ?? 'bought');
-  let openedOn = $state(start?.openedOn ?? '');
-  let protein = $state(text(start?.protein));
-  let moisture = $state(text(start?.moisture));
-  let extraction = $state(
-    text(start?.extraction === undefined ? undefined : start.extraction * 100),
-  );
-  let paid = $state(text(start?.price?.paid));
-  let kilograms = $state(text(start?.price?.kilograms));
-  let finished = $state(start?.finished ?? false);
+  const written = new Written(`bag/${start?.id ?? 'new'}`, {
+    name: start?.name ?? '',
+    ingredient: start?.ingredient ?? 'bread-flour',
+    grind: (start?.grind ?? 'bought') as string,
+    openedOn: start?.openedOn ?? '',
+    protein: text(start?.protein),
+    moisture: text(start?.moisture),
+    extraction: text(start?.extraction === undefined ? undefined : start.extraction * 100),
+    paid: text(start?.price?.paid),
+    kilograms: text(start?.price?.kilograms),
+    finished: start?.finished ?? false,
+  });
   let faults = $state.raw<Faults>({});
   let busy = $state(false);
 
@@ -40,15 +43,16 @@
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
-    const price = { paid: numberIn(paid) ?? 0, kilograms: numberIn(kilograms) };
+    const { name, ingredient, grind, openedOn, paid, finished, ...typed } = written.fields;
+    const price = { paid: numberIn(paid) ?? 0, kilograms: numberIn(typed.kilograms) };
     const said = {
       name: name.trim(),
       ingredient,
       ...(grind === 'bought' ? {} : { grind: grind as Bag['grind'] }),
       openedOn: openedOn || undefined,
-      protein: numberIn(protein),
-      moisture: numberIn(moisture),
-      extraction: grind === 'sifted' ? percent(numberIn(extraction)) : undefined,
+      protein: numberIn(typed.protein),
+      moisture: numberIn(typed.moisture),
+      extraction: grind === 'sifted' ? percent(numberIn(typed.extraction)) : undefined,
       price:
         price.kilograms === undefined && paid.trim() === ''
           ? undefined
@@ -62,6 +66,7 @@
     busy = true;
     try {
       await api(bag ? 'PUT' : 'POST', bag ? `/api/v1/bags/${bag.id}` : '/api/v1/bags', said);
+      written.done();
       ondone();
     } catch (refusal) {
       faults = faultsOf(refusal);
@@ -69,58 +74,70 @@
       busy = false;
     }
   }
+
+  function leave() {
+    written.done();
+    onleave();
+  }
 </script>
 
 <form class="grid gap-3" onsubmit={keep} novalidate>
   <div class="grid gap-3 sm:grid-cols-[minmax(0,2fr)_minmax(0,2fr)_minmax(0,1.4fr)]">
     <NameField
       label={bag ? 'Bag' : 'New bag'}
-      bind:value={name}
+      bind:value={written.fields.name}
       placeholder="Strong white, blue sack"
       maxlength={120}
       fault={faults['name'] ?? ''}
     />
     <Pick
       label="Kind"
-      value={ingredient}
+      value={written.fields.ingredient}
       choices={kinds.map((k) => [k.id, k.name])}
-      onpick={(v) => (ingredient = v)}
+      onpick={(v) => (written.fields.ingredient = v)}
     />
     <Pick
       label="How it is ground"
-      value={grind}
+      value={written.fields.grind}
       choices={grindIds.map((g) => [g, grinds[g].label])}
-      onpick={(v) => (grind = v)}
+      onpick={(v) => (written.fields.grind = v)}
     />
   </div>
   <div class="grid grid-cols-[repeat(auto-fit,minmax(8.5rem,1fr))] gap-3">
-    <NumberField label="Protein, %" bind:value={protein} fault={faults['protein'] ?? ''} />
-    <NumberField label="Moisture, %" bind:value={moisture} fault={faults['moisture'] ?? ''} />
-    {#if grind === 'sifted'}
+    <NumberField
+      label="Protein, %"
+      bind:value={written.fields.protein}
+      fault={faults['protein'] ?? ''}
+    />
+    <NumberField
+      label="Moisture, %"
+      bind:value={written.fields.moisture}
+      fault={faults['moisture'] ?? ''}
+    />
+    {#if written.fields.grind === 'sifted'}
       <NumberField
         label="Sieve keeps, %"
-        bind:value={extraction}
+        bind:value={written.fields.extraction}
         placeholder="85"
         fault={faults['extraction'] ?? ''}
       />
     {/if}
     <label class="quiet grid content-start gap-1"
       >Opened on
-      <input class="field min-w-0 text-base text-ink" type="date" bind:value={openedOn} />
+      <input
+        class="field min-w-0 text-base text-ink"
+        type="date"
+        bind:value={written.fields.openedOn}
+      />
     </label>
-    <NumberField label="Paid" bind:value={paid} fault={faults['price'] ?? ''} />
-    <NumberField label="for, kg" bind:value={kilograms} />
+    <NumberField label="Paid" bind:value={written.fields.paid} fault={faults['price'] ?? ''} />
+    <NumberField label="for, kg" bind:value={written.fields.kilograms} />
   </div>
-  <KeepRow
-    {busy}
-    what="the bag"
-    known={bag !== undefined}
-    fault={faults[''] ?? ''}
-    onleave={ondone}
-  >
+  <KeepRow {busy} what="the bag" known={bag !== undefined} fault={faults[''] ?? ''} onleave={leave}>
     {#if bag}
       <label class="inline-flex items-center gap-2">
-        <input type="checkbox" class="size-5 accent-rim" bind:checked={finished} /> used up
+        <input type="checkbox" class="size-5 accent-rim" bind:checked={written.fields.finished} /> used
+        up
       </label>
     {/if}
   </KeepRow>

@@ -80,6 +80,7 @@
                 editing = undefined;
                 onchange();
               }}
+              onleave={() => (editing = undefined)}
             />
           </td>
         </tr>

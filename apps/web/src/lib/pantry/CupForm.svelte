@@ -9,6 +9,7 @@
     type Ingredient,
     type Measures,
   } from '@tender-crumb/core';
+  import { Written } from '../sync/written.svelte.ts';
   import { numberIn } from './faults.ts';
   import NumberField from './NumberField.svelte';
   import Pick from './Pick.svelte';
@@ -25,14 +26,16 @@
     onkeep: (measures: Measures) => void;
   } = $props();
 
-  let of = $state('bread-flour');
-  let typed = $state(Array.from({ length: weighingsWanted }, () => ''));
+  const written = new Written<{ of: string; typed: string[] }>('cup', {
+    of: 'bread-flour',
+    typed: Array.from({ length: weighingsWanted }, () => ''),
+  });
   let faults = $state<string[]>([]);
 
   const millilitres = $derived(cupMillilitres[household.measures.cup]);
   const known = $derived(Object.entries(household.measures.cups ?? {}));
   const usual = $derived(
-    gramsByVolume(1, 'cup', kinds.find((k) => k.id === of) ?? kinds[0]!, {
+    gramsByVolume(1, 'cup', kinds.find((k) => k.id === written.fields.of) ?? kinds[0]!, {
       ...household.measures,
       cups: {},
     }),
@@ -40,6 +43,7 @@
 
   function keep(event: SubmitEvent) {
     event.preventDefault();
+    const { of, typed } = written.fields;
     const weighings = typed.map((t) => numberIn(t) ?? NaN);
     faults = weighings.map((w) => weighingProblem(w, millilitres) ?? '');
     if (faults.some(Boolean)) return;
@@ -47,7 +51,7 @@
       ...household.measures,
       cups: { ...household.measures.cups, [of]: { weighings, millilitres } },
     });
-    typed = typed.map(() => '');
+    written.fields.typed = typed.map(() => '');
   }
 
   function forget(id: string) {
@@ -80,15 +84,15 @@
 <form class="mt-3 grid gap-3" onsubmit={keep} novalidate>
   <Pick
     label="My cup of"
-    value={of}
+    value={written.fields.of}
     choices={kinds.map((k) => [k.id, k.name])}
-    onpick={(v) => (of = v)}
+    onpick={(v) => (written.fields.of = v)}
   />
   <div class="grid grid-cols-3 gap-3">
-    {#each typed.keys() as i (i)}
+    {#each written.fields.typed.keys() as i (i)}
       <NumberField
         label="Weighing {i + 1}, g"
-        bind:value={typed[i]!}
+        bind:value={written.fields.typed[i]!}
         placeholder={usual?.toFixed(0) ?? ''}
         fault={faults[i] ?? ''}
       />

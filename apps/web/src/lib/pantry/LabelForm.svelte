@@ -7,9 +7,9 @@
     type Label,
   } from '@tender-crumb/core';
   import { untrack } from 'svelte';
-  import { SvelteSet } from 'svelte/reactivity';
   import { api } from '../api.ts';
   import { carbs } from './choice.ts';
+  import { Written } from '../sync/written.svelte.ts';
   import { faultsOf, numberIn, type Faults } from './faults.ts';
   import KeepRow from './KeepRow.svelte';
   import NameField from './NameField.svelte';
@@ -19,17 +19,30 @@
   let {
     own,
     ondone,
-  }: { own?: { readonly id: string; readonly label: Label }; ondone: () => void } = $props();
+    onleave = () => {},
+  }: {
+    own?: { readonly id: string; readonly label: Label };
+    ondone: () => void;
+    onleave?: () => void;
+  } = $props();
 
   const start = untrack(() => own?.label);
   const text = (n: number | undefined) => (n === undefined ? '' : String(n));
-  let name = $state(start?.name ?? '');
-  let like = $state(start?.like ?? 'bread-flour');
-  let school = $state<string>(start?.school ?? 'eu');
+  const allergensOf = (id: string): readonly Allergen[] =>
+    catalogue.find((i) => i.id === id)?.allergens ?? [];
   const figures = ['fat', 'carbohydrate', 'sugars', 'fibre', 'protein', 'salt'] as const;
   const optional = ['polyols', 'moisture', 'pricePerKilo'] as const;
   type Field = (typeof figures)[number] | (typeof optional)[number];
-  let typed = $state<Record<Field, string>>({
+  const begun: Record<Field, string> & {
+    name: string;
+    like: string;
+    school: string;
+    holds: string[];
+  } = {
+    name: start?.name ?? '',
+    like: start?.like ?? 'bread-flour',
+    school: start?.school ?? 'eu',
+    holds: [...(start?.allergens ?? allergensOf('bread-flour'))],
     fat: text(start?.fat),
     carbohydrate: text(start?.carbohydrate),
     sugars: text(start?.sugars),
@@ -39,9 +52,10 @@
     polyols: text(start?.polyols),
     moisture: text(start?.moisture),
     pricePerKilo: text(start?.pricePerKilo),
-  });
-  const holds = new SvelteSet<Allergen>(
-    start?.allergens ?? catalogue.find((i) => i.id === 'bread-flour')!.allergens,
+  };
+  const written = new Written(
+    untrack(() => `label/${own?.id ?? 'new'}`),
+    begun,
   );
   let faults = $state.raw<Faults>({});
   let busy = $state(false);
@@ -59,13 +73,23 @@
   };
 
   function setLike(id: string) {
-    like = id;
-    holds.clear();
-    for (const a of catalogue.find((i) => i.id === id)?.allergens ?? []) holds.add(a);
+    written.fields.like = id;
+    written.fields.holds = [...allergensOf(id)];
+  }
+
+  function setHeld(allergen: Allergen, held: boolean) {
+    const others = written.fields.holds.filter((a) => a !== allergen);
+    written.fields.holds = held ? [...others, allergen] : others;
+  }
+
+  function leave() {
+    written.done();
+    onleave();
   }
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
+    const { name, like, school, holds, ...typed } = written.fields;
     const label: Label = {
       name: name.trim(),
       like,
@@ -80,7 +104,7 @@
           return value === undefined ? [] : [[f, value]];
         }),
       ),
-      allergens: allergens.filter((a) => holds.has(a)),
+      allergens: allergens.filter((a) => holds.includes(a)),
     };
     faults = Object.fromEntries(labelProblems(label).map((p) => [p.field, p.says]));
     if (Object.keys(faults).length > 0) return;
@@ -91,6 +115,7 @@
         own ? `/api/v1/ingredients/${own.id}` : '/api/v1/ingredients',
         label,
       );
+      written.done();
       ondone();
     } catch (refusal) {
       faults = faultsOf(refusal);
@@ -104,21 +129,26 @@
   <div class="grid gap-3 sm:grid-cols-3">
     <NameField
       label={own ? 'Ingredient' : 'New ingredient'}
-      bind:value={name}
+      bind:value={written.fields.name}
       placeholder="Bean flour"
       maxlength={80}
       fault={faults['name'] ?? ''}
     />
     <Pick
       label="It drinks and measures like"
-      value={like}
+      value={written.fields.like}
       choices={catalogue.map((i) => [i.id, i.name])}
       onpick={setLike}
     />
-    <Pick label="Its label is" value={school} choices={carbs} onpick={(v) => (school = v)} />
+    <Pick
+      label="Its label is"
+      value={written.fields.school}
+      choices={carbs}
+      onpick={(v) => (written.fields.school = v)}
+    />
   </div>
   <p class="quiet">
-    Grams in 100 g, as the label has them{school === 'us'
+    Grams in 100 g, as the label has them{written.fields.school === 'us'
       ? ': carbohydrate with the fibre in it'
       : ': carbohydrate without the fibre'}.
   </p>
@@ -126,7 +156,7 @@
     {#each [...figures, ...optional] as field (field)}
       <NumberField
         label={labels[field]}
-        bind:value={typed[field]}
+        bind:value={written.fields[field]}
         placeholder={(optional as readonly string[]).includes(field) ? 'not known' : '0'}
         fault={faults[field] ?? ''}
       />
@@ -140,8 +170,8 @@
           <input
             type="checkbox"
             class="size-5 accent-rim"
-            checked={holds.has(a)}
-            onchange={(e) => (e.currentTarget.checked ? holds.add(a) : holds.delete(a))}
+            checked={written.fields.holds.includes(a)}
+            onchange={(e) => setHeld(a, e.currentTarget.checked)}
           />
           {a}
         </label>
@@ -153,6 +183,6 @@
     what="the ingredient"
     known={own !== undefined}
     fault={faults[''] ?? ''}
-    onleave={ondone}
+    onleave={leave}
   />
 </form>

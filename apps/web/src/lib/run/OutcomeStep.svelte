@@ -1,45 +1,27 @@
 <script lang="ts">
-  import { outcomeWords, type Outcome, type OutcomeWord } from '@tender-crumb/core';
+  import { outcomeWords, type Outcome } from '@tender-crumb/core';
   import { ToggleGroup } from 'bits-ui';
-  import { onMount, untrack } from 'svelte';
-  import { outbox } from '../sync/here.ts';
+  import { untrack } from 'svelte';
+  import { Written } from '../sync/written.svelte.ts';
   import Either from '../ui/Either.svelte';
 
   let { bake, onfinish }: { bake: string; onfinish: (outcome: Outcome) => void } = $props();
 
   const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'];
-  let stars = $state('4');
-  let words = $state<string[]>([]);
-  let note = $state('');
-
-  /** What is being written is kept as it is written: a closed page loses none of it. */
-  const place = untrack(() => `outcome/${bake}`);
-  let restored = $state(false);
-  onMount(async () => {
-    const kept = await outbox().keep.readText(place);
-    if (isWritten(kept)) ({ stars, words, note } = kept);
-    restored = true;
-  });
-  $effect(() => {
-    const written = { stars, words: [...words], note };
-    if (restored) void outbox().keep.keepText(place, written);
-  });
-
-  function isWritten(kept: unknown): kept is { stars: string; words: string[]; note: string } {
-    const { stars, words, note } = (kept ?? {}) as Record<string, unknown>;
-    return (
-      /^[1-5]$/.test(String(stars)) &&
-      typeof note === 'string' &&
-      Array.isArray(words) &&
-      words.every((w) => outcomeWords.includes(w as OutcomeWord))
-    );
-  }
+  const written = new Written<{ stars: string; words: string[]; note: string }>(
+    untrack(() => `outcome/${bake}`),
+    { stars: '4', words: [], note: '' },
+  );
 
   function finish(event: SubmitEvent) {
     event.preventDefault();
-    onfinish({ stars: Number(stars), words: words as OutcomeWord[], note: note.trim() });
-    restored = false;
-    void outbox().keep.dropText(place);
+    const { stars, words, note } = written.fields;
+    onfinish({
+      stars: judgements[Number(stars) - 1] ? Number(stars) : 4,
+      words: outcomeWords.filter((w) => words.includes(w)),
+      note: note.trim(),
+    });
+    written.done();
   }
 </script>
 
@@ -49,9 +31,9 @@
     <Either
       label="How did it come out"
       size="large"
-      value={stars}
+      value={written.fields.stars}
       choices={judgements.map((judgement, i) => [String(i + 1), judgement])}
-      onpick={(picked) => (stars = picked)}
+      onpick={(picked) => (written.fields.stars = picked)}
     />
   </fieldset>
   <fieldset class="grid gap-2">
@@ -62,7 +44,7 @@
       type="multiple"
       class="choices"
       aria-label="What was it like"
-      bind:value={words}
+      bind:value={written.fields.words}
     >
       {#each outcomeWords as word (word)}
         <ToggleGroup.Item value={word}>{word}</ToggleGroup.Item>
@@ -71,8 +53,10 @@
   </fieldset>
   <label class="grid gap-2 text-xl font-semibold">
     In your own words
-    <textarea class="field min-h-24 text-lg font-normal" maxlength="4000" bind:value={note}
-    ></textarea>
+    <textarea
+      class="field min-h-24 text-lg font-normal"
+      maxlength="4000"
+      bind:value={written.fields.note}></textarea>
   </label>
   <div class="flex flex-wrap items-center gap-3">
     <button class="knob knob-act knob-large" type="submit">Write it in the book</button>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
+  import { refresh } from '$lib/ui/refresh.ts';
   import {
     isDryBase,
     loadingOrders,
@@ -51,7 +51,7 @@
   onMount(() => {
     const end = run.follow(() => {
       // What the server made of it, the page shows: a finish that is delivered has taught.
-      if (run.state.finishedAt !== data.bake.finishedAt) void invalidateAll();
+      if (run.state.finishedAt !== data.bake.finishedAt) void refresh();
     });
     const release = keepAwake((can) => (awake = can));
     return () => {

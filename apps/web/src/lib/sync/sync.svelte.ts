@@ -1,6 +1,6 @@
 import { apply } from 'json-merge-patch';
 import type { Settings } from '@tender-crumb/core';
-import { invalidateAll } from '$app/navigation';
+import { refresh } from '$lib/ui/refresh.ts';
 import { outbox } from './here.ts';
 import { settingsLane } from './kinds.ts';
 import { nothingWaits, type Standing } from './outbox.ts';
@@ -33,7 +33,7 @@ class Sync {
 
   async #arrive(patch: unknown): Promise<void> {
     this.#arrived = [...this.#arrived, patch];
-    await invalidateAll();
+    await refresh();
     this.#arrived = this.#arrived.filter((p) => p !== patch);
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
+  import { refresh } from '$lib/ui/refresh.ts';
   import { pantryIn, type Settings } from '@tender-crumb/core';
   import Pencil from '@lucide/svelte/icons/pencil';
   import BagForm from '$lib/pantry/BagForm.svelte';
@@ -22,8 +22,6 @@
   let said = $state('');
   let fault = $state('');
   let editing = $state<string | undefined>();
-  /** Forms for new things begin anew once one was kept. */
-  let round = $state(0);
 
   async function keep(change: Partial<Settings>) {
     const { refused, says } = await settle(household, change);
@@ -33,9 +31,8 @@
 
   async function kept() {
     editing = undefined;
-    round += 1;
     said = 'Remembered.';
-    await invalidateAll();
+    await refresh();
   }
 </script>
 
@@ -66,7 +63,7 @@
         <BagTable bags={data.bags} kinds={flours} {nameOf} onchange={() => void kept()} />
       {/if}
       <div class="mt-4 border-t border-line pt-4">
-        {#key round}<BagForm kinds={flours} ondone={() => void kept()} />{/key}
+        <BagForm kinds={flours} ondone={() => void kept()} />
       </div>
     </section>
 
@@ -100,7 +97,11 @@
               </div>
               {#if editing === own.id}
                 <div class="mt-2 border-l-4 border-rim bg-sunk p-3">
-                  <LabelForm {own} ondone={() => void kept()} />
+                  <LabelForm
+                    {own}
+                    ondone={() => void kept()}
+                    onleave={() => (editing = undefined)}
+                  />
                 </div>
               {/if}
             </li>
@@ -110,7 +111,7 @@
       <details>
         <summary class="font-semibold">Add one from its label</summary>
         <div class="mt-3">
-          {#key round}<LabelForm ondone={() => void kept()} />{/key}
+          <LabelForm ondone={() => void kept()} />
         </div>
       </details>
     </section>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
+  import { refresh } from '$lib/ui/refresh.ts';
   import { api } from '$lib/api.ts';
   import type { PageProps } from './$types';
 
@@ -17,7 +17,7 @@
     fault = '';
     try {
       await what();
-      await invalidateAll();
+      await refresh();
       said = says;
     } catch (refusal) {
       said = '';
