@@ -84,6 +84,12 @@ test.describe('one formula in two places', () => {
     await expect(both.getByRole('row', { name: /^water/ })).toContainText('333');
     await expect(both).toContainText('Theirs: the main machine');
     await expect(both).toContainText('2 lines are the same');
+    const look = page.getByRole('link', { name: 'Changed somewhere else too' });
+    await page.getByLabel('Grams of salt').scrollIntoViewIfNeeded();
+    await page.mouse.wheel(0, 3000);
+    await look.click();
+    await expect(both).toBeInViewport();
+    await expect(look).toBeHidden();
     await expect(page.getByLabel('Grams of water')).toHaveValue('333');
     const kept = await stored(page, id);
     expect(waterOf(kept.formula)).toBe(290);
@@ -454,6 +460,11 @@ test.describe('a tablet on plain http', () => {
     await page.goto('/bench/lockside-white');
     await expect(page).toHaveURL(/\/pair\?to=/);
     expect(await page.evaluate(() => isSecureContext)).toBe(false);
+    // A phone's first sight of the kitchen fits it.
+    await page.setViewportSize({ width: 390, height: 844 });
+    const code = await page.getByLabel('Code').boundingBox();
+    expect(code!.x + code!.width).toBeLessThan(370);
+    await page.setViewportSize({ width: 1024, height: 768 });
     expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
     await page.getByLabel('Code').fill('AAAA-AAAA');
     await page.getByLabel('What this device is called').fill('Counter tablet');

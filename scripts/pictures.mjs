@@ -1,9 +1,13 @@
-/** `npm run pictures`: takes the pictures in docs/screenshots anew, from the demo household. */
+/**
+ * `npm run pictures`: takes the pictures in docs/screenshots anew, from the demo household. Names take
+ * some of them; `--size=phone`, `--dark` and `--to=folder` show another look elsewhere.
+ */
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import { build, install } from './prepare.mjs';
 import { root } from './root.mjs';
 import { launchOptions } from './chromium.mjs';
@@ -53,6 +57,7 @@ const house = await houseServer();
 
 const desk = { width: 1280, height: 800 };
 const tablet = { width: 1024, height: 768 };
+const upright = { width: 768, height: 1024 };
 const phone = { width: 390, height: 844 };
 
 /** Goes to a page and waits until its scripts have taken over. */
@@ -164,7 +169,10 @@ const pictures = [
       await page.route('**/api/v1/bakes/**', (route) =>
         route.fulfill({
           status: 404,
-          json: { detail: 'path: no bake of that id' },
+          json: {
+            detail: 'path: no bake of that id',
+            errors: [{ where: 'path', what: 'no bake of that id' }],
+          },
         }),
       );
       await page.locator('button.tick').first().click();
@@ -178,12 +186,16 @@ const pictures = [
 
 const browser = await chromium.launch(launchOptions);
 try {
-  const wanted = process.argv.slice(2);
+  const { values: other, positionals: wanted } = parseArgs({
+    allowPositionals: true,
+    options: { size: { type: 'string' }, dark: { type: 'boolean' }, to: { type: 'string' } },
+  });
+  const sizes = { desk, tablet, upright, phone };
   for (const { name, path, size = desk, dark = false, go, host } of pictures) {
     if (wanted.length > 0 && !wanted.includes(name)) continue;
     const page = await browser.newPage({
-      viewport: size,
-      colorScheme: dark ? 'dark' : 'light',
+      viewport: sizes[other.size] ?? size,
+      colorScheme: (other.dark ?? dark) ? 'dark' : 'light',
       reducedMotion: 'reduce',
     });
     if (host) {
@@ -202,7 +214,9 @@ try {
     } else if (path) await visit(page, path);
     await go?.(page);
     await page.waitForTimeout(300);
-    await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
+    await page.screenshot({
+      path: join(other.to ?? join(root, 'docs/screenshots'), `${name}.png`),
+    });
     await page.close();
     console.log(name);
   }

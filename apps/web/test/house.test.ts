@@ -30,6 +30,7 @@ import {
 } from '../src/lib/server/database/backup.ts';
 import { isTrouble, storageFault, storageWords } from '../src/lib/server/database/fault.ts';
 import { patienceMs } from '../src/lib/server/database/driver.ts';
+import { backUpEachNight } from '../src/lib/server/jobs/nightly.ts';
 import { migrations } from '../src/lib/server/database/migrations/index.ts';
 import { inTransaction, openDatabase, type Database } from '../src/lib/server/database/open.ts';
 import {
@@ -432,6 +433,28 @@ describe('copies of the data', () => {
     expect(toThin([...days('2036-01-01', 1), ...days('2026-11-25', 6)])).to.deep.equal([]);
     expect(toThin(days('2026-11-25', 7))).to.deep.equal([]);
     expect(toThin(days('2026-11-25', 60)).length).to.be.greaterThan(40);
+  });
+
+  it('is made by itself, in a thread, soon after the start, and once', async () => {
+    const folder = new TestFolder();
+    process.env['TENDER_CRUMB_WORKER'] = resolve('apps/web/build/worker.js');
+    const db = await folder.open();
+    await addFormula(db, { ...loaf, name: 'Before the night' });
+    const made = () => listBackups(folder.file).filter((b) => b.reason === 'nightly');
+    expect(nightIsDue(folder.file)).to.equal(true);
+    const stops = [backUpEachNight(folder.file, 10)];
+    try {
+      while (made().length === 0) await pause(20);
+      expect(nightIsDue(folder.file)).to.equal(false);
+      checkWhole(made()[0]!.file);
+      stops.push(backUpEachNight(folder.file, 10));
+      await pause(300);
+      expect(made()).to.have.length(1);
+    } finally {
+      for (const stop of stops) stop();
+      delete process.env['TENDER_CRUMB_WORKER'];
+      await folder.end();
+    }
   });
 
   it('one a night, whole, with what stands only in the log', async () => {

@@ -10,6 +10,14 @@
 
   const newId = nanoid();
   let fault = $state('');
+  /** Further down the page one types on and does not see it. */
+  let seen = $state(true);
+
+  function watch(banner: HTMLElement) {
+    const observer = new IntersectionObserver(([entry]) => (seen = entry!.isIntersecting));
+    observer.observe(banner);
+    return () => observer.disconnect();
+  }
 
   async function keepAsNew() {
     fault = '';
@@ -28,7 +36,9 @@
 {#if bench.saver.conflict}
   {@const theirs = bench.saver.conflict}
   <section
-    class="bowl mb-3 grid gap-3 border-act bg-act-tint p-4"
+    id="conflict"
+    {@attach watch}
+    class="bowl mb-3 grid scroll-mt-2 gap-3 border-act bg-act-tint p-4"
     role="alert"
     aria-labelledby="conflict-title"
   >
@@ -58,6 +68,12 @@
       {#if fault}<span class="text-act">{fault}</span>{/if}
     </div>
   </section>
+  {#if !seen}
+    <a
+      class="knob knob-act no-print fixed inset-x-4 bottom-4 z-10 mx-auto max-w-md"
+      href="#conflict">Changed somewhere else too: look at both</a
+    >
+  {/if}
 {:else if bench.saver.state === 'refused' || bench.saver.state === 'waiting'}
   <p class="bowl mb-3 bg-act-tint p-3" role="alert">{bench.saver.why}</p>
 {/if}

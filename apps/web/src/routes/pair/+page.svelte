@@ -36,7 +36,7 @@
     <label class="grid gap-1 text-lg font-semibold">
       Code
       <input
-        class="field code"
+        class="field code w-full min-w-0"
         name="code"
         autocomplete="off"
         autocapitalize="characters"
@@ -55,7 +55,7 @@
     <label class="grid gap-1 text-lg font-semibold">
       What this device is called
       <input
-        class="field min-h-14 text-lg font-normal"
+        class="field min-h-14 w-full min-w-0 text-lg font-normal"
         name="name"
         maxlength="40"
         required
