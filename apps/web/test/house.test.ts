@@ -440,7 +440,7 @@ describe('copies of the data', () => {
     process.env['TENDER_CRUMB_WORKER'] = resolve('apps/web/build/worker.js');
     const db = await folder.open();
     await addFormula(db, { ...loaf, name: 'Before the night' });
-    const made = () => listBackups(folder.file).filter((b) => b.reason === 'nightly');
+    const made = () => listBackups(backupFolder(folder.file)).filter((b) => b.reason === 'nightly');
     expect(nightIsDue(folder.file)).to.equal(true);
     const stops = [backUpEachNight(folder.file, 10)];
     try {
