@@ -1,4 +1,5 @@
 import {
+  baseOf,
   bakeState,
   checkDough,
   coefficients,
@@ -9,7 +10,6 @@ import {
   mixedLines,
   outside,
   resolve,
-  roles,
   weighingList,
   windowFor,
   type BakeEvent,
@@ -162,8 +162,7 @@ function simulate(
     });
     return level(lines, actual)!.points;
   };
-  const dryBase = !resolve(formula).some((l) => roles[l.of.role].flour);
-  const window = windowFor(formula.style, dryBase);
+  const window = windowFor(formula.style, baseOf(resolve(formula)).dryness);
   const feel = (): number =>
     Math.round((trueLevel() + coefficients.feel.value * draws.normal()) * 2) / 2;
 

@@ -42,7 +42,7 @@ export function evaluate(
   const kitchen = kitchenOf(household, belief);
   const at = level(lines, kitchen);
   if (!sums || !at) return undefined;
-  const window = windowFor(formula.style, sums.dryBase, household.figures);
+  const window = windowFor(formula.style, sums.dryness, household.figures);
   const unknown = cannotTell(lines, sums, at);
   return {
     lines,

@@ -1,4 +1,4 @@
-import { isFlour } from '../formula/totals.ts';
+import { isFlour } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsByVolume } from '../ingredient/measure-weight.ts';

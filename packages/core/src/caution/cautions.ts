@@ -2,7 +2,8 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import type { StyleId } from '../formula/style.ts';
 import { coefficients } from '../dough/coefficients.ts';
 import { proteinAim } from '../dough/strength.ts';
-import { isFlour, type Totals } from '../formula/totals.ts';
+import { isFlour } from '../formula/base.ts';
+import { type Totals } from '../formula/totals.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 
 export interface Caution {

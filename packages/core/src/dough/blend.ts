@@ -1,5 +1,6 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { isFlour, type Totals } from '../formula/totals.ts';
+import { isFlour } from '../formula/base.ts';
+import { type Totals } from '../formula/totals.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Change } from '../formula/formula.ts';
 import { pearsonSquare } from './strength.ts';

@@ -1,5 +1,6 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { isBase, type Totals } from '../formula/totals.ts';
+import { partOfBase } from '../formula/base.ts';
+import { type Totals } from '../formula/totals.ts';
 import type { Level } from './level.ts';
 
 /** Why no level can be told: said instead of a number that would be wrong. */
@@ -29,7 +30,7 @@ export function cannotTell(
   totals: Totals,
   { points }: Level,
 ): CannotTell | undefined {
-  const base = lines.filter((l) => l.grams > 0 && isBase(l, totals.dryBase));
+  const base = lines.filter((l) => l.grams > 0 && partOfBase(l, totals) > 0);
   if (totals.dryBase && base.every((l) => l.of.role === 'gluten')) {
     return {
       id: 'gluten-only',

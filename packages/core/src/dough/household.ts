@@ -6,7 +6,7 @@ import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { nothingLearned, type Belief } from './belief.ts';
 import { coefficientsWith, type Coefficients, type OwnFigures } from './coefficients.ts';
-import type { Kitchen } from './level.ts';
+import type { Kitchen } from './kitchen.ts';
 import type { Room } from './weather.ts';
 
 /** How net carbohydrate is reckoned: as on a US label or as on an EU one. */

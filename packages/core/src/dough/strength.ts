@@ -1,6 +1,7 @@
 import type { StyleId } from '../formula/style.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { isFlour, type Totals } from '../formula/totals.ts';
+import { isFlour } from '../formula/base.ts';
+import { type Totals } from '../formula/totals.ts';
 import { commonPractice } from '../quantity/figure.ts';
 import { coefficients, type Coefficients } from './coefficients.ts';
 

@@ -1,3 +1,4 @@
+import { between } from '../formula/base.ts';
 import type { StyleId } from '../formula/style.ts';
 import { ownModel } from '../quantity/figure.ts';
 import type { OwnFigures } from './coefficients.ts';
@@ -27,18 +28,26 @@ export const windowNames = (style: StyleId): readonly [string, string] => [
   `window:${style}:high`,
 ];
 
+/** A style's window; one that would be upside down is left as it was. */
+function windowOf(style: StyleId, own: OwnFigures): Window {
+  const [low, high] = windowNames(style);
+  const set: Window = [own[low] ?? windows[style][0], own[high] ?? windows[style][1]];
+  return set[0] < set[1] ? set : windows[style];
+}
+
 /**
- * The window of a style in a household. A bread without cereal flour has one window whatever its
- * shape; it is weakly known.
+ * The window of a style in a household. A bread on its dry base has one window whatever its shape, which
+ * is weakly known; between the two it lies between them.
  *
- * @param own the household's figures; a window that would be upside down is left as it was
- * @example windowFor('pan', false) // [-3, 4]
+ * @param dryness 0 for a bread on flour, 1 for one on its dry base
+ * @param own the household's figures
+ * @example windowFor('pan', 0) // [-3, 4]
  */
-export function windowFor(style: StyleId, dryBase: boolean, own: OwnFigures = {}): Window {
-  const of = dryBase ? 'low-carb' : style;
-  const [low, high] = windowNames(of);
-  const set: Window = [own[low] ?? windows[of][0], own[high] ?? windows[of][1]];
-  return set[0] < set[1] ? set : windows[of];
+export function windowFor(style: StyleId, dryness: number, own: OwnFigures = {}): Window {
+  const wheat = windowOf(style, own);
+  if (dryness === 0) return wheat;
+  const dryBase = windowOf('low-carb', own);
+  return [between(wheat[0], dryBase[0], dryness), between(wheat[1], dryBase[1], dryness)];
 }
 
 /**

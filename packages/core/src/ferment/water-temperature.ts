@@ -1,5 +1,5 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { isFlour } from '../formula/totals.ts';
+import { isFlour } from '../formula/base.ts';
 import { grinds } from '../ingredient/grind.ts';
 import { commonPractice, figure, fromMemory } from '../quantity/figure.ts';
 

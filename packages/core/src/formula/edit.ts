@@ -9,8 +9,9 @@ import {
   type MeasuringMethod,
 } from './formula.ts';
 import { hundred, type PercentageSchool } from './percentage.ts';
-import { isBroughtIn, layLines, resolve, type LaidLine } from './resolve.ts';
-import { isBase, totals } from './totals.ts';
+import { isBroughtIn, layLines, resolve, type LaidLine, type ResolvedLine } from './resolve.ts';
+import { partOfBase } from './base.ts';
+import { totals } from './totals.ts';
 
 /** Edits: functions from a formula to a new one. The old one is what undo goes back to. */
 
@@ -105,10 +106,11 @@ export function setPercent(
   const sums = totals(lines);
   if (!line || !sums) return 'no-base';
   const grams = (percent * hundred(sums, school)) / 100;
-  if (!isBase(line, sums.dryBase)) return setGrams(formula, lineId, grams);
+  const inBase = (l: ResolvedLine) => partOfBase(l, sums) > 0.5;
+  if (!inBase(line)) return setGrams(formula, lineId, grams);
 
   const others = lines.filter(
-    (l) => l.id !== lineId && l.stage === line.stage && isBase(l, sums.dryBase) && l.grams > 0,
+    (l) => l.id !== lineId && l.stage === line.stage && inBase(l) && l.grams > 0,
   );
   if (others.length === 0) return 'only-flour';
   const othersGrams = others.reduce((total, l) => total + l.grams, 0);

@@ -1,9 +1,10 @@
 import { roles } from '../ingredient/role.ts';
+import { baseOf, partOfBase } from './base.ts';
 import type { ResolvedLine } from './resolve.ts';
 
 /** A formula's sums. Percentages are of total flour unless the name says otherwise. */
 export interface Totals {
-  /** All cereal flour, starter flour included; in a dry-base dough its dry base. */
+  /** All cereal flour, starter flour included; with the dry base as far as the dough stands on it. */
   readonly flourGrams: number;
   /** Flour added as flour: neither in a starter nor in a pre-ferment. */
   readonly addedFlourGrams: number;
@@ -26,22 +27,11 @@ export interface Totals {
   readonly proteinPercent: number;
   /** Share of whole grain in the flour, 0 to 1. */
   readonly wholeShare: number;
-  /** No cereal flour: gluten, fibre, bran and meals are the 100 %. */
+  /** 0 where flour alone is the 100 %, 1 where gluten, fibre, bran and meals are with it. */
+  readonly dryness: number;
+  /** Whether it stands on its dry base for the more part. */
   readonly dryBase: boolean;
 }
-
-/** Whether a line counts as cereal flour, by the catalogue or by the baker's word. */
-export const isFlour = (line: ResolvedLine): boolean =>
-  line.countsAsFlour ?? roles[line.of.role].flour;
-
-/** Whether the lines hold no cereal flour but do hold gluten, fibre, bran or meal. */
-export const isDryBase = (lines: readonly ResolvedLine[]): boolean =>
-  !lines.some((l) => l.grams > 0 && isFlour(l)) &&
-  lines.some((l) => l.grams > 0 && roles[l.of.role].dryBase);
-
-/** Whether a line is part of the 100 %. */
-export const isBase = (line: ResolvedLine, dryBase: boolean): boolean =>
-  dryBase ? roles[line.of.role].dryBase : isFlour(line);
 
 /** Whether a line stands in a starter or pre-ferment. */
 export const isPrefermented = (line: ResolvedLine): boolean =>
@@ -67,23 +57,20 @@ const sum = (lines: readonly ResolvedLine[], of: (line: ResolvedLine) => number)
  *   hydrationAddedFlour 80, saltPercent 1.45, prefermentedFlourPercent 9.1
  */
 export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
-  const dryBase = isDryBase(lines);
-  const base = lines.filter((l) => isBase(l, dryBase));
-  const flourGrams = sum(base, (l) => l.grams);
+  const base = baseOf(lines);
+  const flourGrams = base.grams;
   if (!(flourGrams > 0)) return undefined;
 
+  const inBase = (l: ResolvedLine) => l.grams * partOfBase(l, base);
   const added = lines.filter((l) => !isPrefermented(l));
-  const addedFlourGrams = sum(
-    added.filter((l) => isBase(l, dryBase)),
-    (l) => l.grams,
-  );
+  const addedFlourGrams = sum(added, inBase);
   const poured = (of: readonly ResolvedLine[]) =>
     sum(of, (l) => (l.ingredient === 'water' ? l.grams : 0));
   const pouredWaterGrams = poured(lines);
   const effectiveWaterGrams = sum(lines, freeWater);
   const salt = sum(lines, (l) => (l.grams * (l.of.addedSalt ?? 0)) / 100);
   const sodium = sum(lines, (l) => (l.grams * l.of.composition.sodium) / 100_000);
-  const strong = lines.filter((l) => isBase(l, dryBase) || l.of.role === 'gluten');
+  const strong = lines.filter((l) => partOfBase(l, base) > 0.5 || l.of.role === 'gluten');
   const protein = sum(strong, (l) => (l.grams * l.of.composition.protein) / 100);
   const percent = (grams: number) => (100 * grams) / flourGrams;
 
@@ -101,9 +88,10 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
     saltPercent: percent(salt),
     saltGrams: salt,
     saltEquivalentPercent: percent(sodium * saltPerSodium),
-    prefermentedFlourPercent: percent(sum(base.filter(isPrefermented), (l) => l.grams)),
+    prefermentedFlourPercent: percent(sum(lines.filter(isPrefermented), inBase)),
     proteinPercent: (100 * protein) / sum(strong, (l) => l.grams),
-    wholeShare: sum(base, (l) => l.grams * (l.of.whole ?? 0)) / flourGrams,
-    dryBase,
+    wholeShare: sum(lines, (l) => inBase(l) * (l.of.whole ?? 0)) / flourGrams,
+    dryness: base.dryness,
+    dryBase: base.dryness > 0.5,
   };
 }

@@ -1,4 +1,5 @@
-import type { Kitchen, Level } from '../dough/level.ts';
+import type { Kitchen } from '../dough/kitchen.ts';
+import type { Level } from '../dough/level.ts';
 import { level } from '../dough/level.ts';
 import { outside, type Window } from '../dough/window.ts';
 import { roundAway } from '../quantity/number.ts';

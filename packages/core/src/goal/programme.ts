@@ -1,8 +1,8 @@
-import type { Kitchen } from '../dough/level.ts';
-import { catalogueThirst, believedThirst } from '../dough/account.ts';
-import { departure, softeningKey } from '../dough/belief.ts';
+import { doughModel } from '../dough/dough-model.ts';
+import type { Kitchen } from '../dough/kitchen.ts';
+import { surplusOf } from '../dough/linear-form.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { isBase, isDryBase } from '../formula/totals.ts';
+import { baseOf } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles } from '../ingredient/role.ts';
 import { energy } from '../nutrition/energy.ts';
@@ -74,26 +74,15 @@ export function programmeOf(
   kitchen: Kitchen,
 ): Programme {
   const now = linesAt(candidates, (id) => candidates.find((c) => c.of.id === id)!.now);
-  const dryBase = isDryBase(now);
+  // Held where the formula stands now: the programme is linear on one base.
+  const held = baseOf(now);
+  const dryBase = held.dryness > 0.5;
   const usable = candidates.filter((c) => !(dryBase && roles[c.of.role].flour && c.now === 0));
   const lines = linesAt(usable, () => 1);
   const dough = goal.dough ?? now.reduce((sum, l) => sum + l.grams, 0);
-  const softening = kitchen.coefficients.softening.value + departure(kitchen.belief, softeningKey);
-
-  const base = new Map<string, number>();
-  const surplus = new Map<string, number>();
-  for (const line of lines) {
-    const { role, composition } = line.of;
-    const traits = roles[role];
-    const brings = traits.bringsWater ? composition.water / 100 : 0;
-    const soft = traits.softens ? (composition.sugars + composition.fat) / 100 : 0;
-    const drinks =
-      catalogueThirst(line.of, dryBase).value === 0
-        ? 0
-        : believedThirst(line, dryBase, kitchen).thirst;
-    surplus.set(line.id, 100 * (brings + softening * soft - drinks));
-    base.set(line.id, isBase(line, dryBase) ? 1 : 0);
-  }
+  const { forms, softening } = doughModel(lines, kitchen, held);
+  const surplus = new Map(forms.map((f) => [f.line.id, 100 * surplusOf(f, softening)]));
+  const base = new Map(forms.map((f) => [f.line.id, f.base]));
   const each = (of: (line: ResolvedLine) => number): Map<string, number> =>
     new Map(lines.map((l) => [l.id, of(l)]));
   const ofRole = (role: string, less: number): Map<string, number> =>

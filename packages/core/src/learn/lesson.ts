@@ -5,8 +5,7 @@ import type { BakeEvent } from '../bake/event.ts';
 import { departure, doubtOf, type Belief } from '../dough/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../dough/household.ts';
 import { level, type Level } from '../dough/level.ts';
-import { isDryBase } from '../formula/totals.ts';
-import { catalogueThirst } from '../dough/account.ts';
+import { baseOf, tableThirst } from '../formula/base.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { thirstKey } from '../dough/belief.ts';
@@ -108,12 +107,12 @@ function taught(
   before: Belief,
   after: Belief,
 ): Taught[] {
-  const dryBase = isDryBase(lines);
+  const base = baseOf(lines);
   const seen = new Map(lines.map((l) => [thirstKey(l), l]));
   return [...seen]
     .filter(([key]) => at.slopes.has(key))
     .map(([key, line]) => {
-      const { value, sd } = catalogueThirst(line.of, dryBase);
+      const { value, sd } = tableThirst(line.of, base);
       const read = (belief: Belief) => ({
         thirst: value + departure(belief, key),
         sd: doubtOf(belief, key, sd),

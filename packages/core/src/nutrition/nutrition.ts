@@ -1,6 +1,6 @@
 import { z80 } from '../dough/coefficients.ts';
 import type { CarbSchool } from '../dough/household.ts';
-import type { Kitchen } from '../dough/level.ts';
+import type { Kitchen } from '../dough/kitchen.ts';
 import { measuringSd } from '../dough/measuring.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Composition, Ingredient } from '../ingredient/ingredient.ts';

@@ -1,4 +1,4 @@
-import { isFlour } from '../formula/totals.ts';
+import { isFlour } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice, figure, fromMemory } from '../quantity/figure.ts';

@@ -1,6 +1,6 @@
 import type { Change } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { isFlour } from '../formula/totals.ts';
+import { isFlour } from '../formula/base.ts';
 import { commonPractice, figure } from '../quantity/figure.ts';
 import type { Candidate, Rule, SwapContext } from './rule.ts';
 

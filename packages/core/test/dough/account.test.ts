@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import {
   accountBars,
   defaultHousehold,
+  doughModel,
   kitchenOf,
   laterShare,
   level,
@@ -14,7 +15,8 @@ import {
 import { build } from '../build.ts';
 
 const kitchen = kitchenOf(defaultHousehold);
-const account = (dough: Record<string, number>) => waterAccount(resolve(build(dough)), kitchen);
+const account = (dough: Record<string, number>) =>
+  waterAccount(doughModel(resolve(build(dough)), kitchen));
 
 describe('the water account', () => {
   it('of the strong white machine loaf, by hand', () => {

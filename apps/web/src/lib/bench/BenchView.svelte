@@ -51,7 +51,7 @@
   let starting = $state(false);
 
   const window = $derived(
-    bench.evaluation?.window ?? windowFor(bench.formula.style, false, bench.household.figures),
+    bench.evaluation?.window ?? windowFor(bench.formula.style, 0, bench.household.figures),
   );
 
   onMount(() => {

@@ -14,18 +14,18 @@
   let {
     lesson,
     style,
-    dryBase = false,
+    dryness = 0,
     household,
     size = 'bench',
   }: {
     lesson: Lesson;
     style: StyleId;
-    dryBase?: boolean;
+    dryness?: number;
     household: Household;
     size?: 'tiny' | 'bench';
   } = $props();
 
-  const window = $derived(windowFor(style, dryBase, household.figures));
+  const window = $derived(windowFor(style, dryness, household.figures));
   const nameOf = (id: string) => pantryIn(household).ingredient(id).name;
   const bagName = (bag: string | undefined, of: string) =>
     household.bags.find((b) => b.id === bag)?.name ?? nameOf(of);

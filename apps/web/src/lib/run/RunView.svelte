@@ -1,7 +1,7 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
   import {
-    isDryBase,
+    baseOf,
     loadingOrders,
     pantryIn,
     resolve,
@@ -88,7 +88,7 @@
         <LessonView
           lesson={data.bake.lesson}
           style={data.formula.style}
-          dryBase={isDryBase(resolve(data.formula, pantryIn(data.household)))}
+          dryness={baseOf(resolve(data.formula, pantryIn(data.household))).dryness}
           household={data.household}
         />
       {:else if !data.bake.finishedAt}

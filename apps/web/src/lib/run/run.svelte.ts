@@ -11,7 +11,7 @@ import {
   resolve,
   weighingList,
   windowFor,
-  isDryBase,
+  baseOf,
   type BakeEvent,
   type Ingredient,
   type Belief,
@@ -56,7 +56,7 @@ export class Run {
   readonly window = $derived.by(() =>
     windowFor(
       this.formula.style,
-      isDryBase(resolve(this.formula, pantryIn(this.household))),
+      baseOf(resolve(this.formula, pantryIn(this.household))).dryness,
       this.household.figures,
     ),
   );

@@ -39,7 +39,7 @@ function judge(formula: Formula, household: Household, belief: Belief): Judged {
   const { name, style } = formula;
   const evaluation = evaluate(formula, household, belief);
   if (!evaluation) {
-    const window = windowFor(style, false, household.figures);
+    const window = windowFor(style, 0, household.figures);
     return { name, style, window, shares: [], says: 'No flour yet', fits: false };
   }
   const { level, lines, window, totals, cannotTell } = evaluation;

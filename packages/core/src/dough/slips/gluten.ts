@@ -2,7 +2,7 @@ import { gramsText } from '../../quantity/number.ts';
 import { commonPractice } from '../../quantity/figure.ts';
 import { departure } from '../belief.ts';
 import { glutenToAdd, proteinAim, strengthShares } from '../strength.ts';
-import { isFlour } from '../../formula/totals.ts';
+import { isFlour } from '../../formula/base.ts';
 import { normalBelow } from '../../quantity/normal.ts';
 import { makeSlip, type Slip, type SlipContext } from './slip.ts';
 

@@ -9,7 +9,8 @@ import { gramsPerMillilitre } from '../../ingredient/measure-weight.ts';
 import type { Measures } from '../../quantity/measures.ts';
 import { percentText } from '../../quantity/number.ts';
 import { spoonsInWords } from '../../quantity/spoons.ts';
-import type { Kitchen, Level } from '../level.ts';
+import type { Kitchen } from '../kitchen.ts';
+import type { Level } from '../level.ts';
 import type { Window } from '../window.ts';
 
 /** What a formula calls for by itself; a substitution may also ask for fat and sugar. */

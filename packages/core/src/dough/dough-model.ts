@@ -1,0 +1,42 @@
+import { baseOf, type Base } from '../formula/base.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { departure, fillKey, softeningKey } from './belief.ts';
+import type { Kitchen } from './kitchen.ts';
+import { linearForm, type LinearForm } from './linear-form.ts';
+import { filledByHabit } from './parameter.ts';
+
+/** A dough as the model sees it. */
+export interface DoughModel {
+  /** One for each line, in their order. */
+  readonly forms: readonly LinearForm[];
+  readonly base: Base;
+  /** Grams of water that a gram of sugar or fat stands for, as believed. */
+  readonly softening: number;
+}
+
+/** The lines with what the person's habit of filling makes of them. */
+function asFilled(lines: readonly ResolvedLine[], kitchen: Kitchen): readonly ResolvedLine[] {
+  const habit = departure(kitchen.belief, fillKey) + kitchen.coefficients.fillHabit.value;
+  return habit === 0
+    ? lines
+    : lines.map((l) => (filledByHabit(l, kitchen) ? { ...l, grams: l.grams * (1 + habit) } : l));
+}
+
+/**
+ * A dough as it is believed to be in this kitchen: each line's linear form, its base, its softening.
+ *
+ * @param at base to see it on, where that is another than its own: the goal's programme holds it
+ */
+export function doughModel(
+  given: readonly ResolvedLine[],
+  kitchen: Kitchen,
+  at?: Base,
+): DoughModel {
+  const lines = asFilled(given, kitchen);
+  const base = at ?? baseOf(lines);
+  return {
+    forms: lines.map((line) => linearForm(line, base, kitchen)),
+    base,
+    softening: kitchen.coefficients.softening.value + departure(kitchen.belief, softeningKey),
+  };
+}

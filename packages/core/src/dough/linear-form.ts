@@ -1,0 +1,102 @@
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { isFlour, partOfBase, tableThirst, type Base } from '../formula/base.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import { roles, type Role } from '../ingredient/role.ts';
+import type { Figure } from '../quantity/figure.ts';
+import { departure, thirstKey } from './belief.ts';
+import type { Coefficients } from './coefficients.ts';
+import type { Kitchen } from './kitchen.ts';
+import { absorptionAt, standardMoisture } from './moisture.ts';
+import { daysOpen, moistureShift } from './weather.ts';
+
+/** What a gram of a line does to a dough: the one place where a line meets the dough model. */
+export interface LinearForm {
+  readonly line: ResolvedLine;
+  /** Grams of free water in a gram. */
+  readonly brings: number;
+  /** Grams of sugar and fat in a gram that soften. */
+  readonly softens: number;
+  /** What of a gram is part of the 100 %. */
+  readonly base: number;
+  /** Its thirst as the tables have it in this dough, at the standard moisture. */
+  readonly thirst: Figure;
+  /** Its thirst at the standard moisture as believed today. */
+  readonly believed: number;
+  /** Moisture of its bag, per cent; the standard where moisture means nothing to it. */
+  readonly moisture: number;
+  /** Grams of water that a gram drinks, as believed, at its moisture. */
+  readonly drinks: number;
+  /** Change of that for one unit of thirst at the standard moisture: under 1 for a damp flour. */
+  readonly perStandard: number;
+  /** Change of what it drinks as a dry base takes the place of a wheat one. */
+  readonly perDryness: number;
+  /** Share of its thirst that it drinks only after a rest. */
+  readonly later: number;
+}
+
+/** Which coefficient says how much of its thirst a slow drinker has drunk at the first touch. */
+const slowness: Readonly<Partial<Record<Role, 'slowFlour' | 'slowMeal' | 'slowGrain'>>> = {
+  flour: 'slowFlour',
+  bran: 'slowMeal',
+  meal: 'slowMeal',
+  fibre: 'slowMeal',
+  grain: 'slowGrain',
+  addIn: 'slowGrain',
+};
+
+/** Share of its thirst that a thing drinks only after a rest; what soaked before has drunk already. */
+export function laterShare(line: ResolvedLine, coefficients: Coefficients): number {
+  const soaked = line.stageKind !== 'dough';
+  const name = slowness[line.of.role];
+  return line.of.slow && name && !soaked ? 1 - coefficients[name].value : 0;
+}
+
+/**
+ * Moisture of a flour: as measured where the bag says it, else the standard, shifted by the room's air
+ * for as long as the bag has been open.
+ *
+ * @example moistureOf(bagOpenedLongAgo, {room: {humidity: .8}, …}) // 17.4 %
+ */
+export const moistureOf = (
+  { bag }: Ingredient,
+  { room, today, coefficients }: Pick<Kitchen, 'room' | 'today' | 'coefficients'>,
+): number =>
+  bag?.moisture ??
+  standardMoisture + moistureShift(room, daysOpen(bag?.openedOn, today), coefficients);
+
+/**
+ * What a gram of a line does in a dough with that base, as believed in this kitchen.
+ *
+ * @example linearForm(strong flour in a wheat dough).drinks // .62
+ */
+export function linearForm(
+  line: ResolvedLine,
+  base: Pick<Base, 'dryness'>,
+  kitchen: Kitchen,
+): LinearForm {
+  const { of } = line;
+  const { bringsWater, softens } = roles[of.role];
+  const { composition } = of;
+  const thirst = tableThirst(of, base);
+  const drinker = thirst.value !== 0;
+  const believed = drinker ? thirst.value + departure(kitchen.belief, thirstKey(line)) : 0;
+  const moisture = drinker && isFlour(line) ? moistureOf(of, kitchen) : standardMoisture;
+  const usual = moisture === standardMoisture;
+  return {
+    line,
+    brings: bringsWater ? composition.water / 100 : 0,
+    softens: softens ? (composition.sugars + composition.fat) / 100 : 0,
+    base: partOfBase(line, base),
+    thirst,
+    believed,
+    moisture,
+    drinks: usual ? believed : absorptionAt(100 * believed, moisture) / 100,
+    perStandard: usual ? 1 : (100 - moisture) / (100 - standardMoisture),
+    perDryness: of.dryBaseThirst ? of.dryBaseThirst.value - of.thirst.value : 0,
+    later: laterShare(line, kitchen.coefficients),
+  };
+}
+
+/** Grams of water that a gram leaves over: what it brings and softens, less what it drinks. */
+export const surplusOf = ({ brings, softens, drinks }: LinearForm, softening: number): number =>
+  brings + softening * softens - drinks;

@@ -1,0 +1,149 @@
+import { isFlour } from '../formula/base.ts';
+import { methods } from '../formula/measuring-method.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { isOwnCup } from '../ingredient/measure-weight.ts';
+import { fillKey, softeningKey, thirstKey } from './belief.ts';
+import type { Kitchen } from './kitchen.ts';
+import type { LinearForm } from './linear-form.ts';
+import { measuringSd, type Measuring } from './measuring.ts';
+import { absorptionSlope } from './moisture.ts';
+
+/** What of a dough a parameter moves. */
+export type Channel = 'thirst' | 'softening' | 'moisture' | 'fill' | 'mass';
+
+/** A dough at its middle: what slopes are taken at. */
+export interface DoughMiddle {
+  readonly base: number;
+  /** Points by which the level moves for a gram more of a line. */
+  readonly perGram: (form: LinearForm) => number;
+}
+
+/** Points that one unit of a channel puts on the level through one line. */
+export const channelSlopes: Readonly<
+  Record<Channel, (form: LinearForm, at: DoughMiddle) => number>
+> = {
+  thirst: ({ perStandard, line }, { base }) => (-100 * perStandard * line.grams) / base,
+  softening: ({ softens, line }, { base }) => (100 * softens * line.grams) / base,
+  // Absorption is in per cent, and so are points.
+  moisture: ({ drinks, line }, { base }) => (-absorptionSlope(100 * drinks) * line.grams) / base,
+  fill: (form, at) => at.perGram(form) * form.line.grams,
+  mass: (form, at) => at.perGram(form),
+};
+
+/** A kind of thing that is not surely known. */
+interface Kind {
+  readonly channel: Channel;
+  /** It stays with the household, and bakes teach it; else it is drawn anew at every bake. */
+  readonly learned: boolean;
+  /** The parameter of this kind that moves a line; undefined where none does. */
+  of(form: LinearForm, kitchen: Kitchen): Known | undefined;
+}
+
+/** A parameter's name and what is known of it before any bake. */
+interface Known {
+  readonly key: string;
+  /** Standard deviation, in the unit of its channel. */
+  readonly prior: number;
+  /** What it is of, where it is of one thing. */
+  readonly ingredient?: string;
+  readonly line?: string;
+}
+
+/** Lines whose weight a person's way of filling a cup moves: not where the cup was weighed. */
+export const filledByHabit = (line: ResolvedLine, { measures }: Measuring): boolean => {
+  const { by, fill } = methods[line.measured];
+  return by === 'volume' && isFlour(line) && !isOwnCup(line.of, measures, fill);
+};
+
+/** Key of the moisture of every bag that was not measured: the same air stands over all of them. */
+export const moistureKey = 'moisture';
+
+/**
+ * All that a level is in doubt about, one row a kind: level, interval, draws and learning are made from
+ * this table. In order of their being drawn.
+ */
+export const parameterKinds = {
+  thirst: {
+    channel: 'thirst',
+    learned: true,
+    of: ({ line, thirst }) =>
+      thirst.sd > 0
+        ? { key: thirstKey(line), prior: thirst.sd, ingredient: line.ingredient }
+        : undefined,
+  },
+  softening: {
+    channel: 'softening',
+    learned: true,
+    of: ({ softens }, { coefficients }) =>
+      softens > 0 ? { key: softeningKey, prior: coefficients.softening.sd } : undefined,
+  },
+  habit: {
+    channel: 'fill',
+    learned: true,
+    of: ({ line }, kitchen) =>
+      filledByHabit(line, kitchen)
+        ? { key: fillKey, prior: kitchen.coefficients.fillHabit.sd }
+        : undefined,
+  },
+  moisture: {
+    channel: 'moisture',
+    learned: false,
+    of({ line, thirst }, { coefficients: { measuredMoisture, moistureSpread } }) {
+      if (!isFlour(line) || thirst.value === 0) return undefined;
+      const { bag } = line.of;
+      return bag?.moisture === undefined
+        ? { key: moistureKey, prior: moistureSpread.value }
+        : {
+            key: `${moistureKey}:${bag.id}`,
+            prior: measuredMoisture.value,
+            ingredient: line.ingredient,
+          };
+    },
+  },
+  measuring: {
+    channel: 'mass',
+    learned: false,
+    of({ line }, kitchen) {
+      const prior = measuringSd(line, kitchen);
+      return prior > 0
+        ? { key: `line:${line.id}`, prior, ingredient: line.ingredient, line: line.id }
+        : undefined;
+    },
+  },
+} as const satisfies Record<string, Kind>;
+
+export type ParameterKind = keyof typeof parameterKinds;
+export const parameterKindNames = Object.keys(parameterKinds) as ParameterKind[];
+
+/** One thing that is not surely known, with the lines of a dough that it moves. */
+export interface Parameter extends Known {
+  readonly kind: ParameterKind;
+  readonly channel: Channel;
+  readonly learned: boolean;
+  /** Places in the list of forms. */
+  readonly moves: readonly number[];
+}
+
+/**
+ * All parameters that move a dough.
+ *
+ * @example parametersOf(forms, kitchen).map((p) => p.key) // ['thirst:bread-flour', 'moisture', 'line:l1', …]
+ */
+export function parametersOf(forms: readonly LinearForm[], kitchen: Kitchen): Parameter[] {
+  return parameterKindNames.flatMap((kind) => {
+    const row: Kind = parameterKinds[kind];
+    const found = new Map<string, Parameter & { moves: number[] }>();
+    for (const [i, form] of forms.entries()) {
+      if (form.line.grams === 0) continue;
+      const known = row.of(form, kitchen);
+      if (!known) continue;
+      const before = found.get(known.key);
+      if (before) before.moves.push(i);
+      else {
+        const { channel, learned } = row;
+        found.set(known.key, { ...known, kind, channel, learned, moves: [i] });
+      }
+    }
+    return [...found.values()];
+  });
+}
