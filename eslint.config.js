@@ -2,24 +2,7 @@ import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 import svelteConfig from './apps/web/svelte.config.js';
-
-/** Rooms of the core, bottom first: a room may import from those below it only. */
-const rooms = [
-  'quantity',
-  'ingredient',
-  'formula',
-  'ferment',
-  'dough',
-  'caution',
-  'reader',
-  'machine',
-  'bake',
-  'learn',
-  'nutrition',
-  'substitute',
-  'goal',
-  'exchange',
-];
+import { rooms } from './scripts/rooms.mjs';
 
 const downwards = rooms.map((room, i) => ({
   files: [`packages/core/src/${room}/**/*.ts`],

@@ -45,7 +45,7 @@
             <a href="/bench/{row.id}" class="row">
               <span class="name">
                 <b>{row.name}</b>
-                <span class="quiet">{styles[row.style]}</span>
+                <span class="quiet">{styles[row.style].name}</span>
               </span>
               <PercentBar shares={row.shares} />
               <Level level={row.level} window={row.window} older={row.older} size="tiny" />

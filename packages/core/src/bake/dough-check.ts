@@ -1,13 +1,14 @@
+import type { Window } from '../style/style.ts';
 import { isFlour } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsByVolume } from '../ingredient/measure-weight.ts';
-import { commonPractice, figure } from '../quantity/figure.ts';
+import { commonPractice, figure } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
 import type { Measures } from '../quantity/measures.ts';
-import { inSpoons } from '../dough/slips/slip.ts';
+import { inSpoons } from '../correct/correction.ts';
 import { stateAt } from '../dough/state.ts';
-import { outside, type Window } from '../dough/window.ts';
+import { outside } from '../dough/window.ts';
 
 /** Minutes to let a correction work in before looking again. */
 export const waitMinutes = figure(3, 'min', 1, commonPractice);

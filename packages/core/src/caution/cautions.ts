@@ -1,6 +1,6 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { StyleId } from '../formula/style.ts';
-import { coefficients } from '../dough/coefficients.ts';
+import type { StyleId } from '../style/style.ts';
+import { coefficients } from '../household/coefficients.ts';
 import { proteinAim } from '../dough/strength.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';

@@ -1,7 +1,7 @@
 import { baseOf, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { departure, fillKey, softeningKey } from './belief.ts';
-import type { Kitchen } from './kitchen.ts';
+import { departure, fillKey, softeningKey } from '../household/belief.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { linearForm, type LinearForm } from './linear-form.ts';
 import { filledByHabit } from './parameter.ts';
 

@@ -1,8 +1,8 @@
 import { drynessOf, isDryStuff, isFlour, partOfBase } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { Belief } from './belief.ts';
+import type { Belief } from '../household/belief.ts';
 import { doughModel } from './dough-model.ts';
-import type { Kitchen } from './kitchen.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { standardMoisture } from './moisture.ts';
 import { parametersOf, type Channel, type Parameter } from './parameter.ts';
 

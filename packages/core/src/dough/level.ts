@@ -1,10 +1,10 @@
 import { isFlour, isDryStuff, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { waterAccount, type WaterAccount } from './account.ts';
-import { doubtOf, type Belief } from './belief.ts';
-import { z80 } from './coefficients.ts';
+import { doubtOf, type Belief } from '../household/belief.ts';
+import { z80 } from '../household/coefficients.ts';
 import { doughModel, type DoughModel } from './dough-model.ts';
-import type { Kitchen } from './kitchen.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { surplusOf, type LinearForm } from './linear-form.ts';
 import {
   channelSlopes,

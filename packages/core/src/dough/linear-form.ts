@@ -2,10 +2,10 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour, partOfBase, tableThirst, type Base } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles, type Role } from '../ingredient/role.ts';
-import type { Figure } from '../quantity/figure.ts';
-import { departure, thirstKey } from './belief.ts';
-import type { Coefficients } from './coefficients.ts';
-import type { Kitchen } from './kitchen.ts';
+import type { Figure } from '../figure/figure.ts';
+import { departure, thirstKey } from '../household/belief.ts';
+import type { Coefficients } from '../household/coefficients.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { absorptionAt, standardMoisture } from './moisture.ts';
 import { daysOpen, moistureShift } from './weather.ts';
 

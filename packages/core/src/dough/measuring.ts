@@ -1,16 +1,9 @@
+import type { Measuring } from '../household/kitchen.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { gramsPerMillilitre, gramsPerPiece } from '../ingredient/measure-weight.ts';
-import { cupMillilitres, type Measures } from '../quantity/measures.ts';
-import { coefficients, type Coefficients } from './coefficients.ts';
-
-/** How this household measures. */
-export interface Measuring {
-  readonly measures: Measures;
-  /** Step of the kitchen scale, grams. */
-  readonly scaleStep: number;
-  readonly coefficients?: Coefficients;
-}
+import { cupMillilitres } from '../quantity/measures.ts';
+import { coefficients, type Coefficients } from '../household/coefficients.ts';
 
 /** Standard deviation of a rectangular distribution of width 1. Source: JCGM 100:2008, 4.3.7. */
 const rectangular = 1 / Math.sqrt(12);

@@ -1,5 +1,5 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { commonPractice, figure, type Figure } from '../quantity/figure.ts';
+import { commonPractice, figure, type Figure } from '../figure/figure.ts';
 import { strengthShares } from './strength.ts';
 
 export const mixers = ['hand', 'mixer', 'machine'] as const;

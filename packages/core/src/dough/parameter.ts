@@ -2,10 +2,10 @@ import { isFlour } from '../formula/base.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isOwnCup } from '../ingredient/measure-weight.ts';
-import { fillKey, softeningKey, thirstKey } from './belief.ts';
-import type { Kitchen } from './kitchen.ts';
+import { fillKey, softeningKey, thirstKey } from '../household/belief.ts';
+import type { Kitchen, Measuring } from '../household/kitchen.ts';
 import type { LinearForm } from './linear-form.ts';
-import { measuringSd, type Measuring } from './measuring.ts';
+import { measuringSd } from './measuring.ts';
 import { absorptionSlope } from './moisture.ts';
 
 /** What of a dough a parameter moves. */

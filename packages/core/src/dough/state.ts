@@ -1,4 +1,4 @@
-import { ownModel } from '../quantity/figure.ts';
+import { ownModel } from '../figure/figure.ts';
 
 /** A state of dough: a stretch of the level, in the words a baker has for it. */
 export interface DoughState {

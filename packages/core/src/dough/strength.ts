@@ -1,27 +1,8 @@
-import type { StyleId } from '../formula/style.ts';
+import { styles, type StyleId } from '../style/style.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
-import { commonPractice } from '../quantity/figure.ts';
-import { coefficients, type Coefficients } from './coefficients.ts';
-
-/** Protein of the flour blend that a style wants, g per 100 g, as is. */
-export const proteinAims: Readonly<Record<StyleId, readonly [low: number, high: number]>> = {
-  bagel: [12, 14.5],
-  plait: [11, 13],
-  rolls: [11, 13],
-  pan: [12, 14],
-  'wholegrain-pan': [13.5, 15],
-  pizza: [11.5, 13],
-  flatbread: [10, 13],
-  'hearth-white': [11, 14],
-  'hearth-wholegrain': [11, 15],
-  'low-carb': [0, 100],
-};
-export const proteinAimSource = commonPractice;
-
-/** Styles whose aim already counts the bran in. */
-const wholeAlready: ReadonlySet<StyleId> = new Set(['wholegrain-pan', 'hearth-wholegrain']);
+import { coefficients, type Coefficients } from '../household/coefficients.ts';
 
 /** Least protein that this blend wants in this style, g per 100 g. */
 export const proteinAim = (
@@ -29,8 +10,8 @@ export const proteinAim = (
   totals: Totals,
   table: Coefficients = coefficients,
 ): number =>
-  proteinAims[style][0] +
-  (wholeAlready.has(style) ? 0 : table.branAllowance.value * totals.wholeShare);
+  styles[style].protein[0] +
+  (styles[style].branCounted ? 0 : table.branAllowance.value * totals.wholeShare);
 
 /**
  * Gluten to add to a flour so that the two together have a protein.

@@ -1,5 +1,6 @@
-import { fromMemory } from '../quantity/figure.ts';
-import { coefficients, type Coefficients } from './coefficients.ts';
+import { fromMemory } from '../figure/figure.ts';
+import type { Room } from '../household/room.ts';
+import { coefficients, type Coefficients } from '../household/coefficients.ts';
 
 const asae = fromMemory('ASAE D245, modified Chung-Pfost');
 
@@ -27,12 +28,6 @@ export function equilibriumMoisture(
 
 /** Moisture on the wet basis from the dry basis, per cent. */
 export const wetBasis = (dry: number): number => (100 * dry) / (100 + dry);
-
-export interface Room {
-  readonly celsius?: number;
-  /** Relative, 0 to 1; unknown where absent. */
-  readonly humidity?: number;
-}
 
 /** Air outside this has no meaning for flour; the equation runs away at both ends. */
 const clampHumidity = (humidity: number): number => Math.min(0.95, Math.max(0.1, humidity));

@@ -1,6 +1,6 @@
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { Kitchen } from './kitchen.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { measuringSd, scaleSd } from './measuring.ts';
 import type { DoubtShare, Simulation } from './simulation.ts';
 

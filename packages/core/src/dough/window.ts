@@ -1,38 +1,12 @@
 import { between } from '../formula/base.ts';
-import type { StyleId } from '../formula/style.ts';
-import { ownModel } from '../quantity/figure.ts';
-import type { OwnFigures } from './coefficients.ts';
-
-/** The stretch of the level that a style of dough wants, in points. */
-export type Window = readonly [low: number, high: number];
-
-/** By style, for cereal doughs. Windows overlap by nature: they are where bakers succeed. */
-export const windows: Readonly<Record<StyleId, Window>> = {
-  bagel: [-10, -5],
-  plait: [-6, 1],
-  rolls: [-6, 3],
-  pan: [-3, 4],
-  'wholegrain-pan': [0, 7],
-  pizza: [-2, 6],
-  flatbread: [-2, 8],
-  'hearth-white': [6, 14],
-  'hearth-wholegrain': [5, 13],
-  'low-carb': [-6, 6],
-};
-
-export const windowSource = ownModel;
-
-/** Names under which a household sets the ends of a style's window. */
-export const windowNames = (style: StyleId): readonly [string, string] => [
-  `window:${style}:low`,
-  `window:${style}:high`,
-];
+import { dryBaseStyle, styles, windowNames, type StyleId, type Window } from '../style/style.ts';
+import type { OwnFigures } from '../household/coefficients.ts';
 
 /** A style's window; one that would be upside down is left as it was. */
 function windowOf(style: StyleId, own: OwnFigures): Window {
   const [low, high] = windowNames(style);
-  const set: Window = [own[low] ?? windows[style][0], own[high] ?? windows[style][1]];
-  return set[0] < set[1] ? set : windows[style];
+  const set: Window = [own[low] ?? styles[style].window[0], own[high] ?? styles[style].window[1]];
+  return set[0] < set[1] ? set : styles[style].window;
 }
 
 /**
@@ -46,7 +20,7 @@ function windowOf(style: StyleId, own: OwnFigures): Window {
 export function windowFor(style: StyleId, dryness: number, own: OwnFigures = {}): Window {
   const wheat = windowOf(style, own);
   if (dryness === 0) return wheat;
-  const dryBase = windowOf('low-carb', own);
+  const dryBase = windowOf(dryBaseStyle, own);
   return [between(wheat[0], dryBase[0], dryness), between(wheat[1], dryBase[1], dryness)];
 }
 

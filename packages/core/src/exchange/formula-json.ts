@@ -7,7 +7,7 @@ import {
   type Stage,
   type Taken,
 } from '../formula/formula.ts';
-import { styleIds, type StyleId } from '../formula/style.ts';
+import { styleIds, type StyleId } from '../style/style.ts';
 import { catalogue } from '../ingredient/catalogue.ts';
 import { ownIdPattern } from '../ingredient/label.ts';
 import { leastGrams, mostGrams } from '../quantity/mass.ts';

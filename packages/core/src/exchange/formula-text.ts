@@ -1,5 +1,6 @@
+import type { PercentageSchool } from '../household/schools.ts';
 import { stagesOf, type Formula } from '../formula/formula.ts';
-import { percentOf, type PercentageSchool } from '../formula/percentage.ts';
+import { percentOf } from '../formula/percentage.ts';
 import { resolve } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';

@@ -1,4 +1,4 @@
-import { figure, fromMemory } from '../quantity/figure.ts';
+import { figure, fromMemory } from '../figure/figure.ts';
 
 /** Cardinal temperatures of baker's yeast; the lower end is weakly known. */
 export const cardinal = {

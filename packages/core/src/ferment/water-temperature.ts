@@ -1,7 +1,7 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
 import { grinds } from '../ingredient/grind.ts';
-import { commonPractice, figure, fromMemory } from '../quantity/figure.ts';
+import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
 
 const choiOkos = fromMemory('Choi & Okos 1986, at about 25 °C');
 

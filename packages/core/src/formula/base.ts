@@ -1,4 +1,4 @@
-import { figure, commonPractice, type Figure } from '../quantity/figure.ts';
+import { figure, commonPractice, type Figure } from '../figure/figure.ts';
 import { roles } from '../ingredient/role.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { ResolvedLine } from './resolve.ts';

@@ -1,3 +1,4 @@
+import type { PercentageSchool } from '../household/schools.ts';
 import { massPerWork } from '../ingredient/yeast.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import {
@@ -8,7 +9,7 @@ import {
   type Line,
   type MeasuringMethod,
 } from './formula.ts';
-import { hundred, type PercentageSchool } from './percentage.ts';
+import { hundred } from './percentage.ts';
 import { isBroughtIn, layLines, resolve, type LaidLine, type ResolvedLine } from './resolve.ts';
 import { partOfBase } from './base.ts';
 import { totals } from './totals.ts';

@@ -1,4 +1,4 @@
-import type { StyleId } from './style.ts';
+import type { StyleId } from '../style/style.ts';
 
 /**
  * How a line's amount gets into the bowl: it decides how far the grams can be trusted. `volume` is as

@@ -1,8 +1,5 @@
+import type { PercentageSchool } from '../household/schools.ts';
 import type { Totals } from './totals.ts';
-
-/** The two schools of baker's percentages; each can always be had from the other. */
-export const percentageSchools = ['total', 'added'] as const;
-export type PercentageSchool = (typeof percentageSchools)[number];
 
 /** What is 100 % in a school: all flour, or only the flour added as flour. */
 export const hundred = (totals: Totals, school: PercentageSchool): number =>

@@ -1,9 +1,6 @@
-import { hundred, type PercentageSchool } from './percentage.ts';
+import type { PercentageSchool, WaterSchool } from '../household/schools.ts';
+import { hundred } from './percentage.ts';
 import type { Totals } from './totals.ts';
-
-/** Which water a hydration counts: only what is poured, or also what is in milk, egg, butter, honey. */
-export const waterSchools = ['poured', 'effective'] as const;
-export type WaterSchool = (typeof waterSchools)[number];
 
 /** How each school is called where its figures stand. */
 export const schoolNames = {

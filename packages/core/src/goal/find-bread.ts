@@ -1,7 +1,8 @@
-import type { Kitchen } from '../dough/kitchen.ts';
+import type { Window } from '../style/style.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import type { Level } from '../dough/level.ts';
 import { level } from '../dough/level.ts';
-import { outside, type Window } from '../dough/window.ts';
+import { outside } from '../dough/window.ts';
 import { roundAway } from '../quantity/number.ts';
 import type { Change } from '../formula/formula.ts';
 import { costOf } from '../nutrition/cost.ts';

@@ -1,6 +1,6 @@
-import type { CarbSchool } from '../dough/household.ts';
-import type { Window } from '../dough/window.ts';
-import { commonPractice, figure } from '../quantity/figure.ts';
+import type { CarbSchool } from '../household/schools.ts';
+import type { Window } from '../style/style.ts';
+import { commonPractice, figure } from '../figure/figure.ts';
 import type { Role } from '../ingredient/role.ts';
 
 /** What a baker wants of a bread. */

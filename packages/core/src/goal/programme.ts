@@ -1,5 +1,5 @@
 import { doughModel } from '../dough/dough-model.ts';
-import type { Kitchen } from '../dough/kitchen.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { surplusOf } from '../dough/linear-form.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { baseOf } from '../formula/base.ts';

@@ -1,4 +1,4 @@
-import { commonPractice } from '../quantity/figure.ts';
+import { commonPractice } from '../figure/figure.ts';
 import type { Ingredient } from './ingredient.ts';
 import { composition, perCup, thirst, usda } from './rows.ts';
 

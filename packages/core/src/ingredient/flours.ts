@@ -1,4 +1,4 @@
-import { commonPractice, fromMemory } from '../quantity/figure.ts';
+import { commonPractice, fromMemory } from '../figure/figure.ts';
 import type { Ingredient } from './ingredient.ts';
 import { composition, perCup, thirst, usda } from './rows.ts';
 

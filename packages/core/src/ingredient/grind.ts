@@ -1,4 +1,4 @@
-import { commonPractice, figure, ownModel, type Figure } from '../quantity/figure.ts';
+import { commonPractice, figure, ownModel, type Figure } from '../figure/figure.ts';
 import type { Bag, GrindId } from './bag.ts';
 import { drinkers } from './drinkers.ts';
 import type { Composition, Ingredient } from './ingredient.ts';

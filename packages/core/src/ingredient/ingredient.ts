@@ -1,5 +1,5 @@
 import type { Bag } from './bag.ts';
-import type { Figure } from '../quantity/figure.ts';
+import type { Figure } from '../figure/figure.ts';
 import type { Fill } from '../quantity/measures.ts';
 import type { Role } from './role.ts';
 

@@ -1,4 +1,4 @@
-import { figure, fromMemory, type Figure } from '../quantity/figure.ts';
+import { figure, fromMemory, type Figure } from '../figure/figure.ts';
 import {
   cupMillilitres,
   eggGrams,

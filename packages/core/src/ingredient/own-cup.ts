@@ -1,4 +1,4 @@
-import { figure, type Figure } from '../quantity/figure.ts';
+import { figure, type Figure } from '../figure/figure.ts';
 import type { WeighedCup } from '../quantity/measures.ts';
 
 /** Weighings that make a cup one's own. */

@@ -1,4 +1,4 @@
-import { figure } from '../quantity/figure.ts';
+import { figure } from '../figure/figure.ts';
 import { pricePerKilo, type Bag } from './bag.ts';
 import { catalogue, ingredient as fromCatalogue, isIngredientId } from './catalogue.ts';
 import { groundAs } from './grind.ts';

@@ -1,4 +1,4 @@
-import { commonPractice, figure, fromMemory, ownModel, type Figure } from '../quantity/figure.ts';
+import { commonPractice, figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
 import type { Composition } from './ingredient.ts';
 
 /** Short hands for the catalogue's tables. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../quantity/figure.ts';
+import { commonPractice } from '../figure/figure.ts';
 import type { Ingredient, YeastKind } from './ingredient.ts';
 import { quietRow } from './quiet-row.ts';
 import { composition, perCup, perPiece, thirst, usda } from './rows.ts';

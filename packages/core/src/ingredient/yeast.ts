@@ -1,5 +1,5 @@
 import type { YeastKind } from './ingredient.ts';
-import { figure, fromMemory, type Figure } from '../quantity/figure.ts';
+import { figure, fromMemory, type Figure } from '../figure/figure.ts';
 
 const handbooks = fromMemory('trade handbooks: fresh 1, active dry .4 to .5, instant .33 to .4');
 

@@ -1,6 +1,6 @@
 import type { BakeEvent } from '../bake/event.ts';
-import { nothingLearned, type Belief } from '../dough/belief.ts';
-import type { Household } from '../dough/household.ts';
+import { nothingLearned, type Belief } from '../household/belief.ts';
+import type { Household } from '../household/household.ts';
 import type { Formula } from '../formula/formula.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';
 

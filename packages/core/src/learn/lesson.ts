@@ -2,15 +2,15 @@ import { restedFeel, stillToDrink } from '../bake/rested-feel.ts';
 import { bakeState, type BakeState } from '../bake/state.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
-import { departure, doubtOf, type Belief } from '../dough/belief.ts';
-import { kitchenOf, pantryIn, type Household } from '../dough/household.ts';
+import { departure, doubtOf, type Belief } from '../household/belief.ts';
+import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { level, type Level } from '../dough/level.ts';
 import { baseOf, tableThirst } from '../formula/base.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
-import { thirstKey } from '../dough/belief.ts';
-import { verdict } from '../dough/verdict.ts';
-import { evaluate } from '../evaluate.ts';
+import { thirstKey } from '../household/belief.ts';
+import { verdict } from '../correct/verdict.ts';
+import { evaluate } from '../evaluate/evaluate.ts';
 import { updateBelief } from './update.ts';
 
 /** A level without its workings, as it is kept in the book. */

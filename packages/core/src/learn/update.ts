@@ -1,4 +1,4 @@
-import type { Belief } from '../dough/belief.ts';
+import type { Belief } from '../household/belief.ts';
 
 /** One look at a dough: how far it stood from the forecast, and what the forecast leans on. */
 export interface Observation {

@@ -1,5 +1,5 @@
 import type { Role } from '../ingredient/role.ts';
-import { commonPractice } from '../quantity/figure.ts';
+import { commonPractice } from '../figure/figure.ts';
 
 /** In what order a dough goes together. Both machine schools, and hands. */
 export const loadingMethods = ['liquids-first', 'dry-first', 'hand'] as const;

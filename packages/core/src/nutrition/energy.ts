@@ -1,5 +1,5 @@
-import { figure, type Figure } from '../quantity/figure.ts';
-import type { CarbSchool } from '../dough/household.ts';
+import type { CarbSchool } from '../household/schools.ts';
+import { figure, type Figure } from '../figure/figure.ts';
 
 const annex = 'EU 1169/2011, annex XIV';
 const kj = (value: number): Figure => figure(value, 'kJ per g', 0, annex);

@@ -1,10 +1,10 @@
-import { z80 } from '../dough/coefficients.ts';
-import type { CarbSchool } from '../dough/household.ts';
-import type { Kitchen } from '../dough/kitchen.ts';
+import type { CarbSchool } from '../household/schools.ts';
+import { z80 } from '../household/coefficients.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { measuringSd } from '../dough/measuring.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Composition, Ingredient } from '../ingredient/ingredient.ts';
-import { figure } from '../quantity/figure.ts';
+import { figure } from '../figure/figure.ts';
 import { energy, polyolCounted } from './energy.ts';
 
 /** A figure with the ends of its 80 % interval. */

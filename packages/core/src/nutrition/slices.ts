@@ -1,5 +1,5 @@
 import type { Formula } from '../formula/formula.ts';
-import { commonPractice, figure } from '../quantity/figure.ts';
+import { commonPractice, figure } from '../figure/figure.ts';
 
 /** Slices of a two-pound loaf where nobody has said: 14 to 18. */
 export const usualSlices = figure(16, 'slices', 2, commonPractice);

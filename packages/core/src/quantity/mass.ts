@@ -1,4 +1,4 @@
-import { fromMemory } from './figure.ts';
+import { fromMemory } from '../figure/figure.ts';
 
 /** Units of mass and how many grams each is. Source: NIST Handbook 44, appendix C, from memory. */
 export const massUnits = {

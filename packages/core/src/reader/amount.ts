@@ -1,4 +1,4 @@
-import { coefficients } from '../dough/coefficients.ts';
+import { coefficients } from '../household/coefficients.ts';
 import { numberPattern, parseNumber } from '../quantity/fraction.ts';
 import { unitNamed, unitPattern, type ReadUnit } from './units.ts';
 

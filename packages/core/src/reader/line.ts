@@ -1,7 +1,7 @@
 import type { MeasuringMethod } from '../formula/formula.ts';
 import { gramsByVolume, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
-import { commonPractice, figure } from '../quantity/figure.ts';
+import { commonPractice, figure } from '../figure/figure.ts';
 import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
 import type { Measures } from '../quantity/measures.ts';
 import { readAmount, type ReadAmount } from './amount.ts';

@@ -1,5 +1,5 @@
 import { formulaFormat, type Formula, type Line, type Stage } from '../formula/formula.ts';
-import type { StyleId } from '../formula/style.ts';
+import type { StyleId } from '../style/style.ts';
 import { ingredient } from '../ingredient/catalogue.ts';
 import { gramsText } from '../quantity/number.ts';
 import { toMillilitres, type Measures } from '../quantity/measures.ts';

@@ -1,7 +1,7 @@
 import { isFlour } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
-import { commonPractice, figure, fromMemory } from '../quantity/figure.ts';
+import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
 import { refusalOf } from './refusal.ts';
 import { add, takeOut, type Candidate, type Rule, type SwapContext } from './rule.ts';
 import { fromStarterRule, toStarterRule } from './sourdough.ts';

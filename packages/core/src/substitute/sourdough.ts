@@ -1,7 +1,7 @@
 import type { Change } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
-import { commonPractice, figure } from '../quantity/figure.ts';
+import { commonPractice, figure } from '../figure/figure.ts';
 import type { Candidate, Rule, SwapContext } from './rule.ts';
 
 /** Starter of added flour: 20 to 30 %. */

@@ -1,8 +1,8 @@
-import type { Belief } from '../dough/belief.ts';
-import { kitchenOf, pantryIn, type Household } from '../dough/household.ts';
-import { makeSlip, type Slip, type SlipContext } from '../dough/slips/slip.ts';
+import type { Belief } from '../household/belief.ts';
+import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { makeSlip, type Slip, type SlipContext } from '../correct/correction.ts';
 import { outside } from '../dough/window.ts';
-import { evaluate, type Evaluation } from '../evaluate.ts';
+import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
 import { mainStage, type Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { giveBackSlip, takeSlip } from '../formula/slip.ts';

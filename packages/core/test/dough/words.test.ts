@@ -17,7 +17,6 @@ import {
   stateAt,
   states,
   styleIds,
-  styleInSentence,
   styles,
   verdict,
 } from '../../src/index.ts';
@@ -65,9 +64,9 @@ describe('the verdict', () => {
 
   it('every style has its words', () => {
     for (const style of styleIds) {
-      expect(styles[style]).not.to.equal('');
+      expect(styles[style].name).not.to.equal('');
       expect(says({ 'bread-flour': 500, water: 310 }, style).says).to.contain(
-        styleInSentence[style],
+        styles[style].inSentence,
       );
     }
   });

@@ -212,7 +212,7 @@
           onchange={(e) =>
             bench.edit({ ...bench.formula, style: e.currentTarget.value as StyleId })}
         >
-          {#each styleIds as id (id)}<option value={id}>{styles[id]}</option>{/each}
+          {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
         </select>
       </div>
       {#if !bench.evaluation?.totals.dryBase}

@@ -40,7 +40,10 @@
       <tr><th scope="row">name</th><td>{compared.name[0]}</td><td>{compared.name[1]}</td></tr>
     {/if}
     {#if compared.style}
-      <tr><th scope="row">style</th><td>{styles[theirs.style]}</td><td>{styles[mine.style]}</td></tr
+      <tr
+        ><th scope="row">style</th><td>{styles[theirs.style].name}</td><td
+          >{styles[mine.style].name}</td
+        ></tr
       >
     {/if}
     {#each differing as line (line.key)}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import {
-    bakeLoss,
+    styles,
     gramsNumber,
     offeredFor,
     parseNumber,
@@ -67,7 +67,7 @@
         ...goal,
         portions: portions.count,
         school: bench.household.netCarbs,
-        loss: bakeLoss[bench.formula.style].value,
+        loss: styles[bench.formula.style].loss.value,
         prefer,
       },
     );

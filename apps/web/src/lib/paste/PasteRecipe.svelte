@@ -97,7 +97,7 @@
         <label class="quiet grid gap-1"
           >It is for
           <select class="field text-base text-ink" bind:value={paste.style}>
-            {#each styleIds as id (id)}<option value={id}>{styles[id]}</option>{/each}
+            {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
           </select>
         </label>
         {#if paste.byVolume}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import {
     allergensOf,
-    bakeLoss,
+    styles,
     carbSchools,
     costOf,
     gramsText,
@@ -35,7 +35,7 @@
   const school = $derived(bench.household.netCarbs);
   const other = $derived(otherSchool(carbSchools, school));
   const portions = $derived(portionsOf(bench.formula));
-  const loss = $derived(bakeLoss[bench.formula.style].value);
+  const loss = $derived(styles[bench.formula.style].loss.value);
   const kitchen = $derived(kitchenOf(bench.household, bench.belief));
   const whole = (of: CarbSchool) => nutrition(evaluation!.lines, of, kitchen, loss);
   const names = { eu: 'EU label', us: 'US label' } as const;

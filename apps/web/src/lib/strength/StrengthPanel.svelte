@@ -9,7 +9,7 @@
     mixingRise,
     parseNumber,
     proteinAim,
-    proteinAims,
+    styles,
     coefficientsWith,
     thinSpace,
     waterTemperature,
@@ -82,7 +82,8 @@
       {:else}
         <p>
           The flours bring <b>{totals.proteinPercent.toFixed(1)} %</b> protein; this bread wants
-          <b>{aim.toFixed(1)}</b> to {proteinAims[bench.formula.style][1]} %{totals.wholeShare > 0.2
+          <b>{aim.toFixed(1)}</b> to {styles[bench.formula.style].protein[1]} %{totals.wholeShare >
+          0.2
             ? ', with what bran asks for on top'
             : ''}.
         </p>

@@ -1,5 +1,3 @@
-import { percentageSchools, type PercentageSchool } from '../formula/percentage.ts';
-import type { WaterSchool } from '../formula/schools.ts';
 import type { Bag } from '../ingredient/bag.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
@@ -7,11 +5,13 @@ import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { nothingLearned, type Belief } from './belief.ts';
 import { coefficientsWith, type Coefficients, type OwnFigures } from './coefficients.ts';
 import type { Kitchen } from './kitchen.ts';
-import type { Room } from './weather.ts';
-
-/** How net carbohydrate is reckoned: as on a US label or as on an EU one. */
-export const carbSchools = ['eu', 'us'] as const;
-export type CarbSchool = (typeof carbSchools)[number];
+import type { Room } from './room.ts';
+import {
+  percentageSchools,
+  type CarbSchool,
+  type PercentageSchool,
+  type WaterSchool,
+} from './schools.ts';
 
 /** What the household has settled once for every formula. */
 export interface Settings {

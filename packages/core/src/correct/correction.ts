@@ -1,17 +1,17 @@
-import type { Change, Formula } from '../../formula/formula.ts';
-import type { ResolvedLine } from '../../formula/resolve.ts';
-import type { PercentageSchool } from '../../formula/percentage.ts';
-import { inSchool, schoolNames } from '../../formula/schools.ts';
-import type { Totals } from '../../formula/totals.ts';
-import type { Pantry } from '../../ingredient/pantry.ts';
-import type { Ingredient } from '../../ingredient/ingredient.ts';
-import { gramsPerMillilitre } from '../../ingredient/measure-weight.ts';
-import type { Measures } from '../../quantity/measures.ts';
-import { percentText } from '../../quantity/number.ts';
-import { spoonsInWords } from '../../quantity/spoons.ts';
-import type { Kitchen } from '../kitchen.ts';
-import type { Level } from '../level.ts';
-import type { Window } from '../window.ts';
+import type { PercentageSchool } from '../household/schools.ts';
+import type { Change, Formula } from '../formula/formula.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { inSchool, schoolNames } from '../formula/schools.ts';
+import type { Totals } from '../formula/totals.ts';
+import type { Pantry } from '../ingredient/pantry.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import { gramsPerMillilitre } from '../ingredient/measure-weight.ts';
+import type { Measures } from '../quantity/measures.ts';
+import { percentText } from '../quantity/number.ts';
+import { spoonsInWords } from '../quantity/spoons.ts';
+import type { Kitchen } from '../household/kitchen.ts';
+import type { Level } from '../dough/level.ts';
+import type { Window } from '../style/style.ts';
 
 /** What a formula calls for by itself; a substitution may also ask for fat and sugar. */
 export const slipKinds = ['water', 'flour', 'gluten', 'yeast', 'salt', 'fat', 'sugar'] as const;

@@ -1,7 +1,7 @@
-import { editLine } from '../formula/edit.ts';
-import type { Formula, MeasuringMethod } from '../formula/formula.ts';
-import { methods } from '../formula/measuring-method.ts';
-import type { ResolvedLine } from '../formula/resolve.ts';
+import { editLine } from './edit.ts';
+import type { Formula, MeasuringMethod } from './formula.ts';
+import { methods } from './measuring-method.ts';
+import type { ResolvedLine } from './resolve.ts';
 import { gramsPerMillilitre } from '../ingredient/measure-weight.ts';
 import type { Measures } from '../quantity/measures.ts';
 

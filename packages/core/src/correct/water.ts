@@ -1,10 +1,10 @@
-import { roles } from '../../ingredient/role.ts';
-import { gramsText, roundAway } from '../../quantity/number.ts';
-import { thirstKey } from '../belief.ts';
-import { stateAt } from '../state.ts';
-import { outside } from '../window.ts';
-import { normalBelow } from '../../quantity/normal.ts';
-import { makeSlip, type Slip, type SlipContext } from './slip.ts';
+import { roles } from '../ingredient/role.ts';
+import { gramsText, roundAway } from '../quantity/number.ts';
+import { thirstKey } from '../household/belief.ts';
+import { stateAt } from '../dough/state.ts';
+import { outside } from '../dough/window.ts';
+import { normalBelow } from '../quantity/normal.ts';
+import { makeSlip, type Slip, type SlipContext } from './correction.ts';
 
 /** Step to which a correction is rounded, away from zero: a gram, or a tenth in a very small dough. */
 const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);

@@ -1,15 +1,16 @@
-import { cautions, type Caution } from './caution/cautions.ts';
-import type { Belief } from './dough/belief.ts';
-import { cannotTell, type CannotTell } from './dough/cannot-tell.ts';
-import { kitchenOf, pantryIn, type Household } from './dough/household.ts';
-import { level, type Level } from './dough/level.ts';
-import { slips } from './dough/slips/index.ts';
-import type { Slip } from './dough/slips/slip.ts';
-import { stateAt, unknownState, type DoughState } from './dough/state.ts';
-import { windowFor, type Window } from './dough/window.ts';
-import { mainStage, type Formula } from './formula/formula.ts';
-import { resolve, type ResolvedLine } from './formula/resolve.ts';
-import { totals, type Totals } from './formula/totals.ts';
+import type { Window } from '../style/style.ts';
+import { cautions, type Caution } from '../caution/cautions.ts';
+import type { Belief } from '../household/belief.ts';
+import { cannotTell, type CannotTell } from '../dough/cannot-tell.ts';
+import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { level, type Level } from '../dough/level.ts';
+import { slips } from '../correct/corrections.ts';
+import type { Slip } from '../correct/correction.ts';
+import { stateAt, unknownState, type DoughState } from '../dough/state.ts';
+import { windowFor } from '../dough/window.ts';
+import { mainStage, type Formula } from '../formula/formula.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import { totals, type Totals } from '../formula/totals.ts';
 
 /** Everything that can be said of a formula before it is mixed. */
 export interface Evaluation {

@@ -3,7 +3,7 @@ import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Change } from '../formula/formula.ts';
-import { pearsonSquare } from './strength.ts';
+import { pearsonSquare } from '../dough/strength.ts';
 
 /** Part of a flour given over to a stronger one, so that the blend comes to a protein. */
 export interface Blend {

@@ -1,10 +1,10 @@
-import { gramsText } from '../../quantity/number.ts';
-import { commonPractice } from '../../quantity/figure.ts';
-import { departure } from '../belief.ts';
-import { glutenToAdd, proteinAim, strengthShares } from '../strength.ts';
-import { isFlour } from '../../formula/base.ts';
-import { normalBelow } from '../../quantity/normal.ts';
-import { makeSlip, type Slip, type SlipContext } from './slip.ts';
+import { gramsText } from '../quantity/number.ts';
+import { commonPractice } from '../figure/figure.ts';
+import { departure } from '../household/belief.ts';
+import { glutenToAdd, proteinAim, strengthShares } from '../dough/strength.ts';
+import { isFlour } from '../formula/base.ts';
+import { normalBelow } from '../quantity/normal.ts';
+import { makeSlip, type Slip, type SlipContext } from './correction.ts';
 
 const gluten = 'vital-gluten';
 

@@ -1,7 +1,6 @@
-import { styleIds, styles } from '../formula/style.ts';
+import { styleIds, styles, windowNames, windowSource } from '../style/style.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { coefficients, type CoefficientName, type OwnFigures } from './coefficients.ts';
-import { windowNames, windows, windowSource } from './window.ts';
 
 /** One figure that the household may set for itself. */
 export interface FigureRow {
@@ -61,8 +60,8 @@ export function figureGroups(all: readonly Ingredient[], own: OwnFigures): Figur
   const ends = styleIds.flatMap((style) =>
     windowNames(style).map((name, i): FigureRow => ({
       name,
-      label: `${styles[style]}, ${i === 0 ? 'from' : 'to'}`,
-      value: windows[style][i]!,
+      label: `${styles[style].name}, ${i === 0 ? 'from' : 'to'}`,
+      value: styles[style].window[i]!,
       unit: 'points',
       sd: 1,
       source: windowSource,

@@ -1,10 +1,10 @@
-import type { ResolvedLine } from '../../formula/resolve.ts';
-import { growthRate } from '../../ferment/growth-rate.ts';
-import { roles } from '../../ingredient/role.ts';
-import { convertYeast } from '../../ingredient/yeast.ts';
-import { commonPractice } from '../../quantity/figure.ts';
-import { gramsText } from '../../quantity/number.ts';
-import { makeSlip, ofFlour, type Slip, type SlipContext } from './slip.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { growthRate } from '../ferment/growth-rate.ts';
+import { roles } from '../ingredient/role.ts';
+import { convertYeast } from '../ingredient/yeast.ts';
+import { commonPractice } from '../figure/figure.ts';
+import { gramsText } from '../quantity/number.ts';
+import { makeSlip, ofFlour, type Slip, type SlipContext } from './correction.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
 

@@ -1,7 +1,7 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { saltPerSodium, type Totals } from '../formula/totals.ts';
-import type { Kitchen } from './kitchen.ts';
-import { saltEffect } from './slips/salt.ts';
+import type { Kitchen } from '../household/kitchen.ts';
+import { saltEffect } from './salt.ts';
 
 /** What a dough would be at another saltiness. */
 export interface SaltRung {

@@ -1,4 +1,4 @@
-import { commonPractice, figure, fromMemory, ownModel, type Figure } from '../quantity/figure.ts';
+import { commonPractice, figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
 
 /** A coefficient: a figure with the words and the range in which a baker may set it. */
 export interface Coefficient extends Figure {

@@ -1,11 +1,12 @@
-import { styleInSentence, type StyleId } from '../formula/style.ts';
+import { styles, type StyleId } from '../style/style.ts';
 import { gramsText, pointsText } from '../quantity/number.ts';
-import type { CannotTell } from './cannot-tell.ts';
-import type { Level } from './level.ts';
+import type { CannotTell } from '../dough/cannot-tell.ts';
+import type { Level } from '../dough/level.ts';
 import { normalBelow } from '../quantity/normal.ts';
-import type { Slip } from './slips/slip.ts';
-import { stateAt, type DoughState } from './state.ts';
-import { outside, type Window } from './window.ts';
+import type { Slip } from './correction.ts';
+import { stateAt, type DoughState } from '../dough/state.ts';
+import { outside } from '../dough/window.ts';
+import type { Window } from '../style/style.ts';
 
 /** The level in words: what stands beside the picture, always. */
 export interface Verdict {
@@ -55,7 +56,7 @@ export function verdict(
   if (cannotTell) return { state: 'Cannot tell', says: cannotTell.says, fits: false };
   const off = outside(level.points, window);
   const fix = slips.find((s) => s.kind === 'water' || s.kind === 'flour');
-  const wanted = styleInSentence[style];
+  const wanted = styles[style].inSentence;
   const correction =
     fix &&
     (fix.grams > 0

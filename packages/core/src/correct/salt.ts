@@ -1,6 +1,6 @@
-import { commonPractice } from '../../quantity/figure.ts';
-import { gramsText } from '../../quantity/number.ts';
-import { makeSlip, ofFlour, type Slip, type SlipContext } from './slip.ts';
+import { commonPractice } from '../figure/figure.ts';
+import { gramsText } from '../quantity/number.ts';
+import { makeSlip, ofFlour, type Slip, type SlipContext } from './correction.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
 

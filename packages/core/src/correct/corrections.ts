@@ -1,6 +1,6 @@
 import { glutenSlip } from './gluten.ts';
 import { saltSlip } from './salt.ts';
-import type { Slip, SlipContext } from './slip.ts';
+import type { Slip, SlipContext } from './correction.ts';
 import { waterSlip } from './water.ts';
 import { yeastAmountSlip, yeastFoodSlip, yeastKindSlip } from './yeast.ts';
 
