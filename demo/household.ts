@@ -124,9 +124,12 @@ export function demoData(today: Date): DemoData {
     labels: demoLabels,
     bags: demoBags.map((b) => ({ ...b, openedOn: day(b.id.endsWith('spring') ? begin : half) })),
     formulas,
-    bakes,
+    // As they came to their end: the book learns in that order.
+    bakes: bakes.sort((a, b) => (endOf(a) < endOf(b) ? -1 : 1)),
   };
 }
+
+const endOf = ({ events }: DemoBake): string => events.find((e) => e.kind === 'finished')?.at ?? '';
 
 /** One bake as it went. */
 function simulate(

@@ -5,6 +5,8 @@ import { doors, dressed, paired, sound } from '$lib/server/gate/gate.ts';
 import { learnSoon } from '$lib/server/jobs/learning.ts';
 import { backUpEachNight } from '$lib/server/jobs/nightly.ts';
 import { closeKitchen, databaseFile, isDemo, kitchen } from '$lib/server/kitchen.ts';
+import { wantLearningBy } from '$lib/server/store/learning.ts';
+import { modelVersion } from '@tender-crumb/core';
 import { log } from '$lib/server/log.ts';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { sequence } from '@sveltejs/kit/hooks';
@@ -15,6 +17,7 @@ export const init: ServerInit = async () => {
   try {
     const db = await kitchen();
     if (isDemo()) await fillDemo(db, new Date());
+    await wantLearningBy(db, modelVersion);
     await learnSoon(db, databaseFile());
     process.once('sveltekit:shutdown', backUpEachNight(databaseFile()));
   } catch (fault) {

@@ -1,7 +1,7 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { defaultHousehold, formulaSchema, readRecipe } from '@tender-crumb/core';
+import { defaultHousehold, formulaSchema, readRecipe, type Belief } from '@tender-crumb/core';
 import { formulaBody } from '../src/lib/server/boundary/schemas.ts';
 import { bindable } from '../src/lib/server/database/handle.ts';
 import type { Database } from '../src/lib/server/database/open.ts';
@@ -10,7 +10,14 @@ import { listBakes, readBake } from '../src/lib/server/store/bakes.ts';
 import { learnWholeBook } from '../src/lib/server/store/learn-book.ts';
 import { wantLearning } from '../src/lib/server/store/learning.ts';
 import { listFormulas, listHeads } from '../src/lib/server/store/formulas.ts';
-import { readBelief, readHousehold } from '../src/lib/server/store/household.ts';
+import { dayAt } from '../src/lib/server/day.ts';
+import { listBags, saveBag } from '../src/lib/server/store/bags.ts';
+import {
+  readBelief,
+  readHousehold,
+  readSettings,
+  saveSettings,
+} from '../src/lib/server/store/household.ts';
 import { shelfRows } from '../src/lib/server/shelf.ts';
 import { TestFolder } from './kitchen.ts';
 
@@ -68,8 +75,47 @@ describe('the demo household', () => {
     await learnWholeBook(db);
     const again = (await readBelief(db)).belief;
     expect(again.keys).to.deep.equal(belief.keys);
-    // Bakes of one day may come in another order, and the update is linear about the belief of the moment.
-    again.mean.forEach((m, i) => expect(m).to.be.closeTo(belief.mean[i]!, 1e-5));
+    again.mean.forEach((m, i) => expect(m).to.be.closeTo(belief.mean[i]!, 1e-9));
+  });
+
+  it('what a bake taught stays true however the kitchen changes afterwards', async () => {
+    const learn = async () => {
+      await db.transaction().execute(wantLearning);
+      await learnWholeBook(db);
+      return (await readBelief(db)).belief;
+    };
+    const apart = (one: Belief, two: Belief): number => {
+      expect(two.keys).to.deep.equal(one.keys);
+      return Math.max(...one.mean.map((m, i) => Math.abs(m - two.mean[i]!)));
+    };
+    const before = await learn();
+    const settings = await readSettings(db);
+    const bag = (await listBags(db)).find((b) => b.id === 'white-autumn')!;
+    await saveSettings(db, { ...settings, room: { celsius: 33, humidity: 0.9 }, scaleStep: 5 });
+    await saveBag(db, { ...bag, moisture: 9 });
+    expect((await readHousehold(db)).bags.find((b) => b.id === bag.id)!.moisture).to.equal(9);
+    expect(apart(before, await learn())).to.be.below(1e-9);
+    // Always so, its bakes are of a drier flour; put back, all is as it was.
+    await saveBag(db, { ...bag, moisture: 9 }, 'always');
+    expect(apart(before, await learn())).to.be.above(0.001);
+    await saveBag(db, bag, 'always');
+    await saveSettings(db, settings);
+    expect(apart(before, await learn())).to.be.below(1e-9);
+  });
+
+  it('each distinct kitchen is stored once, and every bake keeps the forecast that it was shown', async () => {
+    const { n } = await db
+      .selectFrom('kitchen')
+      .select((e) => e.fn.countAll<number>().as('n'))
+      .executeTakeFirstOrThrow();
+    const { rows, total } = await listBakes(db, { limit: 200 });
+    expect(n).to.be.within(2, 20);
+    expect(total).to.be.above(3 * n);
+    for (const { circumstances, forecast, startedAt } of rows) {
+      expect(circumstances.assumed).to.equal(undefined);
+      expect(circumstances.day).to.equal(dayAt(new Date(startedAt)));
+      expect(forecast!.low).to.be.below(forecast!.high);
+    }
   });
 
   it('the shelf judges with what was learned, and again after that changed', async () => {

@@ -1,6 +1,6 @@
 import { roles } from '../ingredient/role.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
-import { thirstKey } from '../household/belief.ts';
+import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
 import { outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
@@ -12,7 +12,7 @@ const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 /** What the level rests on, for the baker: the bakes of its main flour, or the catalogue. */
 export function levelBasis(context: SlipContext): string {
   const flour = mainFlour(context);
-  const bakes = (flour && context.kitchen.belief.bakes[thirstKey(flour)]) ?? 0;
+  const bakes = (flour && context.kitchen.belief.bakes[thirstKeyOf(flour)]) ?? 0;
   if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
   return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with this flour`;
 }

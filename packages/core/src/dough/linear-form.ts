@@ -34,6 +34,10 @@ export interface LinearForm {
   readonly later: number;
 }
 
+/** Key of a line's thirst: of its bag where that is of its kind, else of the household's usual one. */
+export const thirstKeyOf = ({ of, ingredient }: ResolvedLine): string =>
+  thirstKey({ ingredient, ...(of.bag ? { bag: of.bag.id } : {}) });
+
 /** Which coefficient says how much of its thirst a slow drinker has drunk at the first touch. */
 const slowness: Readonly<Partial<Record<Role, 'slowFlour' | 'slowMeal' | 'slowGrain'>>> = {
   flour: 'slowFlour',
@@ -79,7 +83,7 @@ export function linearForm(
   const { composition } = of;
   const thirst = tableThirst(of, base);
   const drinker = thirst.value !== 0;
-  const believed = drinker ? thirst.value + departure(kitchen.belief, thirstKey(line)) : 0;
+  const believed = drinker ? thirst.value + departure(kitchen.belief, thirstKeyOf(line)) : 0;
   const moisture = drinker && isFlour(line) ? moistureOf(of, kitchen) : standardMoisture;
   const usual = moisture === standardMoisture;
   return {

@@ -2,9 +2,9 @@ import { isFlour } from '../formula/base.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isOwnCup } from '../ingredient/measure-weight.ts';
-import { fillKey, softeningKey, thirstKey } from '../household/belief.ts';
+import { fillKey, softeningKey } from '../household/belief.ts';
 import type { Kitchen, Measuring } from '../household/kitchen.ts';
-import type { LinearForm } from './linear-form.ts';
+import { thirstKeyOf, type LinearForm } from './linear-form.ts';
 import { measuringSd } from './measuring.ts';
 import { absorptionSlope } from './moisture.ts';
 
@@ -68,7 +68,7 @@ export const parameterKinds = {
     learned: true,
     of: ({ line, thirst }) =>
       thirst.sd > 0
-        ? { key: thirstKey(line), prior: thirst.sd, ingredient: line.ingredient }
+        ? { key: thirstKeyOf(line), prior: thirst.sd, ingredient: line.ingredient }
         : undefined,
   },
   softening: {

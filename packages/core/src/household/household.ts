@@ -59,15 +59,17 @@ export function settingsOf({ own, bags, today, ...settings }: Household): Settin
   return settings;
 }
 
-const pantries = new WeakMap<Household, Pantry>();
+/** By the list of bags: households of other days share it. */
+const pantries = new WeakMap<Household['bags'], { of: Household; pantry: Pantry }>();
 const tables = new WeakMap<OwnFigures, Coefficients>();
 
-/** The household's pantry; worked out once for each household value. */
+/** The household's pantry; worked out once for what stands in it. */
 export function pantryIn(household: Household): Pantry {
-  const known = pantries.get(household);
-  if (known) return known;
+  const { bags, own, figures } = household;
+  const known = pantries.get(bags);
+  if (known && known.of.own === own && known.of.figures === figures) return known.pantry;
   const pantry = pantryOf(household);
-  pantries.set(household, pantry);
+  pantries.set(bags, { of: household, pantry });
   return pantry;
 }
 

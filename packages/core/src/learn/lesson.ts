@@ -8,17 +8,11 @@ import { level, type Level } from '../dough/level.ts';
 import { baseOf, tableThirst } from '../formula/base.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
-import { thirstKey } from '../household/belief.ts';
-import { verdict } from '../correct/verdict.ts';
-import { evaluate } from '../evaluate/evaluate.ts';
+import { thirstKeyOf } from '../dough/linear-form.ts';
+import { totals } from '../formula/totals.ts';
+import { cannotTell } from '../dough/cannot-tell.ts';
+import { levelMark, type LevelMark } from './level-mark.ts';
 import { updateBelief } from './update.ts';
-
-/** A level without its workings, as it is kept in the book. */
-export interface LevelMark {
-  readonly points: number;
-  readonly low: number;
-  readonly high: number;
-}
 
 /** What a bake taught about one thirst. */
 export interface Taught {
@@ -40,18 +34,14 @@ export interface Lesson {
   /** Grams added at the check. */
   readonly added: ReadonlyArray<{ readonly ingredient: string; readonly grams: number }>;
   readonly taught: readonly Taught[];
-  /** The same formula's level, next time, and what it asks for then. */
-  readonly next: LevelMark & { readonly says: string };
 }
 
 /** Spread of what slow drinkers have still to drink, as a share of it. Own estimate, no source. */
 const earlyDoubt = 0.4;
 
-const mark = ({ points, low, high }: Level): LevelMark => ({ points, low, high });
-
 /**
  * Learns from one finished bake: what was added plus how it felt at the end is the measurement.
- * Where the dough was not felt, nothing is learned and the belief stays as it was.
+ * Where the dough was not felt, or cannot be told, nothing is learned and the belief stays as it was.
  *
  * @returns undefined where the formula has no level
  */
@@ -69,7 +59,10 @@ export function learnFromBake(
   const mixed = level(lines, kitchen);
   if (!forecast || !mixed) return undefined;
 
-  const touch = state.felt.at(-1);
+  const sums = totals(lines);
+  // A number that would be wrong is nothing to compare a feel with.
+  const told = sums !== undefined && cannotTell(lines, sums, mixed) === undefined;
+  const touch = told ? state.felt.at(-1) : undefined;
   // A touch before slow drinkers have drunk is compared with the forecast for that moment.
   const felt = touch && restedFeel(touch, mixed);
   const doubtOfRest = touch?.rested === false ? stillToDrink(mixed) * earlyDoubt : 0;
@@ -82,20 +75,14 @@ export function learnFromBake(
           priors: mixed.priors,
           noise: kitchen.coefficients.feel.value ** 2 + mixed.passingVariance + doubtOfRest ** 2,
         });
-  const next = evaluate(formula, household, learned);
-  // What was weighed instead may have brought flour into a formula that has none: then there is no
-  // forecast for the next time, and no bread that the lesson would be of.
-  if (!next) return undefined;
-  const { says } = verdict(next, formula.style);
   return {
     belief: learned,
     lesson: {
-      forecast: mark(forecast),
-      mixed: mark(mixed),
+      forecast: levelMark(forecast),
+      mixed: levelMark(mixed),
       ...(felt === undefined ? {} : { felt }),
       added: state.added.map(({ ingredient, grams }) => ({ ingredient, grams })),
       taught: felt === undefined ? [] : taught(lines, mixed, belief, learned),
-      next: { ...mark(next.level), says },
     },
   };
 }
@@ -108,7 +95,7 @@ function taught(
   after: Belief,
 ): Taught[] {
   const base = baseOf(lines);
-  const seen = new Map(lines.map((l) => [thirstKey(l), l]));
+  const seen = new Map(lines.map((l) => [thirstKeyOf(l), l]));
   return [...seen]
     .filter(([key]) => at.slopes.has(key))
     .map(([key, line]) => {
@@ -122,7 +109,7 @@ function taught(
         taught: {
           key,
           ingredient: line.ingredient,
-          ...(line.bag ? { bag: line.bag } : {}),
+          ...(line.of.bag ? { bag: line.of.bag.id } : {}),
           before: read(before),
           after: read(after),
         },

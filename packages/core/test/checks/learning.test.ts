@@ -8,6 +8,8 @@ import {
   ingredient,
   kitchenOf,
   learnFromBake,
+  nextTime,
+  pantryIn,
   level,
   nothingLearned,
   resolve,
@@ -18,6 +20,7 @@ import {
   type BakeEvent,
   type Belief,
   type Formula,
+  type Household,
 } from '../../src/index.ts';
 import { build } from '../build.ts';
 import { between } from './near.ts';
@@ -213,22 +216,20 @@ describe('what a bake teaches', () => {
         lines: s.lines.map((l) => (l.ingredient === flour ? { ...l, bag: 'blue' } : l)),
       })),
     };
-    const { belief, lesson } = learnFromBake(
-      bagged,
-      feltEvents(1, -6),
-      defaultHousehold,
-      nothingLearned,
-    )!;
-    expect(lesson.next.points).to.be.lessThan(lesson.forecast.points - 1);
-    expect(lesson.next.high - lesson.next.low).to.be.lessThan(
-      lesson.forecast.high - lesson.forecast.low,
-    );
+    const household: Household = {
+      ...defaultHousehold,
+      bags: [{ id: 'blue', name: 'Blue sack', ingredient: flour }],
+    };
+    const { belief, lesson } = learnFromBake(bagged, feltEvents(1, -6), household, nothingLearned)!;
+    const next = nextTime(bagged, household, belief)!;
+    expect(next.points).to.be.lessThan(lesson.forecast.points - 1);
+    expect(next.high - next.low).to.be.lessThan(lesson.forecast.high - lesson.forecast.low);
     expect(lesson.taught[0]).to.include({ ingredient: flour, bag: 'blue' });
     expect(lesson.taught[0]!.after.thirst).to.be.greaterThan(lesson.taught[0]!.before.thirst);
 
     const other = scaleBy(bagged, 2);
     const points = (f: Formula, b: Belief) =>
-      level(resolve(f), kitchenOf(defaultHousehold, b))!.points;
+      level(resolve(f, pantryIn(household)), kitchenOf(household, b))!.points;
     expect(points(other, belief)).to.be.lessThan(points(other, nothingLearned) - 1);
     expect(departure(belief, thirstKey({ ingredient: flour }))).to.equal(0);
   });
@@ -241,14 +242,16 @@ describe('what a bake teaches', () => {
       data: { ingredient: 'water', grams: 15 },
     };
     const felt = level(resolve(loaf), kitchenOf(defaultHousehold))!.points;
-    const { lesson } = learnFromBake(
+    const { lesson, belief } = learnFromBake(
       loaf,
       [added, ...feltEvents(1, felt)],
       defaultHousehold,
       nothingLearned,
     )!;
     expect(lesson.mixed.points).to.be.closeTo(lesson.forecast.points + 3, 0.01);
-    expect(lesson.next.points).to.be.lessThan(lesson.forecast.points - 1);
+    expect(nextTime(loaf, defaultHousehold, belief)!.points).to.be.lessThan(
+      lesson.forecast.points - 1,
+    );
   });
 
   it('a touch before slow flour has drunk is compared with the forecast for that moment', () => {
@@ -279,10 +282,33 @@ describe('what a bake teaches', () => {
     expect(sd(early)).to.be.greaterThan(sd(late));
   });
 
+  it('learns nothing from a dough that cannot be told', () => {
+    const rubber = build({ 'vital-gluten': 200, water: 190 });
+    const { belief, lesson } = learnFromBake(
+      rubber,
+      feltEvents(1, -6),
+      defaultHousehold,
+      nothingLearned,
+    )!;
+    expect(belief).to.equal(nothingLearned);
+    expect(lesson.felt).to.equal(undefined);
+  });
+
+  it('a line bound to a bag of another kind is not that bag’s learning', () => {
+    const bound = build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, { bag: 'rye' });
+    const household: Household = {
+      ...defaultHousehold,
+      bags: [{ id: 'rye', name: 'Rye, jar', ingredient: 'rye-whole' }],
+    };
+    const { belief } = learnFromBake(bound, feltEvents(1, -6), household, nothingLearned)!;
+    expect(belief.keys).to.include('thirst:bread-flour');
+    expect(belief.keys).not.to.include('thirst:bag:rye');
+  });
+
   it('learns nothing from a bake that nobody felt', () => {
     const { belief, lesson } = learnFromBake(loaf, [], defaultHousehold, nothingLearned)!;
     expect(belief).to.equal(nothingLearned);
     expect(lesson.taught).to.deep.equal([]);
-    expect(lesson.next).to.include(lesson.forecast);
+    expect(nextTime(loaf, defaultHousehold, belief)).to.include(lesson.forecast);
   });
 });

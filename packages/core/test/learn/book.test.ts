@@ -3,6 +3,7 @@ import {
   bakeState,
   completeFormula,
   defaultHousehold,
+  kitchenNow,
   learnBook,
   learnFromBake,
   nothingLearned,
@@ -28,7 +29,7 @@ const felt = (points: number): BakeEvent => ({
 });
 const bake = (id: string, ...events: BakeEvent[]): BookBake => ({
   id,
-  startedAt: '2026-05-01T07:00:00Z',
+  circumstances: { day: '2026-05-01', kitchen: kitchenNow(defaultHousehold, formula) },
   formula,
   events,
 });

@@ -1,31 +1,43 @@
 <script lang="ts">
   import {
     gramsText,
+    baseOf,
+    nextTime,
     pantryIn,
     pointsText,
+    resolve,
     stateAt,
     windowFor,
+    type Belief,
+    type Formula,
     type Household,
     type Lesson,
-    type StyleId,
   } from '@tender-crumb/core';
   import Level from '../level/Level.svelte';
 
   let {
     lesson,
-    style,
-    dryness = 0,
+    formula,
     household,
+    belief,
     size = 'bench',
   }: {
     lesson: Lesson;
-    style: StyleId;
-    dryness?: number;
+    /** As it was baked. */
+    formula: Formula;
     household: Household;
+    belief: Belief;
     size?: 'tiny' | 'bench';
   } = $props();
 
-  const window = $derived(windowFor(style, dryness, household.figures));
+  const window = $derived(
+    windowFor(
+      formula.style,
+      baseOf(resolve(formula, pantryIn(household))).dryness,
+      household.figures,
+    ),
+  );
+  const next = $derived(nextTime(formula, household, belief));
   const nameOf = (id: string) => pantryIn(household).ingredient(id).name;
   const bagName = (bag: string | undefined, of: string) =>
     household.bags.find((b) => b.id === bag)?.name ?? nameOf(of);
@@ -37,11 +49,13 @@
     <span class="quiet">Forecast{lesson.felt === undefined ? '' : ', and felt'}</span>
     <Level level={lesson.mixed} {window} felt={lesson.felt} {size} label="Before" />
   </div>
-  <div>
-    <span class="quiet">Next time, as the formula stands: </span>
-    <span class="text-sm font-semibold">{lesson.next.says}</span>
-    <Level level={lesson.next} {window} {size} label="Next time" />
-  </div>
+  {#if next}
+    <div>
+      <span class="quiet">Next time, as the formula stands: </span>
+      <span class="text-sm font-semibold">{next.says}</span>
+      <Level level={next} {window} {size} label="Next time" />
+    </div>
+  {/if}
   <p class="text-sm leading-snug">
     {#if lesson.felt === undefined}
       Nobody felt the dough, so that nothing was learned from it.

@@ -2,6 +2,7 @@
   import { bagProblems, grindIds, grinds, type Bag, type Ingredient } from '@tender-crumb/core';
   import { untrack } from 'svelte';
   import { api } from '../api.ts';
+  import Either from '../ui/Either.svelte';
   import { Written } from '../sync/written.svelte.ts';
   import { faultsOf, numberIn, type Faults } from './faults.ts';
   import KeepRow from './KeepRow.svelte';
@@ -12,12 +13,15 @@
   let {
     bag,
     kinds,
+    baked = 0,
     ondone,
     onleave = () => {},
   }: {
     /** The bag to say more of; a new one where absent. */
     bag?: Bag;
     kinds: readonly Ingredient[];
+    /** Bakes that it stood in so far. */
+    baked?: number;
     ondone: () => void;
     onleave?: () => void;
   } = $props();
@@ -35,7 +39,15 @@
     paid: text(start?.price?.paid),
     kilograms: text(start?.price?.kilograms),
     finished: start?.finished ?? false,
+    since: 'today' as string,
   });
+  /** What of a bag can have come about since it was baked with, or always have been so. */
+  const couldBeEither = $derived(
+    start !== undefined &&
+      baked > 0 &&
+      (numberIn(written.fields.moisture) !== start.moisture ||
+        (written.fields.openedOn || undefined) !== start.openedOn),
+  );
   let faults = $state.raw<Faults>({});
   let busy = $state(false);
 
@@ -65,7 +77,9 @@
     if (Object.keys(faults).length > 0) return;
     busy = true;
     try {
-      await api(bag ? 'PUT' : 'POST', bag ? `/api/v1/bags/${bag.id}` : '/api/v1/bags', said);
+      const since = couldBeEither ? written.fields.since : 'today';
+      if (bag) await api('PUT', `/api/v1/bags/${bag.id}?since=${since}`, said);
+      else await api('POST', '/api/v1/bags', said);
       written.done();
       ondone();
     } catch (refusal) {
@@ -133,6 +147,25 @@
     <NumberField label="Paid" bind:value={written.fields.paid} fault={faults['price'] ?? ''} />
     <NumberField label="for, kg" bind:value={written.fields.kilograms} />
   </div>
+  {#if couldBeEither}
+    <div class="flex flex-wrap items-center gap-3">
+      <span class="font-semibold">Was it always so, or from today?</span>
+      <Either
+        label="Was it always so, or from today?"
+        value={written.fields.since}
+        choices={[
+          ['today', 'From today'],
+          ['always', 'It was always so'],
+        ]}
+        onpick={(v) => (written.fields.since = v)}
+      />
+      <span class="quiet">
+        {written.fields.since === 'today'
+          ? `Its ${baked} ${baked === 1 ? 'bake keeps' : 'bakes keep'} what was known then.`
+          : 'Its bakes are learned again with it.'}
+      </span>
+    </div>
+  {/if}
   <KeepRow {busy} what="the bag" known={bag !== undefined} fault={faults[''] ?? ''} onleave={leave}>
     {#if bag}
       <label class="inline-flex items-center gap-2">

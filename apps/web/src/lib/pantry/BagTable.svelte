@@ -75,6 +75,7 @@
           <td colspan="6" class="border-l-4 border-rim bg-sunk p-3">
             <BagForm
               bag={b}
+              baked={b.known.bakes}
               {kinds}
               ondone={() => {
                 editing = undefined;

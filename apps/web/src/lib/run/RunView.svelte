@@ -1,11 +1,9 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
   import {
-    baseOf,
     loadingOrders,
-    pantryIn,
-    resolve,
     type BakeEvent,
+    type Circumstances,
     type Belief,
     type Formula,
     type Household,
@@ -31,6 +29,7 @@
         method: LoadingMethod;
         finishedAt?: string;
         lesson?: Lesson;
+        circumstances: Circumstances;
         events: readonly BakeEvent[];
       };
       formula: Formula;
@@ -39,11 +38,8 @@
     };
   } = $props();
 
-  const run = untrack(
-    () =>
-      new Run({ ...data, id: data.bake.id, method: data.bake.method, events: data.bake.events }),
-  );
-  $effect(() => run.receive({ ...data, events: data.bake.events }));
+  const run = untrack(() => new Run({ ...data, ...data.bake }));
+  $effect(() => run.receive({ ...data, ...data.bake }));
   const names = { weigh: 'Weigh', check: 'Dough check', outcome: 'How it came out' };
   let awake = $state(true);
   let asked = $state(false);
@@ -87,10 +83,16 @@
       {#if data.bake.lesson}
         <LessonView
           lesson={data.bake.lesson}
-          style={data.formula.style}
-          dryness={baseOf(resolve(data.formula, pantryIn(data.household))).dryness}
+          formula={data.formula}
           household={data.household}
+          belief={data.belief}
         />
+        {#if data.bake.circumstances.assumed}
+          <p class="quiet">
+            Nobody wrote down the room and the bags of that day: they are assumed to have been as
+            they were when the program began to keep them.
+          </p>
+        {/if}
       {:else if !data.bake.finishedAt}
         <p class="text-lg">
           How it came out is kept in this browser and goes into the book when the server has it.

@@ -1,6 +1,7 @@
 import {
   bakeState,
   checkDough,
+  householdOn,
   kitchenOf,
   level,
   mixedLines,
@@ -13,6 +14,7 @@ import {
   windowFor,
   baseOf,
   type BakeEvent,
+  type Circumstances,
   type Ingredient,
   type Belief,
   type Formula,
@@ -35,6 +37,7 @@ type EventOf<Kind extends BakeEvent['kind']> = Extract<BakeEvent, { kind: Kind }
 export class Run {
   readonly id: string;
   readonly formula: Formula;
+  /** As it was when the bake began. */
   household = $state.raw<Household>() as Household;
   belief = $state.raw<Belief>() as Belief;
   step = $state<Step>('weigh');
@@ -98,13 +101,14 @@ export class Run {
     household: Household;
     belief: Belief;
     events: readonly BakeEvent[];
+    circumstances: Circumstances;
   }) {
     this.id = given.id;
     this.formula = given.formula;
-    this.household = given.household;
+    this.household = householdOn(given.household, given.circumstances);
     this.belief = given.belief;
     this.events = given.events;
-    this.stages = weighingList(given.formula, given.method, pantryIn(given.household));
+    this.stages = weighingList(given.formula, given.method, pantryIn(this.household));
     if (this.state.felt.length > 0) this.step = 'check';
   }
 
@@ -132,8 +136,13 @@ export class Run {
   }
 
   /** Takes in what the server has by now: events of other devices among ours. */
-  receive({ household, belief, events }: Pick<Run, 'household' | 'belief' | 'events'>): void {
-    this.household = household;
+  receive({
+    household,
+    belief,
+    events,
+    circumstances,
+  }: Pick<Run, 'household' | 'belief' | 'events'> & { circumstances: Circumstances }): void {
+    this.household = householdOn(household, circumstances);
     this.belief = belief;
     this.#merge(events);
   }

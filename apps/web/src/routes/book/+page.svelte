@@ -1,6 +1,5 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { StyleId } from '@tender-crumb/core';
   import ForecastChart from '$lib/book/ForecastChart.svelte';
   import LessonView from '$lib/book/LessonView.svelte';
   import type { PageProps } from './$types';
@@ -74,8 +73,9 @@
           {#if row.lesson}
             <LessonView
               lesson={row.lesson}
-              style={row.style as StyleId}
+              formula={data.baked[`${row.formulaId} ${row.formulaVersion}`]!}
               household={data.household}
+              belief={data.belief}
               size="tiny"
             />
           {/if}

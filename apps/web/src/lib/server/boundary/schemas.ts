@@ -284,6 +284,11 @@ export const versionsQuery = Joi.object<{ limit: number; offset: number }>({
   offset: Joi.number().integer().min(0).max(1e9).default(0),
 }).required();
 
+/** Since when a bag is as it is said to be: of what may have come about. */
+export const bagQuery = Joi.object<{ since: 'today' | 'always' }>({
+  since: Joi.string().valid('today', 'always').default('today'),
+}).required();
+
 export const pageQuery = Joi.object<{
   limit: number;
   offset: number;

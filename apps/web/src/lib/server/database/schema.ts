@@ -42,6 +42,18 @@ export interface Schema {
     outcome: string | null;
     lesson: string | null;
     given_up_at: string | null;
+    /** The household's own day. */
+    day: string;
+    kitchen_id: string | null;
+    /** As it was shown when it began. */
+    forecast: string | null;
+    /** 1 where its circumstances were not written down at the time. */
+    assumed: Generated<number>;
+  };
+  /** Kitchens that bakes were made in, each distinct one once; the id is made from the body. */
+  kitchen: {
+    id: string;
+    body: string;
   };
   /** Ids are unique within a bake. `seq` keeps the order of arrival; the fold does not depend on it. */
   bake_event: {
@@ -86,5 +98,7 @@ export interface Schema {
     id: number;
     wanted: number;
     done: number;
+    /** Version of the dough model that it was learned by. */
+    model: Generated<number>;
   };
 }

@@ -1,5 +1,6 @@
 import type { Bag } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
+import { bagWasAlwaysSo } from './kitchens.ts';
 import { wantLearning } from './learning.ts';
 
 /** Bags by their kind; those that are used up as well, for what they taught. */
@@ -32,21 +33,27 @@ export const addBag = (db: Database, bag: Bag): Promise<void> =>
     await tx.insertInto('bag').values(rowOf(bag)).execute();
   });
 
-/** What of a bag bears on how much it drinks. */
-const drinksAs = ({ ingredient, grind, extraction, moisture, openedOn }: Bag): string =>
-  JSON.stringify([ingredient, grind, extraction, moisture, openedOn]);
+/** What a bag is, and so was at every bake. */
+const isA = ({ ingredient, grind, extraction, protein }: Bag): string =>
+  JSON.stringify([ingredient, grind, extraction, protein]);
 
 /**
- * Says of a bag what is now known of it; false where there is none of that id. What its bakes taught
- * was relative to what was said of its flour before: the book is learned again where that changed.
+ * Says of a bag what is now known of it; false where there is none of that id. What it is, it was at its
+ * bakes too, and the book is learned again where that changed. How moist it is and since when it is
+ * open may have come about, or always have been so.
  */
-export async function saveBag(db: Database, bag: Bag): Promise<boolean> {
+export async function saveBag(
+  db: Database,
+  bag: Bag,
+  since: 'today' | 'always' = 'today',
+): Promise<boolean> {
   return inTransaction(db, async (tx) => {
     const before = (await listBags(tx)).find((b) => b.id === bag.id);
     if (!before) return false;
     const { id, ...row } = rowOf(bag);
     await tx.updateTable('bag').set(row).where('id', '=', id).execute();
-    if (drinksAs(before) !== drinksAs(bag)) await wantLearning(tx);
+    if (since === 'always') await bagWasAlwaysSo(tx, bag);
+    if (since === 'always' || isA(before) !== isA(bag)) await wantLearning(tx);
     return true;
   });
 }

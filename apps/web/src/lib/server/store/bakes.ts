@@ -1,17 +1,24 @@
 import {
   bakeState,
-  learnOnItsDay,
+  forecastOf,
+  kitchenNow,
+  learnBook,
   type BakeEvent,
   type BookBake,
+  type Circumstances,
   type Formula,
+  type KitchenThen,
   type Lesson,
+  type LevelMark,
   type LoadingMethod,
   type Outcome,
 } from '@tender-crumb/core';
 import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
+import { dayAt } from '../day.ts';
 import { readFormula, type Page } from './formulas.ts';
 import { readBelief, readHousehold, saveBelief } from './household.ts';
+import { keepKitchen, readKitchens } from './kitchens.ts';
 import { isBookLearned, wantLearning } from './learning.ts';
 
 export interface StoredBake {
@@ -26,6 +33,9 @@ export interface StoredBake {
   readonly givenUpAt?: string;
   readonly outcome?: Outcome;
   readonly lesson?: Lesson;
+  /** As it was shown when it began. */
+  readonly forecast?: LevelMark;
+  readonly circumstances: Circumstances;
 }
 
 export interface BakeWithEvents extends StoredBake {
@@ -49,7 +59,8 @@ export async function startBake(
   bake: NewBake,
 ): Promise<'missing' | 'another' | { id: string }> {
   return inTransaction(db, async (tx) => {
-    if (!(await readFormula(tx, bake.formulaId, bake.formulaVersion))) return 'missing';
+    const baked = await readFormula(tx, bake.formulaId, bake.formulaVersion);
+    if (!baked) return 'missing';
     const id = bake.id ?? crypto.randomUUID();
     const there = await tx
       .selectFrom('bake')
@@ -61,6 +72,10 @@ export async function startBake(
         there.formula_id === bake.formulaId && there.formula_version === bake.formulaVersion;
       return same ? { id } : 'another';
     }
+    const startedAt = bake.startedAt ?? new Date().toISOString();
+    const household = await readHousehold(tx, new Date(startedAt));
+    const { belief } = await readBelief(tx);
+    const forecast = forecastOf(baked.formula, household, belief);
     await tx
       .insertInto('bake')
       .values({
@@ -68,7 +83,10 @@ export async function startBake(
         formula_id: bake.formulaId,
         formula_version: bake.formulaVersion,
         method: bake.method,
-        started_at: bake.startedAt ?? new Date().toISOString(),
+        started_at: startedAt,
+        day: dayAt(new Date(startedAt)),
+        kitchen_id: await keepKitchen(tx, kitchenNow(household, baked.formula)),
+        forecast: forecast ? JSON.stringify(forecast) : null,
         finished_at: null,
         felt: null,
         outcome: null,
@@ -84,6 +102,7 @@ const selectBakes = (db: Database) =>
   db
     .selectFrom('bake as b')
     .innerJoin('formula as f', 'f.id', 'b.formula_id')
+    .innerJoin('kitchen as k', 'k.id', 'b.kitchen_id')
     .select([
       'b.id',
       'b.formula_id',
@@ -94,13 +113,18 @@ const selectBakes = (db: Database) =>
       'b.outcome',
       'b.lesson',
       'b.given_up_at',
+      'b.day',
+      'b.forecast',
+      'b.assumed',
+      'b.kitchen_id',
+      'k.body as kitchen',
       'f.name',
       'f.style',
     ]);
 
 type Row = Awaited<ReturnType<ReturnType<typeof selectBakes>['execute']>>[number];
 
-const stored = (row: Row): StoredBake => ({
+const stored = (row: Row, kitchen?: KitchenThen): StoredBake => ({
   id: row.id,
   formulaId: row.formula_id,
   formulaVersion: row.formula_version,
@@ -112,6 +136,12 @@ const stored = (row: Row): StoredBake => ({
   ...(row.given_up_at ? { givenUpAt: row.given_up_at } : {}),
   ...(row.outcome ? { outcome: JSON.parse(row.outcome) as Outcome } : {}),
   ...(row.lesson ? { lesson: JSON.parse(row.lesson) as Lesson } : {}),
+  ...(row.forecast ? { forecast: JSON.parse(row.forecast) as LevelMark } : {}),
+  circumstances: {
+    day: row.day,
+    kitchen: kitchen ?? (JSON.parse(row.kitchen) as KitchenThen),
+    ...(row.assumed ? { assumed: true } : {}),
+  },
 });
 
 /** Bakes, newest first. */
@@ -127,7 +157,7 @@ export async function listBakes(
     .limit(limit)
     .offset(offset)
     .execute();
-  return { rows: rows.map(stored), total: await countBakes(db, { formula, open }) };
+  return { rows: rows.map((row) => stored(row)), total: await countBakes(db, { formula, open }) };
 }
 
 /** How many bakes there are of a formula, or of all; those that are still open alone. */
@@ -275,15 +305,13 @@ export async function appendEvents(
 async function learnOne(tx: Database, bake: BakeWithEvents): Promise<void> {
   const version = await readFormula(tx, bake.formulaId, bake.formulaVersion);
   if (!version) return;
-  const { belief } = await readBelief(tx);
-  const learned = learnOnItsDay(
-    { ...bake, formula: version.formula },
-    await readHousehold(tx),
-    belief,
-  );
-  if (!learned) return;
-  await saveLesson(tx, bake.id, learned.lesson);
-  await saveBelief(tx, learned.belief);
+  const before = (await readBelief(tx)).belief;
+  const fold = learnBook([{ ...bake, formula: version.formula }], await readHousehold(tx), before);
+  let step = fold.next();
+  while (!step.done) step = fold.next();
+  const { belief, lessons } = step.value;
+  await saveLesson(tx, bake.id, lessons.get(bake.id));
+  await saveBelief(tx, belief);
 }
 
 /** Writes down what a bake taught. */
@@ -315,10 +343,12 @@ export async function wholeBook(db: Database): Promise<BookBake[]> {
     parsed.set(key, known);
     return known;
   };
-  return (await withEvents(db, rows.map(stored))).map(({ id, startedAt, events, ...bake }) => ({
+  const kitchens = await readKitchens(db);
+  const bakes = rows.map((row) => stored(row, kitchens.get(row.kitchen_id!)));
+  return (await withEvents(db, bakes)).map(({ id, events, circumstances, ...bake }) => ({
     id,
-    startedAt,
     events,
+    circumstances,
     formula: formulaOf(`${bake.formulaId} ${bake.formulaVersion}`),
   }));
 }

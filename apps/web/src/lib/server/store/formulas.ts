@@ -145,6 +145,24 @@ export async function readFormula(
   return row && stored(row);
 }
 
+/** Formulas as some bakes were made of them, by id and version with a space between. */
+export async function readVersions(
+  db: Database,
+  bakes: ReadonlyArray<{ readonly formulaId: string; readonly formulaVersion: number }>,
+): Promise<Record<string, Formula>> {
+  const wanted = new Map(
+    bakes.map((b) => [`${b.formulaId} ${b.formulaVersion}`, [b.formulaId, b.formulaVersion]]),
+  );
+  const rows = await sql<{ id: string; version: number; body: string }>`
+    select v.formula_id as id, v.version, v.body from formula_version v
+    join json_each(${JSON.stringify([...wanted.values()])}) w
+      on v.formula_id = json_extract(w.value, '$[0]') and v.version = json_extract(w.value, '$[1]')
+  `.execute(db);
+  return Object.fromEntries(
+    rows.rows.map(({ id, version, body }) => [`${id} ${version}`, JSON.parse(body) as Formula]),
+  );
+}
+
 /** A formula that is new: its first version. */
 async function insertFormula(
   tx: Database,

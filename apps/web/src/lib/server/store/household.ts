@@ -8,6 +8,7 @@ import {
   type Settings,
 } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
+import { dayAt } from '../day.ts';
 import { listBags } from './bags.ts';
 import { wantLearning } from './learning.ts';
 import { listOwn } from './own.ts';
@@ -28,7 +29,7 @@ export async function readSettings(db: Database): Promise<Settings> {
 export async function readHousehold(db: Database, now = new Date()): Promise<Household> {
   const [settings, own, bags] = await Promise.all([readSettings(db), listOwn(db), listBags(db)]);
   const figures = soundFigures([...catalogue, ...own], settings.figures);
-  return { ...settings, figures, own, bags, today: now.toISOString().slice(0, 10) };
+  return { ...settings, figures, own, bags, today: dayAt(now) };
 }
 
 /** Stores what the household settled. With other figures the book is learned again. */

@@ -1,4 +1,4 @@
-import { learnBook } from '@tender-crumb/core';
+import { learnBook, modelVersion } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
 import { saveLesson, wholeBook } from './bakes.ts';
 import { readHousehold, saveBelief } from './household.ts';
@@ -32,7 +32,11 @@ export async function learnWholeBook(
       if ((await learning(tx)).wanted !== wanted) return;
       for (const { id } of bakes) await saveLesson(tx, id, lessons.get(id));
       await saveBelief(tx, belief);
-      await tx.updateTable('learning').set({ done: wanted }).where('id', '=', 1).execute();
+      await tx
+        .updateTable('learning')
+        .set({ done: wanted, model: modelVersion })
+        .where('id', '=', 1)
+        .execute();
     });
   }
 }

@@ -1,4 +1,4 @@
-import type { Database } from '../database/open.ts';
+import { inTransaction, type Database } from '../database/open.ts';
 
 /** How often the book was wanted learned again, and up to which of those it was. */
 export async function learning(db: Database): Promise<{ wanted: number; done: number }> {
@@ -29,3 +29,32 @@ export async function wantLearning(tx: Database): Promise<void> {
     )
     .execute();
 }
+
+/**
+ * Says so where the book was learned by another version of the dough model than this one.
+ *
+ * @param model the version that it is to be learned by
+ */
+export const wantLearningBy = (db: Database, model: number): Promise<void> =>
+  inTransaction(db, async (tx) => {
+    const row = await tx
+      .selectFrom('learning')
+      .select('model')
+      .where('id', '=', 1)
+      .executeTakeFirst();
+    if (row?.model === model) return;
+    const taught = await tx
+      .selectFrom('bake')
+      .select('id')
+      .where('finished_at', 'is not', null)
+      .limit(1)
+      .executeTakeFirst();
+    if (taught) await wantLearning(tx);
+    await tx
+      .insertInto('learning')
+      .values({ id: 1, wanted: 0, done: 0, model })
+      .onConflict((c) =>
+        taught ? c.column('id').doNothing() : c.column('id').doUpdateSet({ model }),
+      )
+      .execute();
+  });

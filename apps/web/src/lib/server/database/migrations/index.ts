@@ -2,10 +2,12 @@ import type { Migration } from 'kysely';
 import { kitchen } from './0001-kitchen.ts';
 import { pantry } from './0002-pantry.ts';
 import { house } from './0003-house.ts';
+import { circumstances } from './0004-circumstances.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
   '0001-kitchen': kitchen,
   '0002-pantry': pantry,
   '0003-house': house,
+  '0004-circumstances': circumstances,
 };

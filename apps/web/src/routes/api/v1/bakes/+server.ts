@@ -4,6 +4,7 @@ import { check } from '$lib/server/boundary/check.ts';
 import { bakeBody, pageQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
+import { withNext } from '$lib/server/next-times.ts';
 import { route } from '$lib/server/route.ts';
 import { listBakes, readBake, startBake, withEvents } from '$lib/server/store/bakes.ts';
 
@@ -15,7 +16,7 @@ export const GET = route(async ({ url }) => {
   );
   const db = await kitchen();
   const { rows, total } = await listBakes(db, { limit, offset, formula });
-  return json({ bakes: await withEvents(db, rows), total });
+  return json({ bakes: await withNext(db, await withEvents(db, rows)), total });
 });
 
 export const POST = route(async ({ request }) => {

@@ -5,6 +5,7 @@ import { eventsBody } from '$lib/server/boundary/schemas.ts';
 import { learnSoon } from '$lib/server/jobs/learning.ts';
 import { databaseFile, kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
+import { withNext } from '$lib/server/next-times.ts';
 import { route } from '$lib/server/route.ts';
 import { appendEvents } from '$lib/server/store/bakes.ts';
 
@@ -15,5 +16,5 @@ export const POST = route(async ({ params, request }) => {
   if (!bake)
     throw new Problem(404, 'No such bake', [{ where: 'path', what: 'no bake of that id' }]);
   await learnSoon(db, databaseFile());
-  return json(bake);
+  return json((await withNext(db, [bake]))[0]);
 });

@@ -1,0 +1,79 @@
+import { allLines, type Formula } from '../formula/formula.ts';
+import type { Bag } from '../ingredient/bag.ts';
+import type { Measures } from '../quantity/measures.ts';
+import type { Household } from '../household/household.ts';
+import type { Room } from '../household/room.ts';
+
+/** What of a bag is true of a day only. What it is (kind, grind, label) is mended for all its bakes. */
+export type BagThen = Pick<Bag, 'openedOn' | 'moisture'>;
+
+/** A kitchen as it was when a bake began: what must not change with the household afterwards. */
+export interface KitchenThen {
+  readonly room: Room;
+  readonly measures: Measures;
+  readonly scaleStep: number;
+  /** Bags that the bread was made from, by id. */
+  readonly bags: Readonly<Record<string, BagThen>>;
+}
+
+/** What a bake was made in. */
+export interface Circumstances {
+  readonly kitchen: KitchenThen;
+  /** The household's own day, ISO date: bags had been open until then. */
+  readonly day: string;
+  /** Nobody wrote them down at the time: they are the household's of a later day. */
+  readonly assumed?: boolean;
+}
+
+const bagThen = ({ openedOn, moisture }: Bag): BagThen => ({
+  ...(openedOn === undefined ? {} : { openedOn }),
+  ...(moisture === undefined ? {} : { moisture }),
+});
+
+/**
+ * The kitchen as it is, to be kept with a bake of a formula.
+ *
+ * @example kitchenNow(household, formula).bags // {blue: {openedOn: '2026-11-02', moisture: 12.8}}
+ */
+export function kitchenNow(household: Household, formula: Formula): KitchenThen {
+  const used = new Set(allLines(formula).map((l) => l.bag));
+  const bags = household.bags.filter((b) => used.has(b.id));
+  return {
+    room: household.room,
+    measures: household.measures,
+    scaleStep: household.scaleStep,
+    bags: Object.fromEntries(
+      bags.map((b) => [b.id, bagThen(b)] as const).sort(([a], [b]) => (a < b ? -1 : 1)),
+    ),
+  };
+}
+
+/**
+ * The household as it was in a kitchen of that time, but for what is mended for all times: own
+ * ingredients, what its bags are, its figures.
+ */
+export const householdThen = (household: Household, kitchen: KitchenThen): Household => ({
+  ...household,
+  room: kitchen.room,
+  measures: kitchen.measures,
+  scaleStep: kitchen.scaleStep,
+  bags: household.bags.map((bag) => {
+    const then = kitchen.bags[bag.id];
+    if (!then) return bag;
+    const { openedOn, moisture, ...is } = bag;
+    void [openedOn, moisture];
+    return { ...is, ...then };
+  }),
+});
+
+/** The household on a day of a bake. */
+export const householdOn = (household: Household, { kitchen, day }: Circumstances): Household => ({
+  ...householdThen(household, kitchen),
+  today: day,
+});
+
+/** A kitchen of that time where a bag had always been as it is said to be now. */
+export const asAlways = (kitchen: KitchenThen, bag: Bag): KitchenThen =>
+  kitchen.bags[bag.id] === undefined
+    ? kitchen
+    : { ...kitchen, bags: { ...kitchen.bags, [bag.id]: bagThen(bag) } };
