@@ -16,8 +16,8 @@ export const init: ServerInit = async () => {
   process.once('sveltekit:shutdown', () => void closeKitchen());
   try {
     const db = await kitchen();
-    if (isDemo()) await fillDemo(db, new Date());
     await wantLearningBy(db, modelVersion);
+    if (isDemo()) await fillDemo(db, new Date());
     await learnSoon(db, databaseFile());
     process.once('sveltekit:shutdown', backUpEachNight(databaseFile()));
   } catch (fault) {

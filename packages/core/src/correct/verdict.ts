@@ -26,6 +26,7 @@ export interface Judged {
   readonly state: DoughState;
   readonly window: Window;
   readonly slips: readonly Slip[];
+  readonly restMinutes: number;
   readonly cannotTell?: CannotTell;
 }
 
@@ -49,9 +50,8 @@ function earlyFeel({ points, early }: Level, restMinutes: number): string | unde
 
 /** Says what a level means for a style, with the one correction that brings it home. */
 export function verdict(
-  { level, state, window, slips, cannotTell }: Judged,
+  { level, state, window, slips, restMinutes, cannotTell }: Judged,
   style: StyleId,
-  restMinutes = 25,
 ): Verdict {
   if (cannotTell) return { state: 'Cannot tell', says: cannotTell.says, fits: false };
   const off = outside(level.points, window);

@@ -1,3 +1,4 @@
+import { isFlour } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { growthRate } from '../ferment/growth-rate.ts';
 import { roles } from '../ingredient/role.ts';
@@ -106,11 +107,16 @@ export function yeastAmountSlip(context: SlipContext): Slip | undefined {
 const sugars = ({ of, grams }: ResolvedLine): number =>
   roles[of.role].softens ? (grams * of.composition.sugars) / 100 : 0;
 
+/** Share of the base in flour that feeds the yeast by its starch. Own estimate, no source. */
+const starchToLiveOn = 0.05;
+
 /** A dough without starch and without sugar starves its yeast: a teaspoon of sugar feeds it. */
 export function yeastFoodSlip(context: SlipContext): Slip | undefined {
   const { totals, stage } = context;
   const { yeastFood } = context.kitchen.coefficients;
-  if (!totals.dryBase || asInstant(context) === 0) return undefined;
+  const starch = sumOf(context, (l) => (isFlour(l) ? l.grams : 0));
+  if (!totals.dryBase || starch > starchToLiveOn * totals.flourGrams) return undefined;
+  if (asInstant(context) === 0) return undefined;
   const added = sumOf(context, (l) => (l.of.role === 'sugar' ? sugars(l) : 0));
   if (added >= yeastFood.value * 0.75) return undefined;
   return makeSlip(context, {

@@ -21,6 +21,8 @@ export interface Evaluation {
   readonly cannotTell?: CannotTell;
   readonly state: DoughState;
   readonly window: Window;
+  /** After so long slow drinkers have had enough. */
+  readonly restMinutes: number;
   /** All corrections that it calls for, those that the baker left included. */
   readonly slips: readonly Slip[];
   readonly cautions: readonly Caution[];
@@ -52,6 +54,7 @@ export function evaluate(
     ...(unknown ? { cannotTell: unknown } : {}),
     state: unknown ? unknownState : stateAt(at.points),
     window,
+    restMinutes: kitchen.coefficients.restMinutes.value,
     slips: slips(
       {
         formula,

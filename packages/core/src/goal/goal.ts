@@ -1,6 +1,6 @@
 import type { CarbSchool } from '../household/schools.ts';
 import type { Window } from '../style/style.ts';
-import { commonPractice, figure } from '../figure/figure.ts';
+import { commonPractice } from '../figure/figure.ts';
 import type { Role } from '../ingredient/role.ts';
 
 /** What a baker wants of a bread. */
@@ -70,6 +70,3 @@ export const wheatStructure: typeof structure = {
 };
 
 export const structureSource = commonPractice;
-
-/** Sugar that the yeast of a dough without starch lives on, g; it eats nearly all of it. */
-export const yeastFood = figure(4, 'g', 1, commonPractice);

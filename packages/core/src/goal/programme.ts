@@ -7,7 +7,7 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles } from '../ingredient/role.ts';
 import { energy } from '../nutrition/energy.ts';
 import { availableCarbs, netCarbs } from '../nutrition/nutrition.ts';
-import { mostOf, structure, wheatStructure, yeastFood, type Goal, type Relaxable } from './goal.ts';
+import { mostOf, structure, wheatStructure, type Goal, type Relaxable } from './goal.ts';
 
 /** What may go into the bread, and how much of it is in now. */
 export interface CandidateStuff {
@@ -111,7 +111,7 @@ export function programmeOf(
     rows.push({
       id: 'food',
       coefficients: each((l) => Number(l.of.role === 'sugar')),
-      least: yeastFood.value,
+      least: kitchen.coefficients.yeastFood.value,
     });
   }
   if (goal.netCarbs !== undefined) {

@@ -1,4 +1,4 @@
-import { commonPractice, figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
+import { commonPractice, figure, ownModel, type Figure } from '../figure/figure.ts';
 
 /** A coefficient: a figure with the words and the range in which a baker may set it. */
 export interface Coefficient extends Figure {
@@ -180,12 +180,6 @@ export const coefficients = {
     figure(1.5, 'g per 100 g at 100 % whole grain', 0.5, commonPractice),
     0,
     4,
-  ),
-  labelProtein: row(
-    'Wheat science counts a label’s protein as',
-    figure(5.7 / 6.25, 'share', 0, fromMemory('EU 1169/2011 N × 6.25, cereal chemistry N × 5.7')),
-    0.8,
-    1,
   ),
 } as const satisfies Record<string, Coefficient>;
 

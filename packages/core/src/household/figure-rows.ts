@@ -84,20 +84,35 @@ export interface FigureProblem {
 }
 
 /**
- * What is wrong with figures that a household wants to set: names of none, values beyond their range.
+ * What is wrong with figures that a household wants to set: names of none, values beyond their range, a
+ * window that would be upside down.
  *
  * @param all the pantry's ingredients
  * @example figureProblems(catalogue, {'thirst:bread-flour': 999}) // [{…, says: 'from 0 to 20'}]
  */
 export function figureProblems(all: readonly Ingredient[], own: OwnFigures): FigureProblem[] {
   const rows = new Map(figureGroups(all, {}).flatMap((g) => g.rows.map((r) => [r.name, r])));
-  return Object.entries(own).flatMap(([name, value]): FigureProblem[] => {
+  const problems = Object.entries(own).flatMap(([name, value]): FigureProblem[] => {
     const row = rows.get(name);
     if (!row) return [{ name, says: 'is no figure that can be set' }];
     const fits = value >= row.least && value <= row.most;
     return fits ? [] : [{ name, says: `must be from ${row.least} to ${row.most}` }];
   });
+  return [...problems, ...upsideDown(own)];
 }
+
+/** Windows whose ends would change places, at the end that the household set. */
+const upsideDown = (own: OwnFigures): FigureProblem[] =>
+  styleIds.flatMap((style): FigureProblem[] => {
+    const [low, high] = windowNames(style);
+    const [from, to] = styles[style].window;
+    const [setLow, setHigh] = [own[low], own[high]];
+    if (setLow === undefined && setHigh === undefined) return [];
+    if ((setLow ?? from) < (setHigh ?? to)) return [];
+    return setLow === undefined
+      ? [{ name: high, says: `must be above ${from}, where the window begins` }]
+      : [{ name: low, says: `must be below ${setHigh ?? to}, where the window ends` }];
+  });
 
 /** The figures of a household that can be; what an earlier version let through is left out. */
 export function soundFigures(all: readonly Ingredient[], own: OwnFigures): OwnFigures {

@@ -9,6 +9,8 @@ export interface ReadAmount {
   readonly unit?: ReadUnit;
   /** Doubt that the words put on the amount, as a share. */
   readonly spread: number;
+  /** So much heaps up on the spoon as the household's figure says. */
+  readonly heaped?: boolean;
 }
 
 const countWords: Readonly<Record<string, number>> = {
@@ -72,13 +74,14 @@ export function readAmount(text: string): { amount: ReadAmount; rest: string } |
       spread = Math.hypot(spread, rangeSpread(one, two));
     }
   }
-  if (heaped.test(manner ?? manner2 ?? '')) {
-    amount *= 1 + coefficients.heaping.value;
-    spread = Math.hypot(spread, coefficients.heaping.sd);
-  }
   if (unitRead?.kind === 'volume' && unitRead.unit === 'pinch') spread = Math.hypot(spread, 0.4);
   return {
-    amount: { amount: minus ? -amount : amount, unit: unitRead, spread },
+    amount: {
+      amount: minus ? -amount : amount,
+      unit: unitRead,
+      spread,
+      ...(heaped.test(manner ?? manner2 ?? '') ? { heaped: true } : {}),
+    },
     rest: text.slice(match[0].length).trim(),
   };
 }

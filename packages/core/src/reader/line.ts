@@ -4,6 +4,7 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import { commonPractice, figure } from '../figure/figure.ts';
 import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
 import type { Measures } from '../quantity/measures.ts';
+import { coefficients, type Coefficients } from '../household/coefficients.ts';
 import { readAmount, type ReadAmount } from './amount.ts';
 import { matchIngredient } from './match.ts';
 
@@ -92,10 +93,14 @@ function joined(first: { amount: ReadAmount; rest: string }) {
 
 /** Grams of an amount of an ingredient, or why it cannot be told. */
 function weigh(
-  { amount, unit, spread }: ReadAmount,
+  read: ReadAmount,
   of: Ingredient,
   measures: Measures,
+  { heaping }: Coefficients,
 ): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | UnreadLine {
+  const { unit, heaped } = read;
+  const amount = heaped ? read.amount * (1 + heaping.value) : read.amount;
+  const spread = heaped ? Math.hypot(read.spread, heaping.sd) : read.spread;
   if (unit?.kind === 'mass')
     return { grams: toGrams(amount, unit.unit), measured: 'scale', spread };
   if (unit?.kind === 'volume') {
@@ -127,6 +132,7 @@ export function readMeasure(
   text: string,
   of: Ingredient,
   measures: Measures,
+  table: Coefficients = coefficients,
 ): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | UnreadLine {
   const read = readAmount(text.trim());
   if (!read || read.rest) return unread('no-amount', 'an amount such as 2 cups, 1½ tbsp or 250 g');
@@ -134,7 +140,7 @@ export function readMeasure(
   const counted = !read.amount.unit && of.role !== 'egg';
   const weighed = counted
     ? { grams: read.amount.amount, measured: 'scale' as const, spread: read.amount.spread }
-    : weigh(read.amount, of, measures);
+    : weigh(read.amount, of, measures, table);
   if ('code' in weighed) return weighed;
   return tooMuch(weighed.grams) ?? weighed;
 }
@@ -166,7 +172,11 @@ function bracketed(notes: readonly string[]): { grams: number; each: boolean } |
  * @param what decides on the ingredient, so that starters can be told from it
  * @example readLine('2 cups (spooned) bread flour', defaultMeasures) // 250 g, by volume
  */
-export function readLine(text: string, measures: Measures): ReadLine | UnreadLine {
+export function readLine(
+  text: string,
+  measures: Measures,
+  table: Coefficients = coefficients,
+): ReadLine | UnreadLine {
   if (text.length > longestLine) return unread('too-long', `longer than ${longestLine} characters`);
   const { body, notes } = partNotes(text);
   if (notForDough.test(text)) return unread('not-in-dough', 'not part of the dough');
@@ -189,7 +199,7 @@ export function readLine(text: string, measures: Measures): ReadLine | UnreadLin
 
   let total = { grams: 0, measured: 'scale' as MeasuringMethod, spread: 0 };
   for (const amount of split.amounts) {
-    const part = weigh(amount, of, measures);
+    const part = weigh(amount, of, measures, table);
     if ('code' in part) return part;
     const grams = total.grams + part.grams;
     const spread = Math.hypot(total.spread * total.grams, part.spread * part.grams);

@@ -3,6 +3,7 @@ import type { StyleId } from '../style/style.ts';
 import { ingredient } from '../ingredient/catalogue.ts';
 import { gramsText } from '../quantity/number.ts';
 import { toMillilitres, type Measures } from '../quantity/measures.ts';
+import { coefficientsWith, type Coefficients, type OwnFigures } from '../household/coefficients.ts';
 import { readAmount, type ReadAmount } from './amount.ts';
 import { longestLine, readLine, type UnreadCode } from './line.ts';
 import { starterWord, stageHeading, type StarterWord } from './starter.ts';
@@ -51,8 +52,13 @@ const unnamed = 'Pasted recipe';
  * @param text any text, of which the first {@link mostLines} lines are read
  * @example readRecipe('3 cups bread flour\n1 1/4 cups water\n1 tsp salt', defaultMeasures, 'pan')
  */
-export function readRecipe(text: string, measures: Measures, style: StyleId = 'pan'): ReadRecipe {
-  const reading = new Reading(measures);
+export function readRecipe(
+  text: string,
+  measures: Measures,
+  style: StyleId = 'pan',
+  figures: OwnFigures = {},
+): ReadRecipe {
+  const reading = new Reading(measures, coefficientsWith(figures));
   const rows = text.split(/\r\n|\r|\n/);
   rows.slice(0, mostLines).forEach((row, i) => reading.row(row, i + 1, rows[i + 1]));
   rows.slice(mostLines).forEach((row, i) => {
@@ -80,6 +86,7 @@ interface SpokenOf {
 /** One pass over the rows; its state is the stage that rows go to. */
 class Reading {
   readonly #measures: Measures;
+  readonly #table: Coefficients;
   readonly #stages: OpenStage[] = [];
   readonly #unread: Unread[] = [];
   readonly #assumptions: Assumption[] = [];
@@ -89,8 +96,9 @@ class Reading {
   #lineCount = 0;
   #begun = false;
 
-  constructor(measures: Measures) {
+  constructor(measures: Measures, table: Coefficients) {
     this.#measures = measures;
+    this.#table = table;
   }
 
   handBack(line: number, text: string, code: UnreadCode, why: string): void {
@@ -112,7 +120,7 @@ class Reading {
     this.#begun = true;
     if (starterWord(text) && this.#starter(text, at)) return;
 
-    const read = readLine(text, this.#measures);
+    const read = readLine(text, this.#measures, this.#table);
     if ('code' in read) {
       this.handBack(at, raw, read.code, read.why);
       return;

@@ -1,5 +1,4 @@
 import {
-  coefficientsWith,
   evaluate,
   pantryIn,
   resolve,
@@ -55,14 +54,7 @@ export class Bench {
   readonly evaluation = $derived.by(() => evaluate(this.formula, this.household, this.belief));
   readonly pantry = $derived(pantryIn(this.household));
   readonly resolved = $derived(resolve(this.formula, this.pantry));
-  readonly verdict = $derived(
-    this.evaluation &&
-      verdict(
-        this.evaluation,
-        this.formula.style,
-        coefficientsWith(this.household.figures).restMinutes.value,
-      ),
-  );
+  readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.formula.style));
   /** The level, where it can be told. */
   readonly level = $derived(this.evaluation?.cannotTell ? undefined : this.evaluation?.level);
   /** Slips to decide on, and those that the baker left. */

@@ -35,7 +35,9 @@ export class Paste {
   #belief = $state.raw<Belief | undefined>();
 
   readonly read = $derived(
-    this.text.trim() ? readRecipe(this.text, this.measures, this.style) : undefined,
+    this.text.trim()
+      ? readRecipe(this.text, this.measures, this.style, this.#household.figures)
+      : undefined,
   );
   readonly evaluation = $derived.by(() => {
     if (!this.read || !this.#belief) return undefined;

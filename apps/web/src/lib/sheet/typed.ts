@@ -1,4 +1,5 @@
 import {
+  coefficientsWith,
   measuresFor,
   methods,
   mostGrams,
@@ -43,8 +44,8 @@ const percent: Column = (text, formula, line, household) => {
   return typeof next === 'string' ? { fault: percentFaults[next] } : { formula: next };
 };
 
-const measure: Column = (text, formula, line, { measures }) => {
-  const read = readMeasure(text, line.of, measuresFor(line, measures));
+const measure: Column = (text, formula, line, { measures, figures }) => {
+  const read = readMeasure(text, line.of, measuresFor(line, measures), coefficientsWith(figures));
   if ('code' in read) return { fault: `Not clear: ${read.why}` };
   const spread = read.spread > 0 ? read.spread : undefined;
   // A line that is dipped stays dipped, however many cups of it are typed.

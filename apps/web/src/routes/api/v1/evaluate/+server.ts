@@ -51,7 +51,7 @@ async function readFormula(
   const type = request.headers.get('content-type') ?? '';
   if (/^text\/plain\b/i.test(type)) {
     const text = await readText(request);
-    const read = readRecipe(text, household.measures, query.style);
+    const read = readRecipe(text, household.measures, query.style, household.figures);
     const faults = read.unread.filter((u) => refused.has(u.code));
     if (faults.length > 0) {
       throw new Problem(

@@ -1,0 +1,150 @@
+import { expect } from 'chai';
+import {
+  catalogue,
+  chanceInWindow,
+  checkDough,
+  coefficientsWith,
+  defaultHousehold,
+  defaultMeasures,
+  evaluate,
+  figureGroups,
+  kitchenOf,
+  learnFromBake,
+  nothingLearned,
+  pantryIn,
+  programmeOf,
+  readRecipe,
+  resolve,
+  saltLadder,
+  styleIds,
+  styles,
+  verdict,
+  candidatesOf,
+  type Formula,
+  type Household,
+  type StyleId,
+} from '../../src/index.ts';
+import { build } from '../build.ts';
+
+/**
+ * A figure that a household may set moves something that it sees: at both ends of its range.
+ */
+const usual = {
+  'bread-flour': 350,
+  'whole-wheat': 150,
+  'wheat-bran': 20,
+  'rolled-oats': 30,
+  water: 330,
+  oil: 20,
+  sugar: 60,
+};
+const breads: ReadonlyArray<readonly [Record<string, number>, StyleId]> = [
+  [{ ...usual, salt: 2, 'instant-yeast': 1 }, 'pan'],
+  [{ ...usual, salt: 9.5, 'instant-yeast': 6 }, 'wholegrain-pan'],
+  [{ ...usual, salt: 16, 'instant-yeast': 20, 'vital-gluten': 40 }, 'rolls'],
+  [{ 'plain-flour': 500, water: 300, salt: 9 }, 'hearth-white'],
+  [{ 'plain-flour': 350, 'whole-wheat': 150, water: 310, sugar: 25, 'instant-yeast': 6 }, 'pan'],
+  [
+    { 'vital-gluten': 165, 'oat-fibre': 50, 'flax-meal': 80, water: 237, 'instant-yeast': 6 },
+    'low-carb',
+  ],
+];
+const lowSalt: Household = { ...defaultHousehold, lowSodium: true };
+
+/** All that this household sees of a bread. */
+function seen(formula: Formula, given: Household): unknown {
+  const household = { ...given, room: { celsius: 24, humidity: 0.75 } };
+  const evaluation = evaluate(formula, household, nothingLearned)!;
+  const kitchen = kitchenOf(household);
+  const lines = resolve(formula, pantryIn(household));
+  const { level, window, slips, cautions } = evaluation;
+  return [
+    [level.points, level.early, level.sd, window, chanceInWindow(level, window)],
+    slips.map((s) => [s.key, s.grams, s.reason, s.certainty]),
+    cautions,
+    verdict(evaluation, formula.style),
+    checkDough(-6, window, lines, level.baseGrams, household.measures),
+    saltLadder(lines, evaluation.totals, kitchen, 10),
+  ];
+}
+
+function everything(figures: Record<string, number>, extra: readonly Formula[]): string {
+  const household = { ...defaultHousehold, figures };
+  const by = (measured: 'scale' | 'volume' | 'about' | 'heaping') =>
+    build({ ...usual, salt: 9 }, 'pan', undefined, { measured });
+  const bagged = {
+    ...household,
+    today: '2026-05-30',
+    bags: [
+      { id: 'b', name: 'Bag', ingredient: 'bread-flour', moisture: 12, openedOn: '2026-05-20' },
+    ],
+  };
+  const low = build(breads.at(-1)![0], 'low-carb');
+  const goal = {
+    window: [-6, 6] as const,
+    netCarbs: 2,
+    portions: 16,
+    loss: 0.12,
+    school: 'eu' as const,
+    prefer: 'fewest' as const,
+  };
+  const programme = programmeOf(
+    candidatesOf(
+      resolve({ ...low, stages: low.stages }),
+      catalogue.filter((i) => i.id === 'sugar'),
+      's1',
+    ),
+    goal,
+    kitchenOf(household),
+  );
+  return JSON.stringify([
+    breads.map(([amounts, style]) => seen(build(amounts, style), household)),
+    seen(build(breads[1]![0], 'pan'), { ...lowSalt, figures }),
+    seen(build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, { bag: 'b' }), bagged),
+    (['volume', 'about', 'heaping'] as const).map((m) => seen(by(m), household)),
+    learnFromBake(
+      build({ 'bread-flour': 500, water: 310 }),
+      [{ id: 'f', at: '2026-01-01T08:00:00Z', kind: 'felt', data: { points: -5 } }],
+      household,
+      nothingLearned,
+    )!.belief.mean,
+    readRecipe('2 heaping cups bread flour', defaultMeasures, 'pan', figures).formula.stages,
+    programme.rows.map((r) => [r.id, r.least, r.most]),
+    extra.map((f) => seen(f, household)),
+  ]);
+}
+
+describe('every figure that can be set', () => {
+  for (const { title, rows } of figureGroups(catalogue, {})) {
+    it(`${title.toLowerCase()}: moves something at both ends of its range`, () => {
+      const still = rows.flatMap(({ name, least, most, value }) => {
+        const [kind, of] = name.split(':') as [string, string?];
+        const extra =
+          kind === 'thirst'
+            ? [build({ 'bread-flour': 500, water: 320, [of!]: 30 })]
+            : kind === 'window' || kind === 'protein' || kind === 'loss'
+              ? [build({ 'bread-flour': 500, water: 320 }, of as StyleId)]
+              : [];
+        const before = everything({}, extra);
+        // A window's ends do not change places: each goes as far as the other.
+        const [low, high] = kind === 'window' ? styles[of as StyleId].window : [least, most];
+        const ends =
+          kind !== 'window'
+            ? [least, most]
+            : name.endsWith(':low')
+              ? [least, high - 0.1]
+              : [low + 0.1, most];
+        return ends
+          .filter((end) => end !== value && everything({ [name]: end }, extra) === before)
+          .map((end) => `${name} at ${end}`);
+      });
+      expect(still).to.deep.equal([]);
+    });
+  }
+
+  it('out of its range it moves nothing', () => {
+    expect(coefficientsWith({ softening: 1.01 }).softening.value).to.equal(0.3);
+    expect(coefficientsWith({ softening: 1 }).softening.value).to.equal(1);
+    expect(styleIds.length).to.be.above(5);
+  });
+});
