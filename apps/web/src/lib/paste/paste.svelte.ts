@@ -34,7 +34,7 @@ export class Paste {
   /** What the book taught; fetched when there is something to judge with it. */
   #belief = $state.raw<Belief | undefined>();
 
-  readonly read = $derived(
+  readonly read = $derived.by(() =>
     this.text.trim()
       ? readRecipe(this.text, this.measures, this.style, this.#household.figures)
       : undefined,
