@@ -1,4 +1,5 @@
-import type { BakeEvent, Outcome } from './event.ts';
+import { kindOfEvent, type BakeEvent } from './event.ts';
+import type { Outcome } from './outcome.ts';
 
 /** Where a bake stands: the fold of its events. */
 export interface BakeState {
@@ -23,44 +24,16 @@ export interface BakeState {
 export const notBegun: BakeState = { weighed: new Map(), added: [], felt: [] };
 
 /**
- * The state of a bake after its events, whatever order they came in and however often each came.
+ * The state of a bake after its events, whatever order they came in and however often each came. What a
+ * newer version said of it stays, and is passed over.
  *
  * @example bakeState([{id: 'a', at, kind: 'felt', data: {points: 2}}]).felt.length // 1
  */
 export function bakeState(events: readonly BakeEvent[]): BakeState {
-  const once = new Map(events.map((e) => [e.id, e]));
-  const retracted = new Set(
-    [...once.values()].flatMap((e) => (e.kind === 'retracted' ? [e.data.event] : [])),
-  );
-  return [...once.values()]
+  const once = [...new Map(events.map((e) => [e.id, e])).values()];
+  const retracted = new Set(once.map((e) => kindOfEvent(e)?.retracts?.(e.data as never)));
+  return once
     .filter((e) => !retracted.has(e.id))
     .sort((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1))
-    .reduce(step, notBegun);
-}
-
-function step(state: BakeState, event: BakeEvent): BakeState {
-  switch (event.kind) {
-    case 'weighed':
-    case 'unweighed': {
-      const weighed = new Map(state.weighed);
-      if (event.kind === 'weighed') weighed.set(event.data.item, event.data);
-      else weighed.delete(event.data.item);
-      return { ...state, weighed };
-    }
-    case 'added':
-      return {
-        ...state,
-        added: [...state.added, { event: event.id, at: event.at, ...event.data }],
-      };
-    case 'felt':
-      return { ...state, felt: [...state.felt, { ...event.data, at: event.at }] };
-    case 'outcome':
-      return { ...state, outcome: event.data };
-    case 'finished':
-      return { ...state, finishedAt: state.finishedAt ?? event.at };
-    case 'abandoned':
-      return { ...state, abandonedAt: state.abandonedAt ?? event.at };
-    case 'retracted':
-      return state;
-  }
+    .reduce((state, event) => kindOfEvent(event)?.fold(state, event as never) ?? state, notBegun);
 }

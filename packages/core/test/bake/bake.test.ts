@@ -46,6 +46,13 @@ describe('a bake as a fold over its events', () => {
     expect(once.finishedAt).to.equal(at(59));
   });
 
+  it('passes over what a newer version said of it', () => {
+    const newer = { id: 'z', at: at(30), kind: 'sung to', data: { song: 'long' } };
+    const odd = { id: 'y', at: at(31), kind: 'constructor', data: {} };
+    const more = [...events, newer, odd] as unknown as BakeEvent[];
+    expect(bakeState(more)).to.deep.equal(bakeState(events));
+  });
+
   it('gives the dough as it was mixed: weighed, starter in proportion, additions', () => {
     const lines = mixedLines(loaf, bakeState(events));
     const grams = (id: string) => lines.find((l) => l.id === id)?.grams;

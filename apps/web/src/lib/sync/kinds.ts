@@ -1,4 +1,4 @@
-import type { BakeEvent, Formula } from '@tender-crumb/core';
+import { kindOfEvent, type BakeEvent, type Formula } from '@tender-crumb/core';
 import { merge } from 'json-merge-patch';
 import type { Entry, NewEntry } from './entry.ts';
 
@@ -46,7 +46,8 @@ const kinds = {
       path: `/api/v1/bakes/${behind(entries[0]!.lane)}/events`,
       body: { events: entries.map((e) => e.body) },
     }),
-    says: (body) => `Something tapped in a bake (${(body as BakeEvent).kind ?? 'of no kind'})`,
+    says: (body) =>
+      `Something tapped in a bake: ${kindOfEvent(body as BakeEvent)?.says ?? 'of no kind'}`,
   },
   settings: {
     most: 50,

@@ -1,6 +1,7 @@
 import {
   allergens,
   bakeEventKinds,
+  eventKinds,
   carbSchools,
   catalogue,
   cupMillilitres,
@@ -16,7 +17,6 @@ import {
   isMoment,
   leastGrams,
   mostGrams,
-  outcomeWords,
   ownIdPattern,
   percentageSchools,
   stageKinds,
@@ -25,6 +25,8 @@ import {
   waterSchools,
   type Bag,
   type BakeEvent,
+  type Field,
+  type Shape,
   type FormulaJson,
   type Label,
   type Measures,
@@ -232,30 +234,35 @@ export const bakeBody = Joi.object<NewBake>({
   startedAt: instant,
 }).required();
 
-const data: Record<BakeEvent['kind'], Joi.ObjectSchema> = {
-  weighed: Joi.object({
-    item: Joi.string().max(200).required(),
-    grams,
-    byScale: Joi.boolean().required(),
-  }),
-  unweighed: Joi.object({ item: Joi.string().max(200).required() }),
-  added: Joi.object({
-    ingredient: ingredientId.required(),
-    grams: Joi.number().min(0.1).max(2000).required(),
-  }),
-  felt: Joi.object({ points: Joi.number().min(-40).max(40).required(), rested: Joi.boolean() }),
-  retracted: Joi.object({ event: id.required() }),
-  outcome: Joi.object({
-    stars: Joi.number().integer().min(1).max(5).required(),
-    words: Joi.array()
-      .items(Joi.string().valid(...outcomeWords))
-      .max(outcomeWords.length)
-      .required(),
-    note: text(4000).required(),
-  }),
-  finished: Joi.object({}),
-  abandoned: Joi.object({}),
+/** What may stand in a field of each kind. */
+const fields: {
+  readonly [K in Field['kind']]: (field: Extract<Field, { kind: K }>) => Joi.Schema;
+} = {
+  text: ({ most }) => text(most),
+  id: () => id,
+  ingredient: () => ingredientId,
+  grams: () => grams,
+  number: ({ least, most, whole }) => {
+    const number = Joi.number().min(least).max(most);
+    return whole ? number.integer() : number;
+  },
+  flag: () => Joi.boolean(),
+  words: ({ of }) =>
+    Joi.array()
+      .items(Joi.string().valid(...of))
+      .max(of.length),
 };
+
+/** The validator of what a shape of the core describes. */
+export const joiOf = (shape: Shape): Joi.ObjectSchema =>
+  Joi.object(
+    Object.fromEntries(
+      Object.entries(shape).map(([name, field]) => {
+        const schema = fields[field.kind](field as never);
+        return [name, field.optional ? schema.optional() : schema.required()];
+      }),
+    ),
+  );
 
 const event = Joi.object({
   id: id.required(),
@@ -264,7 +271,10 @@ const event = Joi.object({
     .valid(...bakeEventKinds)
     .required(),
   data: Joi.when('kind', {
-    switch: bakeEventKinds.map((kind) => ({ is: kind, then: data[kind].required() })),
+    switch: bakeEventKinds.map((kind) => ({
+      is: kind,
+      then: joiOf(eventKinds[kind].shape).required(),
+    })),
   }),
 });
 

@@ -3,6 +3,7 @@ import {
   forecastOf,
   kitchenNow,
   learnBook,
+  teaches,
   type BakeEvent,
   type BookBake,
   type Circumstances,
@@ -237,16 +238,6 @@ export async function lastFelt(
   return felt;
 }
 
-/** Events that change what a bake taught. */
-const teaches: ReadonlySet<BakeEvent['kind']> = new Set([
-  'weighed',
-  'unweighed',
-  'added',
-  'felt',
-  'retracted',
-  'finished',
-]);
-
 /**
  * Appends events to a bake; one that is already there counts once. A bake that finishes teaches; one
  * that is amended after it was finished, or whose finish is taken back, has the book learned again.
@@ -293,7 +284,7 @@ export async function appendEvents(
       })
       .where('id', '=', id)
       .execute();
-    if ((before.finishedAt || state.finishedAt) && fresh.some((e) => teaches.has(e.kind))) {
+    if ((before.finishedAt || state.finishedAt) && fresh.some(teaches)) {
       if (before.finishedAt || !(await isBookLearned(tx))) await wantLearning(tx);
       else await learnOne(tx, { ...before, events: after });
     }
