@@ -7,14 +7,15 @@ import type { BakeState } from './state.ts';
  * The dough as it was really made: what the scale said instead of what the formula said, and what
  * was added at the dough check.
  *
+ * @param lines of the formula, where they are known already
  * @example mixedLines(formula, bakeState(events))
  */
 export function mixedLines(
   formula: Formula,
   state: BakeState,
   pantry: Pantry = cataloguePantry,
+  lines: readonly ResolvedLine[] = resolve(formula, pantry),
 ): ResolvedLine[] {
-  const lines = resolve(formula, pantry);
   const starters = new Map(
     stagesOf(formula)
       .filter((s) => s.kind === 'starter')

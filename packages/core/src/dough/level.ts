@@ -1,7 +1,7 @@
 import { isFlour, isDryStuff, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { waterAccount, type WaterAccount } from './account.ts';
-import { doubtOf, type Belief } from '../household/belief.ts';
+import { doubtOf, placeOf, type Belief } from '../household/belief.ts';
 import { z80 } from '../household/coefficients.ts';
 import { doughModel, type DoughModel } from './dough-model.ts';
 import type { Kitchen } from '../household/kitchen.ts';
@@ -59,21 +59,20 @@ export function level(lines: readonly ResolvedLine[], kitchen: Kitchen): Level |
   const account = waterAccount(model);
   const points = (100 * (account.brings + account.softens - account.drinks)) / base.grams;
   const at: DoughMiddle = { base: base.grams, perGram: perGram(model, points) };
-  const leans = parametersOf(forms, kitchen).map((parameter) => ({
-    parameter,
-    slope: slopeOf(parameter, forms, at),
-  }));
-  const learned = leans.filter(({ parameter }) => parameter.learned);
-  const slopes = new Map(learned.map(({ parameter, slope }) => [parameter.key, slope]));
-  const priors = new Map(learned.map(({ parameter }) => [parameter.key, parameter.prior]));
-
+  const slopes = new Map<string, number>();
+  const priors = new Map<string, number>();
   let passingVariance = 0;
   const doubts: Doubt[] = [];
-  for (const { parameter, slope } of leans) {
-    const { key, kind, ingredient, prior } = parameter;
-    const sd = parameter.learned ? doubtOf(kitchen.belief, key, prior) : prior;
+  for (const parameter of parametersOf(forms, kitchen)) {
+    const { key, kind, ingredient, prior, learned } = parameter;
+    const slope = slopeOf(parameter, forms, at);
+    if (learned) {
+      slopes.set(key, slope);
+      priors.set(key, prior);
+    }
+    const sd = learned ? doubtOf(kitchen.belief, key, prior) : prior;
     const own = Math.abs(slope) * sd;
-    if (!parameter.learned) passingVariance += own ** 2;
+    if (!learned) passingVariance += own ** 2;
     if (own > 0) doubts.push({ key, kind, ingredient, points: own });
   }
   doubts.sort((a, b) => b.points - a.points);
@@ -93,11 +92,16 @@ export function level(lines: readonly ResolvedLine[], kitchen: Kitchen): Level |
   };
 }
 
-const slopeOf = (
+function slopeOf(
   { channel, moves }: Parameter,
   forms: readonly LinearForm[],
   at: DoughMiddle,
-): number => moves.reduce((sum, i) => sum + channelSlopes[channel](forms[i]!, at), 0);
+): number {
+  const slope = channelSlopes[channel];
+  let sum = 0;
+  for (const i of moves) sum += slope(forms[i]!, at);
+  return sum;
+}
 
 /**
  * Points by which the level moves for a gram more of a line: by what it leaves over, by what it is of
@@ -129,8 +133,8 @@ function learnedVariance(
   let variance = 0;
   const seen: Array<readonly [number, number]> = [];
   for (const [key, slope] of slopes) {
-    const at = belief.keys.indexOf(key);
-    if (at < 0) variance += (slope * priors.get(key)!) ** 2;
+    const at = placeOf(belief, key);
+    if (at === undefined) variance += (slope * priors.get(key)!) ** 2;
     else seen.push([at, slope]);
   }
   for (const [i, a] of seen) {

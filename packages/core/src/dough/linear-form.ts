@@ -34,9 +34,16 @@ export interface LinearForm {
   readonly later: number;
 }
 
+const thirstKeys = new WeakMap<Ingredient, string>();
+
 /** Key of a line's thirst: of its bag where that is of its kind, else of the household's usual one. */
-export const thirstKeyOf = ({ of, ingredient }: ResolvedLine): string =>
-  thirstKey({ ingredient, ...(of.bag ? { bag: of.bag.id } : {}) });
+export function thirstKeyOf({ of }: Pick<ResolvedLine, 'of'>): string {
+  const known = thirstKeys.get(of);
+  if (known !== undefined) return known;
+  const key = thirstKey({ ingredient: of.id, ...(of.bag ? { bag: of.bag.id } : {}) });
+  thirstKeys.set(of, key);
+  return key;
+}
 
 /** Which coefficient says how much of its thirst a slow drinker has drunk at the first touch. */
 const slowness: Readonly<Partial<Record<Role, 'slowFlour' | 'slowMeal' | 'slowGrain'>>> = {

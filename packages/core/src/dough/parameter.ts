@@ -124,26 +124,34 @@ export interface Parameter extends Known {
   readonly moves: readonly number[];
 }
 
+const rows = parameterKindNames.map((kind) => ({ kind, row: parameterKinds[kind] as Kind }));
+
 /**
  * All parameters that move a dough.
  *
  * @example parametersOf(forms, kitchen).map((p) => p.key) // ['thirst:bread-flour', 'moisture', 'line:l1', …]
  */
 export function parametersOf(forms: readonly LinearForm[], kitchen: Kitchen): Parameter[] {
-  return parameterKindNames.flatMap((kind) => {
-    const row: Kind = parameterKinds[kind];
-    const found = new Map<string, Parameter & { moves: number[] }>();
-    for (const [i, form] of forms.entries()) {
+  const found: Parameter[] = [];
+  // No key is of two kinds.
+  const places = new Map<string, number[]>();
+  for (const { kind, row } of rows) {
+    for (let i = 0; i < forms.length; i += 1) {
+      const form = forms[i]!;
       if (form.line.grams === 0) continue;
       const known = row.of(form, kitchen);
       if (!known) continue;
-      const before = found.get(known.key);
-      if (before) before.moves.push(i);
-      else {
-        const { channel, learned } = row;
-        found.set(known.key, { ...known, kind, channel, learned, moves: [i] });
+      const { key, prior, ingredient, line } = known;
+      const before = places.get(key);
+      if (before) {
+        before.push(i);
+        continue;
       }
+      const moves = [i];
+      places.set(key, moves);
+      const { channel, learned } = row;
+      found.push({ key, prior, ingredient, line, kind, channel, learned, moves });
     }
-    return [...found.values()];
-  });
+  }
+  return found;
 }

@@ -24,14 +24,26 @@ export const fillKey = 'fill';
 /** Key of how far sugars and fats soften. */
 export const softeningKey = 'softening';
 
+const places = new WeakMap<readonly string[], ReadonlyMap<string, number>>();
+
+/** Place of a key in a belief; undefined where nothing was learned of it. */
+export function placeOf({ keys }: Belief, key: string): number | undefined {
+  let known = places.get(keys);
+  if (!known) {
+    known = new Map(keys.map((k, i) => [k, i]));
+    places.set(keys, known);
+  }
+  return known.get(key);
+}
+
 /** Mean departure of a key; 0 where nothing was learned. */
 export function departure(belief: Belief, key: string): number {
-  const at = belief.keys.indexOf(key);
-  return at < 0 ? 0 : belief.mean[at]!;
+  const at = placeOf(belief, key);
+  return at === undefined ? 0 : belief.mean[at]!;
 }
 
 /** Standard deviation left in a key, or the catalogue's where nothing was learned. */
 export function doubtOf(belief: Belief, key: string, priorSd: number): number {
-  const at = belief.keys.indexOf(key);
-  return at < 0 ? priorSd : Math.sqrt(belief.covariance[at]![at]!);
+  const at = placeOf(belief, key);
+  return at === undefined ? priorSd : Math.sqrt(belief.covariance[at]![at]!);
 }

@@ -54,8 +54,9 @@ export function learnFromBake(
   const state: BakeState = bakeState(events);
   const kitchen = kitchenOf(household, belief);
   const pantry = pantryIn(household);
-  const forecast = level(resolve(formula, pantry), kitchen);
-  const lines = mixedLines(formula, state, pantry);
+  const planned = resolve(formula, pantry);
+  const forecast = level(planned, kitchen);
+  const lines = mixedLines(formula, state, pantry, planned);
   const mixed = level(lines, kitchen);
   if (!forecast || !mixed) return undefined;
 

@@ -1,4 +1,4 @@
-import type { Belief } from '../household/belief.ts';
+import { placeOf, type Belief } from '../household/belief.ts';
 
 /** One look at a dough: how far it stood from the forecast, and what the forecast leans on. */
 export interface Observation {
@@ -22,26 +22,38 @@ export interface Observation {
  */
 export function updateBelief(belief: Belief, seen: Observation): Belief {
   if (!(seen.noise > 0)) throw new RangeError('the noise is above 0');
-  const fresh = [...seen.slopes.keys()].filter((key) => !belief.keys.includes(key));
-  const keys = [...belief.keys, ...fresh];
+  const fresh = [...seen.slopes.keys()].filter((key) => placeOf(belief, key) === undefined);
+  const keys = fresh.length > 0 ? [...belief.keys, ...fresh] : belief.keys;
+  const count = keys.length;
   const old = belief.keys.length;
-  const covariance = keys.map((key, i) =>
-    keys.map((_, j) => {
-      if (i < old && j < old) return belief.covariance[i]![j]!;
-      return i === j ? seen.priors.get(key)! ** 2 : 0;
-    }),
-  );
-  const slope = keys.map((key) => seen.slopes.get(key) ?? 0);
-  const lean = covariance.map((row) => row.reduce((sum, c, j) => sum + c * slope[j]!, 0));
-  const variance = lean.reduce((sum, l, i) => sum + l * slope[i]!, 0) + seen.noise;
-  const gain = lean.map((l) => l / variance);
+  const prior = fresh.map((key) => seen.priors.get(key)! ** 2);
 
+  // The slope is nought but for the few keys of this dough.
+  const steep: Array<readonly [at: number, slope: number]> = [];
   const bakes: Record<string, number> = { ...belief.bakes };
-  for (const [key, g] of seen.slopes) if (g !== 0) bakes[key] = (bakes[key] ?? 0) + 1;
-  return {
-    keys,
-    mean: keys.map((_, i) => (belief.mean[i] ?? 0) + gain[i]! * seen.residual),
-    covariance: covariance.map((row, i) => row.map((c, j) => c - gain[i]! * lean[j]!)),
-    bakes,
-  };
+  for (const [key, slope] of seen.slopes) {
+    if (slope === 0) continue;
+    steep.push([placeOf(belief, key) ?? old + fresh.indexOf(key), slope]);
+    bakes[key] = (bakes[key] ?? 0) + 1;
+  }
+  const lean = new Float64Array(count);
+  for (const [j, slope] of steep) {
+    if (j >= old) lean[j]! += prior[j - old]! * slope;
+    // A covariance is the same by row and by column.
+    else for (let i = 0; i < old; i += 1) lean[i]! += belief.covariance[j]![i]! * slope;
+  }
+  let variance = seen.noise;
+  for (const [j, slope] of steep) variance += lean[j]! * slope;
+
+  const mean: number[] = [];
+  const covariance: number[][] = [];
+  for (let i = 0; i < count; i += 1) {
+    const gain = lean[i]! / variance;
+    mean.push((belief.mean[i] ?? 0) + gain * seen.residual);
+    const row = i < old ? belief.covariance[i]!.slice() : new Array<number>(old).fill(0);
+    for (let j = old; j < count; j += 1) row.push(i === j ? prior[j - old]! : 0);
+    if (gain !== 0) for (let j = 0; j < count; j += 1) row[j]! -= gain * lean[j]!;
+    covariance.push(row);
+  }
+  return { keys, mean, covariance, bakes };
 }

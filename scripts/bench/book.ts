@@ -1,0 +1,76 @@
+/** What learning a whole book costs: the fold alone, without reading and writing. */
+import {
+  completeFormula,
+  defaultHousehold,
+  kitchenNow,
+  learnBook,
+  type Bag,
+  type BookBake,
+  type Household,
+} from '../../packages/core/src/index.ts';
+import { print } from './measure.ts';
+
+const bakes = 5000;
+
+/** A book of some bags, each bread made of three of them. */
+function book(bags: number): { household: Household; made: BookBake[] } {
+  const kinds = ['bread-flour', 'whole-wheat', 'rye-whole'];
+  const stock = Array.from({ length: bags }, (_, i): Bag => ({
+    id: `b${i}`,
+    name: `Bag ${i}`,
+    ingredient: kinds[i % 3]!,
+  }));
+  const household: Household = { ...defaultHousehold, bags: stock };
+  const formulas = Array.from({ length: bags }, (_, n) =>
+    completeFormula({
+      stages: [
+        {
+          lines: [
+            ...[0, 1, 2].map((k) => {
+              const { id, ingredient } = stock[(3 * n + k) % bags]!;
+              return { ingredient, bag: id, grams: [300, 150, 50][k]! };
+            }),
+            { ingredient: 'water', grams: 340 },
+            { ingredient: 'honey', grams: 15 },
+            { ingredient: 'salt', grams: 9 },
+          ],
+        },
+      ],
+    }),
+  );
+  const kitchens = formulas.map((f) => kitchenNow(household, f));
+  const made = Array.from({ length: bakes }, (_, i): BookBake => {
+    const at = new Date(Date.UTC(2020, 0, 1) + i * 36_000_000).toISOString();
+    return {
+      id: `k${i}`,
+      formula: formulas[i % bags]!,
+      events: [{ id: 'f', at, kind: 'felt', data: { points: (i % 9) - 4, rested: true } }],
+      circumstances: { day: at.slice(0, 10), kitchen: kitchens[i % bags]! },
+    };
+  });
+  return { household, made };
+}
+
+for (const [figures, aim] of [
+  [15, 500],
+  [60, 1500],
+] as const) {
+  const { household, made } = book(figures - 1);
+  const spent: number[] = [];
+  let learned = 0;
+  for (let round = 0; round < 3; round += 1) {
+    const start = performance.now();
+    const fold = learnBook(made, household);
+    let step = fold.next();
+    while (!step.done) step = fold.next();
+    spent.push(performance.now() - start);
+    learned = step.value.belief.keys.length;
+  }
+  spent.sort((a, b) => a - b);
+  print({
+    measure: `the fold of ${bakes} bakes with ${learned} learned figures`,
+    median: Math.round(spent[1]!),
+    unit: 'ms',
+    aim: `< ${aim}`,
+  });
+}
