@@ -22,7 +22,8 @@ const text = [
 const { formula, unread } = readRecipe(text, defaultMeasures);
 if (unread.length > 0) throw new Error(`the bench recipe is not read: ${unread[0]!.text}`);
 
-const evaluation = () => evaluate(formula, defaultHousehold, nothingLearned);
+// A new value each time, as a keystroke makes one.
+const evaluation = () => evaluate({ ...formula }, defaultHousehold, nothingLearned);
 const reading = () => readRecipe(text, defaultMeasures);
 const passes = () => text.split('\n').map((l) => l.toLowerCase().match(/[\d½]+|[a-z]+/g));
 

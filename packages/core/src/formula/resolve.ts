@@ -81,14 +81,26 @@ function placesOf(lines: readonly LaidLine[], into: Places = new Map()): Places 
   return into;
 }
 
+/** A formula is a value: it is laid out once in each pantry. */
+const resolved = new WeakMap<Formula, WeakMap<Pantry, readonly ResolvedLine[]>>();
+
 /**
  * The formula's lines with slips laid over them, each with what it is made of.
  *
  * @throws RangeError for an ingredient that the pantry has not: ids are checked at the door
  * @example resolve(formula, pantry).map((l) => l.of.name)
  */
-export const resolve = (formula: Formula, pantry: Pantry = cataloguePantry): ResolvedLine[] =>
-  layLines(formula).map((line) => withStuff(line, pantry));
+export function resolve(formula: Formula, pantry: Pantry = cataloguePantry): ResolvedLine[] {
+  let ofPantry = resolved.get(formula);
+  if (!ofPantry) resolved.set(formula, (ofPantry = new WeakMap()));
+  let lines = ofPantry.get(pantry);
+  if (!lines) {
+    lines = layLines(formula).map((line) => withStuff(line, pantry));
+    ofPantry.set(pantry, lines);
+  }
+  // The list is the caller's own; the lines are values.
+  return lines.slice();
+}
 
 /** A laid line with what it is made of. */
 export const withStuff = (line: LaidLine, pantry: Pantry): ResolvedLine =>
