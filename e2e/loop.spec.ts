@@ -97,7 +97,8 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   await page.getByRole('link', { name: 'To the book' }).click();
   const entry = page.getByRole('listitem').filter({ hasText: 'A little tight at first.' });
   await expect(entry).toContainText(/g water/);
-  await expect(entry).toContainText('Next time');
+  await entry.getByRole('link', { name: 'What it taught, and next time' }).click();
+  await expect(page.getByText('Next time, as the formula stands:')).toBeVisible();
 
   // The same formula, next time: moved, and surer.
   await visit(page, bench);

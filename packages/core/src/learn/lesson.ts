@@ -31,6 +31,8 @@ export interface Lesson {
   readonly mixed: LevelMark;
   /** Where it was felt to be, as it would feel after its rest. */
   readonly felt?: number;
+  /** How far the dough stood on its dry base; none in lessons of the first version. */
+  readonly dryness?: number;
   /** Grams added at the check. */
   readonly added: ReadonlyArray<{ readonly ingredient: string; readonly grams: number }>;
   readonly taught: readonly Taught[];
@@ -81,6 +83,7 @@ export function learnFromBake(
     lesson: {
       forecast: levelMark(forecast),
       mixed: levelMark(mixed),
+      dryness: baseOf(lines).dryness,
       ...(felt === undefined ? {} : { felt }),
       added: state.added.map(({ ingredient, grams }) => ({ ingredient, grams })),
       taught: felt === undefined ? [] : taught(lines, mixed, belief, learned),

@@ -1,43 +1,33 @@
 <script lang="ts">
   import {
     gramsText,
-    baseOf,
-    nextTime,
     pantryIn,
     pointsText,
-    resolve,
     stateAt,
     windowFor,
-    type Belief,
-    type Formula,
     type Household,
     type Lesson,
+    type NextTime,
+    type StyleId,
   } from '@tender-crumb/core';
   import Level from '../level/Level.svelte';
 
   let {
     lesson,
-    formula,
+    style,
     household,
-    belief,
+    next,
     size = 'bench',
   }: {
     lesson: Lesson;
-    /** As it was baked. */
-    formula: Formula;
+    style: StyleId;
     household: Household;
-    belief: Belief;
+    /** What the same formula would do now, where that is looked at. */
+    next?: NextTime;
     size?: 'tiny' | 'bench';
   } = $props();
 
-  const window = $derived(
-    windowFor(
-      formula.style,
-      baseOf(resolve(formula, pantryIn(household))).dryness,
-      household.figures,
-    ),
-  );
-  const next = $derived(nextTime(formula, household, belief));
+  const window = $derived(windowFor(style, lesson.dryness ?? 0, household.figures));
   const nameOf = (id: string) => pantryIn(household).ingredient(id).name;
   const bagName = (bag: string | undefined, of: string) =>
     household.bags.find((b) => b.id === bag)?.name ?? nameOf(of);

@@ -2,6 +2,7 @@
   import { refresh } from '$lib/ui/refresh.ts';
   import {
     loadingOrders,
+    nextTime,
     type BakeEvent,
     type Circumstances,
     type Belief,
@@ -83,9 +84,9 @@
       {#if data.bake.lesson}
         <LessonView
           lesson={data.bake.lesson}
-          formula={data.formula}
+          style={data.formula.style}
           household={data.household}
-          belief={data.belief}
+          next={nextTime(data.formula, data.household, data.belief)}
         />
         {#if data.bake.circumstances.assumed}
           <p class="quiet">

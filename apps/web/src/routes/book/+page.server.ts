@@ -1,8 +1,8 @@
 import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
 import { countBakes, listBakes } from '$lib/server/store/bakes.ts';
-import { listHeads, readVersions } from '$lib/server/store/formulas.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { listHeads } from '$lib/server/store/formulas.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 const perPage = 20;
@@ -16,11 +16,10 @@ export const load: PageServerLoad = async ({ url }) => {
     await countBakes(db, { formula }),
     perPage,
   );
-  const [{ rows, total }, formulas, household, { belief }] = await Promise.all([
+  const [{ rows, total }, formulas, household] = await Promise.all([
     listBakes(db, { limit: perPage, offset, formula }),
     listHeads(db, { limit: 200 }),
     readHousehold(db),
-    readBelief(db),
   ]);
   // The chart is of one bread: mixed breads have no common line.
   const charted = formula ? (await listBakes(db, { limit: 60, formula })).rows : [];
@@ -42,8 +41,6 @@ export const load: PageServerLoad = async ({ url }) => {
       .reverse(),
     formulas: formulas.rows.map(({ id, name }) => ({ id, name })),
     household,
-    belief,
-    baked: await readVersions(db, rows),
     formula,
     total,
     page,

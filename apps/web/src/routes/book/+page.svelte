@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { StyleId } from '@tender-crumb/core';
   import { goto } from '$app/navigation';
   import ForecastChart from '$lib/book/ForecastChart.svelte';
   import LessonView from '$lib/book/LessonView.svelte';
@@ -73,11 +74,11 @@
           {#if row.lesson}
             <LessonView
               lesson={row.lesson}
-              formula={data.baked[`${row.formulaId} ${row.formulaVersion}`]!}
+              style={row.style as StyleId}
               household={data.household}
-              belief={data.belief}
               size="tiny"
             />
+            <p><a class="link" href="/bake/{row.id}">What it taught, and next time</a></p>
           {/if}
         {/if}
       </li>
