@@ -1,5 +1,6 @@
 export * from './figure/figure.ts';
 export * from './quantity/mass.ts';
+export * from './quantity/sum-grams.ts';
 export * from './quantity/day.ts';
 export * from './quantity/measures.ts';
 export * from './quantity/fraction.ts';
@@ -20,6 +21,7 @@ export * from './formula/formula.ts';
 export * from './formula/measuring-method.ts';
 export * from './formula/resolve.ts';
 export * from './formula/base.ts';
+export * from './formula/poured-water.ts';
 export * from './formula/totals.ts';
 export * from './formula/percentage.ts';
 export * from './formula/schools.ts';

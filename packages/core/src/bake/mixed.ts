@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { mainStage, stagesOf, type Formula } from '../formula/formula.ts';
 import { resolve, withStuff, type ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
@@ -19,10 +20,7 @@ export function mixedLines(
   const starters = new Map(
     stagesOf(formula)
       .filter((s) => s.kind === 'starter')
-      .map((s) => [
-        s.id,
-        lines.filter((l) => l.stage === s.id).reduce((total, l) => total + l.grams, 0),
-      ]),
+      .map((s) => [s.id, sumGrams(lines.filter((l) => l.stage === s.id))]),
   );
   const weighed = lines.map((line): ResolvedLine => {
     const own = state.weighed.get(line.id);

@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { stagesOf, type Formula, type StageKind } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
@@ -85,7 +86,7 @@ const starterItem = (id: string, name: string, lines: readonly ResolvedLine[]): 
   id: `stage:${id}`,
   name: name.toLowerCase(),
   ingredient: 'starter',
-  grams: lines.reduce((total, l) => total + l.grams, 0),
+  grams: sumGrams(lines),
   lines: lines.map((l) => l.id),
   hint: 'ripe: domed or just falling; stirred down',
 });

@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { StyleId } from '../style/style.ts';
 import { coefficients } from '../household/coefficients.ts';
@@ -153,7 +154,7 @@ export const cautionTable: readonly CautionRow[] = [
 
 function flourProtein(lines: readonly ResolvedLine[]): number {
   const flours = lines.filter(isFlour);
-  const grams = flours.reduce((sum, l) => sum + l.grams, 0);
+  const grams = sumGrams(flours);
   const protein = flours.reduce((sum, l) => sum + l.grams * l.of.composition.protein, 0);
   return grams > 0 ? protein / grams : 0;
 }

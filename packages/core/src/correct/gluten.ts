@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { gramsText } from '../quantity/number.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { departure } from '../household/belief.ts';
@@ -21,9 +22,7 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
   const { glutenMost, leastShortfall } = kitchen.coefficients;
   const of = pantry.ingredient(gluten);
   if (totals.dryBase) return undefined;
-  const inIt = lines
-    .filter((l) => l.ingredient === gluten)
-    .reduce((total, l) => total + l.grams, 0);
+  const inIt = sumGrams(lines.filter((l) => l.ingredient === gluten));
   const most = (glutenMost.value * totals.flourGrams) / 100;
   const water = (grams: number) =>
     grams * (of.thirst.value + departure(kitchen.belief, `thirst:${gluten}`));

@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
 import { makeSlip, ofFlour, type Slip, type SlipContext } from './correction.ts';
@@ -52,9 +53,7 @@ function lessSalt(
   stage: string,
   of: string,
 ): Slip | undefined {
-  const inIt = context.lines
-    .filter((l) => l.stage === stage && l.ingredient === of)
-    .reduce((total, l) => total + l.grams, 0);
+  const inIt = sumGrams(context.lines.filter((l) => l.stage === stage && l.ingredient === of));
   const back = Math.max(grams, -inIt);
   if (back > -0.5) return undefined;
   const { saltLow } = context.kitchen.coefficients;

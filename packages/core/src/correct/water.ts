@@ -1,3 +1,4 @@
+import { pouredWater } from '../formula/poured-water.ts';
 import { roles } from '../ingredient/role.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
@@ -46,9 +47,7 @@ export function waterSlip(context: SlipContext): Slip | undefined {
     });
   }
 
-  const spare = lines
-    .filter((l) => l.ingredient === 'water' && l.stage === context.stage)
-    .reduce((total, l) => total + l.grams, 0);
+  const spare = pouredWater(lines, context.stage);
   if (spare >= -grams) {
     return makeSlip(context, {
       kind: 'water',

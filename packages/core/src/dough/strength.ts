@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { styles, type StyleId } from '../style/style.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
@@ -57,9 +58,8 @@ export function pearsonSquare(
 /** What the flours can build, by weight. */
 export function strengthShares(lines: readonly ResolvedLine[]) {
   const flours = lines.filter(isFlour);
-  const grams = (of: string) =>
-    flours.filter((l) => l.of.strength === of).reduce((total, l) => total + l.grams, 0);
-  const all = flours.reduce((total, l) => total + l.grams, 0) || 1;
+  const grams = (of: string) => sumGrams(flours.filter((l) => l.of.strength === of));
+  const all = sumGrams(flours) || 1;
   return {
     strong: grams('strong') / all,
     weak: grams('weak') / all,

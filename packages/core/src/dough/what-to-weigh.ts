@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Kitchen } from '../household/kitchen.ts';
@@ -40,7 +41,7 @@ export function whatToWeigh(
   const byKey = new Map(shares.map((s) => [s.key, s]));
   const habit = shares.find((s) => s.kind === 'habit')?.share ?? 0;
   const filled = lines.filter((l) => methods[l.measured].by === 'volume' && l.of.role === 'flour');
-  const filledGrams = filled.reduce((sum, l) => sum + l.grams, 0);
+  const filledGrams = sumGrams(filled);
 
   const weighing = lines.flatMap((line): Surer[] => {
     const own = byKey.get(`line:${line.id}`)?.share ?? 0;

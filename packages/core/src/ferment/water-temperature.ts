@@ -1,3 +1,4 @@
+import { isPouredWater } from '../formula/poured-water.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
 import { grinds } from '../ingredient/grind.ts';
@@ -83,7 +84,7 @@ export function waterTemperature(
   lines: readonly ResolvedLine[],
   { desired, room, rise }: { desired: number; room: number; rise: number },
 ): WaterTemperature | undefined {
-  const poured = lines.filter((l) => l.ingredient === 'water' && l.stageKind === 'dough');
+  const poured = lines.filter((l) => isPouredWater(l) && l.stageKind === 'dough');
   const waterCapacity = poured.reduce((sum, l) => sum + capacity(l), 0);
   if (!(waterCapacity > 0)) return undefined;
   const rest = lines.filter((l) => !poured.includes(l));

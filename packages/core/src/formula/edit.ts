@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import type { PercentageSchool } from '../household/schools.ts';
 import { massPerWork } from '../ingredient/yeast.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
@@ -114,7 +115,7 @@ export function setPercent(
     (l) => l.id !== lineId && l.stage === line.stage && inBase(l) && l.grams > 0,
   );
   if (others.length === 0) return 'only-flour';
-  const othersGrams = others.reduce((total, l) => total + l.grams, 0);
+  const othersGrams = sumGrams(others);
   const remaining = othersGrams + line.grams - grams;
   if (remaining < 0) return 'over-hundred';
   return others.reduce(

@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { isGrams } from '../quantity/mass.ts';
 import { allLines, type Formula, type Line } from './formula.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
@@ -52,9 +53,7 @@ export function scaleTo(
 ): Formula | undefined {
   const lines = resolve(formula, pantry);
   const weigh = (of: typeof lines) =>
-    target === 'dough'
-      ? of.reduce((total, l) => total + l.grams, 0)
-      : (totals(of)?.flourGrams ?? 0);
+    target === 'dough' ? sumGrams(of) : (totals(of)?.flourGrams ?? 0);
   const present = weigh(lines);
   const held = lines.filter((l) => l.held);
   const heldGrams =

@@ -1,3 +1,5 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
+import { pouredWater } from './poured-water.ts';
 import { roles } from '../ingredient/role.ts';
 import { baseOf, partOfBase } from './base.ts';
 import type { ResolvedLine } from './resolve.ts';
@@ -64,9 +66,7 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
   const inBase = (l: ResolvedLine) => l.grams * partOfBase(l, base);
   const added = lines.filter((l) => !isPrefermented(l));
   const addedFlourGrams = sum(added, inBase);
-  const poured = (of: readonly ResolvedLine[]) =>
-    sum(of, (l) => (l.ingredient === 'water' ? l.grams : 0));
-  const pouredWaterGrams = poured(lines);
+  const pouredWaterGrams = pouredWater(lines);
   const effectiveWaterGrams = sum(lines, freeWater);
   const salt = sum(lines, (l) => (l.grams * (l.of.addedSalt ?? 0)) / 100);
   const sodium = sum(lines, (l) => (l.grams * l.of.composition.sodium) / 100_000);
@@ -79,9 +79,9 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
     addedFlourGrams,
     pouredWaterGrams,
     effectiveWaterGrams,
-    doughGrams: sum(lines, (l) => l.grams),
+    doughGrams: sumGrams(lines),
     hydrationTotalFlour: percent(pouredWaterGrams),
-    hydrationAddedFlour: addedFlourGrams > 0 ? (100 * poured(added)) / addedFlourGrams : 0,
+    hydrationAddedFlour: addedFlourGrams > 0 ? (100 * pouredWater(added)) / addedFlourGrams : 0,
     effectiveHydration: percent(effectiveWaterGrams),
     effectiveHydrationAdded:
       addedFlourGrams > 0 ? (100 * sum(added, freeWater)) / addedFlourGrams : 0,
@@ -89,7 +89,7 @@ export function totals(lines: readonly ResolvedLine[]): Totals | undefined {
     saltGrams: salt,
     saltEquivalentPercent: percent(sodium * saltPerSodium),
     prefermentedFlourPercent: percent(sum(lines.filter(isPrefermented), inBase)),
-    proteinPercent: (100 * protein) / sum(strong, (l) => l.grams),
+    proteinPercent: (100 * protein) / sumGrams(strong),
     wholeShare: sum(lines, (l) => inBase(l) * (l.of.whole ?? 0)) / flourGrams,
     dryness: base.dryness,
     dryBase: base.dryness > 0.5,

@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { doughModel } from '../dough/dough-model.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { surplusOf } from '../dough/linear-form.ts';
@@ -79,7 +80,7 @@ export function programmeOf(
   const dryBase = held.dryness > 0.5;
   const usable = candidates.filter((c) => !(dryBase && roles[c.of.role].flour && c.now === 0));
   const lines = linesAt(usable, () => 1);
-  const dough = goal.dough ?? now.reduce((sum, l) => sum + l.grams, 0);
+  const dough = goal.dough ?? sumGrams(now);
   const { forms, softening } = doughModel(lines, kitchen, held);
   const surplus = new Map(forms.map((f) => [f.line.id, 100 * surplusOf(f, softening)]));
   const base = new Map(forms.map((f) => [f.line.id, f.base]));

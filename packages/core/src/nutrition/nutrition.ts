@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import type { CarbSchool } from '../household/schools.ts';
 import { z80 } from '../household/coefficients.ts';
 import type { Kitchen } from '../household/kitchen.ts';
@@ -127,7 +128,7 @@ export function nutrition(
     Nutrient,
     Estimate
   >;
-  const dough = lines.reduce((sum, l) => sum + l.grams, 0);
+  const dough = sumGrams(lines);
   return { ...all, grams: dough * (1 - loss) };
 }
 

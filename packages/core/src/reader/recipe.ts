@@ -1,3 +1,4 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { formulaFormat, type Formula, type Line, type Stage } from '../formula/formula.ts';
 import type { StyleId } from '../style/style.ts';
 import { ingredient } from '../ingredient/catalogue.ts';
@@ -229,7 +230,7 @@ class Reading {
         built.find((s) => s.kind === word.kind) ??
         (word.kind === 'preferment' ? undefined : built.find((s) => s.kind === 'preferment'));
       if (meant) {
-        const all = meant.lines.reduce((total, l) => total + l.grams, 0);
+        const all = sumGrams(meant.lines);
         this.#assumptions.push({
           line: at,
           text: `“${text}” is read as all ${gramsText(all)} of the ${meant.name.toLowerCase()}`,

@@ -1,9 +1,10 @@
+import { pouredWater } from '../formula/poured-water.ts';
 import { isFlour } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
 import { refusalOf } from './refusal.ts';
-import { add, takeOut, type Candidate, type Rule, type SwapContext } from './rule.ts';
+import { add, takeOut, type Candidate, type Rule } from './rule.ts';
 import { fromStarterRule, toStarterRule } from './sourdough.ts';
 
 /** Figures that substitutions go by. */
@@ -196,7 +197,7 @@ const milkAndPowder: Rule = (line, context) => {
       make: (l) => {
         const milk = l.grams / powderInMilk.value;
         const water = milk * waterInMilk.value;
-        if (water > pouredWater(context)) {
+        if (water > pouredWater(context.lines, context.main)) {
           return {
             refused: `That would be ${Math.round(milk)} g of milk, and there is not that much water to give way to it.`,
           };
@@ -211,11 +212,6 @@ const milkAndPowder: Rule = (line, context) => {
     },
   ];
 };
-
-const pouredWater = ({ lines, main }: SwapContext): number =>
-  lines
-    .filter((l) => l.ingredient === 'water' && l.stage === main)
-    .reduce((sum, l) => sum + l.grams, 0);
 
 const waterOnly: Candidate = {
   id: 'water',

@@ -1,3 +1,5 @@
+import { sumGrams } from '../quantity/sum-grams.ts';
+import { pouredWater } from '../formula/poured-water.ts';
 import type { Change } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
@@ -13,16 +15,13 @@ const yeastOfFlour = figure(0.01, 'g instant per g flour', 0.003, commonPractice
 
 const starterStage = { id: 'starter', kind: 'starter', name: 'Starter' } as const;
 
-const sumOf = (lines: readonly ResolvedLine[], of: (l: ResolvedLine) => boolean): number =>
-  lines.filter(of).reduce((sum, l) => sum + l.grams, 0);
-
 /** Flour and water of the dough that move into a starter; the rest of the formula stays as it is. */
 function intoStarter({
   lines,
   main,
 }: SwapContext): { flour: ResolvedLine; grams: number } | undefined {
   const flours = lines.filter((l) => l.stage === main && isFlour(l) && l.grams > 0);
-  const all = flours.reduce((sum, l) => sum + l.grams, 0);
+  const all = sumGrams(flours);
   const h = starterHydration.value / 100;
   // s = share × (all − s / (1 + h)): the starter is a share of the flour that is then still added.
   const starter = (starterShare.value * all) / (1 + starterShare.value / (1 + h));
@@ -39,7 +38,7 @@ const yeastToStarter: Candidate = {
       return { refused: 'There is no flour here for a starter to live on.' };
     }
     const moved = intoStarter(context);
-    const water = sumOf(lines, (l) => l.stage === main && l.ingredient === 'water');
+    const water = pouredWater(lines, main);
     if (!moved || moved.grams > moved.flour.grams) {
       return { refused: 'There is not enough flour in the dough to make a starter of.' };
     }

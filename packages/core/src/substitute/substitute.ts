@@ -1,3 +1,4 @@
+import { pouredWater } from '../formula/poured-water.ts';
 import type { Belief } from '../household/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { makeSlip, type Slip, type SlipContext } from '../correct/correction.ts';
@@ -224,9 +225,7 @@ function waterBack(before: Evaluation, after: Evaluation, context: SlipContext):
       : Math.min(high, Math.max(low, before.level.points));
   const off = after.level.points - aim;
   if (Math.abs(off) < noticed) return undefined;
-  const poured = after.lines
-    .filter((l) => l.ingredient === 'water' && l.stage === context.stage)
-    .reduce((sum, l) => sum + l.grams, 0);
+  const poured = pouredWater(after.lines, context.stage);
   const grams = Math.max(-poured, Math.round((-off * after.level.baseGrams) / 100));
   if (grams === 0) return undefined;
   return makeSlip(context, {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import {
+    sumGrams,
     addIngredient,
     gramsNumber,
     hundred,
@@ -25,7 +26,7 @@
   const stages = $derived(
     stagesOf(bench.formula).map((stage) => {
       const own = lines.filter((l) => l.stage === stage.id);
-      return { ...stage, own, grams: own.reduce((sum, l) => sum + l.grams, 0) };
+      return { ...stage, own, grams: sumGrams(own) };
     }),
   );
   /** Rows drawn at once: more than a screen holds. Those of a very long formula follow by themselves. */
