@@ -151,8 +151,8 @@ function simulate(
   for (const [n, item] of weighingList(formula, bread.method)
     .flatMap((s) => s.items)
     .entries()) {
-    const slip = byScale && draws.uniform() < 0.12 ? 1 + 0.02 * draws.normal() : 1;
-    const grams = Math.round(item.grams * slip * 10) / 10;
+    const correction = byScale && draws.uniform() < 0.12 ? 1 + 0.02 * draws.normal() : 1;
+    const grams = Math.round(item.grams * correction * 10) / 10;
     add(n * 0.6, { kind: 'weighed', data: { item: item.id, grams, byScale } });
   }
 

@@ -48,7 +48,9 @@ test('a bag: what cannot be is said at its field, and a dry bag asks for more wa
   await page
     .getByLabel('Bag of whole wheat flour')
     .selectOption({ label: 'Whole wheat, tin with a heron' });
-  await expect(page.getByRole('article', { name: 'Slip: water' })).toContainText('more water');
+  await expect(page.getByRole('article', { name: 'Correction: water' })).toContainText(
+    'more water',
+  );
   expect((await bubble(level(page))).x).toBeLessThan(before.x - 20);
 
   // Used up, it is offered no more, and the line that is bound to it stays bound.
@@ -59,7 +61,7 @@ test('a bag: what cannot be is said at its field, and a dry bag asks for more wa
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await expect(page.getByRole('row', { name: /tin with a heron.*used up/ })).toBeVisible();
   await visit(page, `/bench/${id}`);
-  await expect(page.getByRole('article', { name: 'Slip: water' })).toBeVisible();
+  await expect(page.getByRole('article', { name: 'Correction: water' })).toBeVisible();
 });
 
 test('an ingredient of one’s own from its label stands in a formula', async ({ page }) => {
@@ -91,7 +93,9 @@ test('an ingredient of one’s own from its label stands in a formula', async ({
   await add.fill('nettle');
   await page.getByRole('option', { name: /nettle meal/ }).click();
   await page.getByLabel('Grams of Towpath nettle meal').fill('60');
-  await expect(page.getByRole('article', { name: 'Slip: water' })).toContainText('more water');
+  await expect(page.getByRole('article', { name: 'Correction: water' })).toContainText(
+    'more water',
+  );
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('Grams of Towpath nettle meal')).toHaveValue('60');
@@ -205,7 +209,7 @@ test('my cup: weighed three times, it is mine, and the bubble is narrower', asyn
   await expect(page.getByText(/131 g a cup/)).toHaveCount(0);
 });
 
-test('a bread for a goal: which goal to give way on, then one that does, taken as a slip', async ({
+test('a bread for a goal: which goal to give way on, then one that does, taken as a correction', async ({
   page,
 }) => {
   await visit(page, '/bench/thin-slice-seed');

@@ -37,11 +37,11 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   );
   const before = await bubble(level(page));
 
-  // A slip shows what it would do before it is taken, and then does it.
-  const slip = page.getByRole('article', { name: 'Slip: water' });
-  await slip.hover();
+  // A correction shows what it would do before it is taken, and then does it.
+  const correction = page.getByRole('article', { name: 'Correction: water' });
+  await correction.hover();
   await expect(level(page).locator('.ghost')).toBeVisible();
-  await slip.getByRole('button', { name: 'Take' }).click();
+  await correction.getByRole('button', { name: 'Take' }).click();
   await expect(page.getByTestId('verdict')).toContainText('Where it should be');
   expect((await bubble(level(page))).x).toBeGreaterThan(before.x + 5);
   await expect(
@@ -49,7 +49,7 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   ).toHaveText('237');
 
   // Another is left, and stays out of the way.
-  const gluten = page.getByRole('article', { name: 'Slip: gluten' });
+  const gluten = page.getByRole('article', { name: 'Correction: gluten' });
   await gluten.getByRole('button', { name: 'Leave' }).click();
   await expect(gluten).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Reconsider' })).toBeVisible();
@@ -111,19 +111,21 @@ test('a flour is swapped and what follows is offered; undo and redo go through i
   page,
 }) => {
   await visit(page, '/bench/lockside-white');
-  await expect(page.getByRole('article', { name: /^Slip/ })).toHaveCount(0);
+  await expect(page.getByRole('article', { name: /^Correction/ })).toHaveCount(0);
   const swap = page.getByRole('combobox', { name: 'Swap strong bread flour' });
   await swap.click();
   await swap.fill('fresh');
   await page.getByRole('option', { name: /fresh-milled hard wheat/ }).click();
-  await expect(page.getByRole('article', { name: 'Slip: water' })).toContainText('more water');
-  await expect(page.getByRole('article', { name: 'Slip: gluten' })).toContainText(
+  await expect(page.getByRole('article', { name: 'Correction: water' })).toContainText(
+    'more water',
+  );
+  await expect(page.getByRole('article', { name: 'Correction: gluten' })).toContainText(
     'bran cuts strands',
   );
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('article', { name: /^Slip/ })).toHaveCount(0);
+  await expect(page.getByRole('article', { name: /^Correction/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(page.getByRole('article', { name: 'Slip: water' })).toBeVisible();
+  await expect(page.getByRole('article', { name: 'Correction: water' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
 });

@@ -25,7 +25,7 @@ export * from './formula/poured-water.ts';
 export * from './formula/totals.ts';
 export * from './formula/percentage.ts';
 export * from './formula/schools.ts';
-export * from './formula/slip.ts';
+export * from './formula/take-correction.ts';
 export * from './formula/edit.ts';
 export * from './formula/scale.ts';
 export * from './formula/compare.ts';

@@ -72,7 +72,7 @@ describe('recipes of any shape', () => {
         for (const value of [at.points, at.low, at.high, at.early]) finite(value, 'level');
         for (const value of Object.values(totals))
           if (typeof value === 'number') finite(value, 'total');
-        for (const s of evaluation.slips) for (const c of s.changes) finite(c.grams, 'slip');
+        for (const s of evaluation.corrections) for (const c of s.changes) finite(c.grams, 'slip');
         finite(nutrition(lines, 'eu', kitchen, 0.12).netCarbs.value, 'net carbs');
         const line = lines[n % lines.length]!;
         const choices = choicesFor(formula, line.id, defaultHousehold);

@@ -6,7 +6,7 @@ import {
   evaluate,
   fromGrams,
   fromMillilitres,
-  giveBackSlip,
+  giveBackCorrection,
   massUnits,
   nothingLearned,
   percentOf,
@@ -15,7 +15,7 @@ import {
   scaleTo,
   setGrams,
   styleIds,
-  takeSlip,
+  takeCorrection,
   toGrams,
   toMillilitres,
   totals,
@@ -131,26 +131,28 @@ describe('properties of the level', () => {
     );
   });
 
-  it('a slip for water brings the middle of the bubble into the window', () => {
+  it('a correction for water brings the middle of the bubble into the window', () => {
     fc.assert(
       fc.property(formulas, (formula) => {
-        const { slips, window, level } = judge(formula);
-        const slip = slips.find((s) => s.kind === 'water');
-        if (!slip) return;
-        const after = judge(takeSlip(formula, { ...slip, slip: slip.key })).level.points;
+        const { corrections, window, level } = judge(formula);
+        const correction = corrections.find((s) => s.kind === 'water');
+        if (!correction) return;
+        const after = judge(takeCorrection(formula, { ...correction, slip: correction.key })).level
+          .points;
         const step = 100 / level.baseGrams;
         expect(after).to.be.within(window[0] - 1e-6, window[1] + step);
       }),
     );
   });
 
-  it('a slip for gluten leaves the level where it is, within a gram of water', () => {
+  it('a correction for gluten leaves the level where it is, within a gram of water', () => {
     fc.assert(
       fc.property(formulas, (formula) => {
         const before = judge(formula);
-        const slip = before.slips.find((s) => s.kind === 'gluten' && s.grams > 0);
-        if (!slip) return;
-        const after = judge(takeSlip(formula, { ...slip, slip: slip.key })).level.points;
+        const correction = before.corrections.find((s) => s.kind === 'gluten' && s.grams > 0);
+        if (!correction) return;
+        const after = judge(takeCorrection(formula, { ...correction, slip: correction.key })).level
+          .points;
         expect(after).to.be.closeTo(before.level.points, 100 / before.level.baseGrams);
       }),
     );
@@ -158,15 +160,18 @@ describe('properties of the level', () => {
 });
 
 describe('properties of edits', () => {
-  it('taking slips and giving them back, in any order, restores the formula bit for bit', () => {
+  it('taking corrections and giving them back, in any order, restores the formula bit for bit', () => {
     fc.assert(
       fc.property(formulas, fc.nat(), (formula, turn) => {
-        const { slips } = judge(formula);
-        const taken = slips.reduce((f, s) => takeSlip(f, { ...s, slip: s.key }), formula);
+        const { corrections } = judge(formula);
+        const taken = corrections.reduce(
+          (f, s) => takeCorrection(f, { ...s, slip: s.key }),
+          formula,
+        );
         const ids = taken.taken.map((t) => t.id);
         const order = ids.map((_, i) => ids[(i + turn) % ids.length]!);
-        expect(taken.taken).to.have.length(slips.length);
-        const back = order.reduce(giveBackSlip, taken);
+        expect(taken.taken).to.have.length(corrections.length);
+        const back = order.reduce(giveBackCorrection, taken);
         expect(JSON.stringify(back)).to.equal(JSON.stringify(formula));
       }),
     );
@@ -235,7 +240,7 @@ describe('properties of edits', () => {
           const numbers = [
             ...Object.values(result.totals).filter((v) => typeof v === 'number'),
             ...[result.level.points, result.level.low, result.level.high],
-            ...result.slips.flatMap((s) => [s.grams, s.certainty]),
+            ...result.corrections.flatMap((s) => [s.grams, s.certainty]),
           ];
           for (const n of numbers) expect(Number.isFinite(n)).to.equal(true);
           for (const l of result.lines) expect(l.grams).to.be.at.least(0);

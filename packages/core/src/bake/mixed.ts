@@ -46,7 +46,7 @@ export function mixedLines(
         stage: main.id,
         stageKind: main.kind,
         typedGrams: 0,
-        slips: [],
+        corrections: [],
       },
       pantry,
     ),

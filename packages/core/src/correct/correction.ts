@@ -14,14 +14,22 @@ import type { Level } from '../dough/level.ts';
 import type { Window } from '../style/style.ts';
 
 /** What a formula calls for by itself; a substitution may also ask for fat and sugar. */
-export const slipKinds = ['water', 'flour', 'gluten', 'yeast', 'salt', 'fat', 'sugar'] as const;
-export type SlipKind = (typeof slipKinds)[number];
+export const correctionKinds = [
+  'water',
+  'flour',
+  'gluten',
+  'yeast',
+  'salt',
+  'fat',
+  'sugar',
+] as const;
+export type CorrectionKind = (typeof correctionKinds)[number];
 
 /** A correction that the baker may take or leave. */
-export interface Slip {
+export interface Correction {
   /** Stays the same while the reason does: kind, ingredient and direction. */
   readonly key: string;
-  readonly kind: SlipKind;
+  readonly kind: CorrectionKind;
   readonly ingredient: string;
   /** Positive adds, negative holds back. */
   readonly grams: number;
@@ -37,8 +45,8 @@ export interface Slip {
   readonly changes: readonly Change[];
 }
 
-/** What a slip is worked out from. */
-export interface SlipContext {
+/** What a correction is worked out from. */
+export interface CorrectionContext {
   readonly formula: Formula;
   readonly lines: readonly ResolvedLine[];
   readonly totals: Totals;
@@ -64,21 +72,21 @@ export function inSpoons(grams: number, of: Ingredient, measures: Measures): str
 /** A percentage of all flour in the words of the household's school: "1.8 % of all flour". */
 export function ofFlour(
   percentOfAll: number,
-  { totals, school = 'total' }: Pick<SlipContext, 'totals' | 'school'>,
+  { totals, school = 'total' }: Pick<CorrectionContext, 'totals' | 'school'>,
 ): string {
   const base = totals.dryBase ? 'of the dry base' : schoolNames[school];
   return `${percentText(inSchool(percentOfAll, totals, school))} ${base}`;
 }
 
-/** Fills in what every slip derives from its changes. */
-export function makeSlip(
-  context: SlipContext,
-  slip: Omit<Slip, 'key' | 'grams' | 'ingredient' | 'spoons'>,
-): Slip {
-  const { ingredient: of, grams } = slip.changes[0]!;
+/** Fills in what every correction derives from its changes. */
+export function makeCorrection(
+  context: CorrectionContext,
+  correction: Omit<Correction, 'key' | 'grams' | 'ingredient' | 'spoons'>,
+): Correction {
+  const { ingredient: of, grams } = correction.changes[0]!;
   return {
-    ...slip,
-    key: `${slip.kind}:${of}:${grams > 0 ? '+' : '-'}`,
+    ...correction,
+    key: `${correction.kind}:${of}:${grams > 0 ? '+' : '-'}`,
     ingredient: of,
     grams,
     spoons: inSpoons(grams, context.pantry.ingredient(of), context.kitchen.measures),

@@ -5,19 +5,19 @@ import { departure } from '../household/belief.ts';
 import { glutenToAdd, proteinAim, strengthShares } from '../dough/strength.ts';
 import { isFlour } from '../formula/base.ts';
 import { normalBelow } from '../quantity/normal.ts';
-import { makeSlip, type Slip, type SlipContext } from './correction.ts';
+import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
 
 const gluten = 'vital-gluten';
 
 /**
  * Gluten to add where the blend is weaker than its style wants, with the water that the gluten
- * drinks, so that taking the slip leaves the level where it is. Gluten to hold back above 5 %.
+ * drinks, so that taking the correction leaves the level where it is. Gluten to hold back above 5 %.
  * Never for a dough without cereal flour, nor where soft or gluten-free grains are the most of it:
  * gluten does not cure those.
  *
  * @example plain flour 500, tin loaf: +13 g of gluten and +20 g of water
  */
-export function glutenSlip(context: SlipContext): Slip | undefined {
+export function glutenCorrection(context: CorrectionContext): Correction | undefined {
   const { totals, lines, formula, stage, kitchen, pantry } = context;
   const { glutenMost, leastShortfall } = kitchen.coefficients;
   const of = pantry.ingredient(gluten);
@@ -29,7 +29,7 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
 
   if (inIt > most) {
     const back = Math.min(inIt, Math.ceil(inIt - most));
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'gluten',
       reason: `Hold back ${gramsText(back)} of the gluten: above ${glutenMost.value} % of the flour a wheat bread turns rubbery.`,
       basis: commonPractice,
@@ -54,7 +54,7 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
   const rounded = grams < 10 ? Math.round(grams * 2) / 2 : Math.round(grams);
   const thumb =
     totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
-  return makeSlip(context, {
+  return makeCorrection(context, {
     kind: 'gluten',
     reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(Math.round(water(rounded)))} of water for it to drink.${thumb}`,
     basis: `${lines.some((l) => isFlour(l) && l.of.bag?.protein !== undefined) ? 'protein on the labels of your bags' : 'protein of the flours (USDA SR Legacy, from memory)'} against the style’s aim (${commonPractice})`,
@@ -67,7 +67,7 @@ export function glutenSlip(context: SlipContext): Slip | undefined {
   });
 }
 
-function proteinSd({ lines, totals }: SlipContext): number {
+function proteinSd({ lines, totals }: CorrectionContext): number {
   const variance = lines.filter(isFlour).reduce((total, l) => {
     const share = l.grams / totals.flourGrams;
     return total + (share * l.of.composition.proteinSd) ** 2;

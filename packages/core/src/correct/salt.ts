@@ -1,17 +1,17 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
-import { makeSlip, ofFlour, type Slip, type SlipContext } from './correction.ts';
+import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
 
 /**
  * Salt to bring a formula into what bakers use, where it is outside of what home loaves run to.
- * Less salt is a choice that the baker may make; the slip says so.
+ * Less salt is a choice that the baker may make; the correction says so.
  *
  * @example flour 500, no salt: +9 g
  */
-export function saltSlip(context: SlipContext): Slip | undefined {
+export function saltCorrection(context: CorrectionContext): Correction | undefined {
   const { totals, lines, stage, lowSodium, kitchen } = context;
   const { saltLeast, saltUsualLow, saltUsualHigh, saltMost, saltLow } = kitchen.coefficients;
   const present = totals.saltPercent;
@@ -22,7 +22,7 @@ export function saltSlip(context: SlipContext): Slip | undefined {
   if (lowSodium) return lessSalt(context, to(saltLow.value), line?.stage ?? stage, of);
   if (present < saltLeast.value) {
     const grams = to(saltUsualLow.value);
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'salt',
       reason: `${present === 0 ? 'There is no salt' : `Salt is ${ofFlour(present, context)}`}; ${gramsText(grams)} more makes the usual ${ofFlour(saltUsualLow.value, context)}.`,
       basis: commonPractice,
@@ -34,7 +34,7 @@ export function saltSlip(context: SlipContext): Slip | undefined {
   }
   if (present > saltMost.value && line) {
     const grams = Math.max(to(saltUsualHigh.value), -line.grams);
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'salt',
       reason: `Salt is ${ofFlour(present, context)}; hold back ${gramsText(-grams)} to come to ${ofFlour(saltUsualHigh.value, context)}.`,
       basis: commonPractice,
@@ -48,17 +48,17 @@ export function saltSlip(context: SlipContext): Slip | undefined {
 
 /** In a household that keeps to little salt: down to what still bakes well, and never up. */
 function lessSalt(
-  context: SlipContext,
+  context: CorrectionContext,
   grams: number,
   stage: string,
   of: string,
-): Slip | undefined {
+): Correction | undefined {
   const inIt = sumGrams(context.lines.filter((l) => l.stage === stage && l.ingredient === of));
   const back = Math.max(grams, -inIt);
   if (back > -0.5) return undefined;
   const { saltLow } = context.kitchen.coefficients;
   const { riseFaster, looser } = saltEffect(back, context);
-  return makeSlip(context, {
+  return makeCorrection(context, {
     kind: 'salt',
     reason: `You keep to little salt: hold back ${gramsText(-back)} to come to ${ofFlour(saltLow.value, context)}. It rises about ${Math.round(100 * riseFaster)} % faster and feels about ${looser.toFixed(1)} points looser.`,
     basis: commonPractice,
@@ -76,7 +76,7 @@ function lessSalt(
  */
 export function saltEffect(
   grams: number,
-  { totals, kitchen }: Pick<SlipContext, 'totals' | 'kitchen'>,
+  { totals, kitchen }: Pick<CorrectionContext, 'totals' | 'kitchen'>,
 ): { riseFaster: number; looser: number } {
   const { saltBrake, saltTightens } = kitchen.coefficients;
   const percent = (-100 * grams) / totals.flourGrams;

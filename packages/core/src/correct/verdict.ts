@@ -3,7 +3,7 @@ import { gramsText, pointsText } from '../quantity/number.ts';
 import type { CannotTell } from '../dough/cannot-tell.ts';
 import type { Level } from '../dough/level.ts';
 import { normalBelow } from '../quantity/normal.ts';
-import type { Slip } from './correction.ts';
+import type { Correction } from './correction.ts';
 import { stateAt, type DoughState } from '../dough/state.ts';
 import { outside } from '../dough/window.ts';
 import type { Window } from '../style/style.ts';
@@ -25,7 +25,7 @@ export interface Judged {
   readonly level: Level;
   readonly state: DoughState;
   readonly window: Window;
-  readonly slips: readonly Slip[];
+  readonly corrections: readonly Correction[];
   readonly restMinutes: number;
   readonly cannotTell?: CannotTell;
 }
@@ -50,12 +50,12 @@ function earlyFeel({ points, early }: Level, restMinutes: number): string | unde
 
 /** Says what a level means for a style, with the one correction that brings it home. */
 export function verdict(
-  { level, state, window, slips, restMinutes, cannotTell }: Judged,
+  { level, state, window, corrections, restMinutes, cannotTell }: Judged,
   style: StyleId,
 ): Verdict {
   if (cannotTell) return { state: 'Cannot tell', says: cannotTell.says, fits: false };
   const off = outside(level.points, window);
-  const fix = slips.find((s) => s.kind === 'water' || s.kind === 'flour');
+  const fix = corrections.find((s) => s.kind === 'water' || s.kind === 'flour');
   const wanted = styles[style].inSentence;
   const correction =
     fix &&

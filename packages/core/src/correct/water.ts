@@ -5,13 +5,13 @@ import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
 import { outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
-import { makeSlip, type Slip, type SlipContext } from './correction.ts';
+import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
 
 /** Step to which a correction is rounded, away from zero: a gram, or a tenth in a very small dough. */
 const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 
 /** What the level rests on, for the baker: the bakes of its main flour, or the catalogue. */
-export function levelBasis(context: SlipContext): string {
+export function levelBasis(context: CorrectionContext): string {
   const flour = mainFlour(context);
   const bakes = (flour && context.kitchen.belief.bakes[thirstKeyOf(flour)]) ?? 0;
   if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
@@ -26,7 +26,7 @@ export function levelBasis(context: SlipContext): string {
  * @returns undefined inside the window
  * @example fresh-milled 480 with the water for 440: +19 g
  */
-export function waterSlip(context: SlipContext): Slip | undefined {
+export function waterCorrection(context: CorrectionContext): Correction | undefined {
   const { level, window, lines } = context;
   const off = outside(level.points, window);
   if (off === 0) return undefined;
@@ -37,7 +37,7 @@ export function waterSlip(context: SlipContext): Slip | undefined {
   const drinker = mainDrinker(context);
 
   if (grams > 0) {
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'water',
       reason: `Needs about ${gramsText(grams)} more water: with so much ${drinker} the dough comes out ${state.says}.`,
       basis,
@@ -49,7 +49,7 @@ export function waterSlip(context: SlipContext): Slip | undefined {
 
   const spare = pouredWater(lines, context.stage);
   if (spare >= -grams) {
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'water',
       reason: `Hold back about ${gramsText(-grams)} of the water: as it stands the dough is ${state.says}.`,
       basis,
@@ -65,7 +65,7 @@ export function waterSlip(context: SlipContext): Slip | undefined {
   const thirst = entry?.thirst ?? flour.of.thirst.value;
   const more = roundAway(flourFor(level.points - off, context, thirst), step(level.baseGrams));
   if (!(more > 0)) return undefined;
-  return makeSlip(context, {
+  return makeCorrection(context, {
     kind: 'flour',
     reason: `Needs about ${gramsText(more)} more flour: there is no water to hold back, and the dough is ${state.says}.`,
     basis,
@@ -76,18 +76,18 @@ export function waterSlip(context: SlipContext): Slip | undefined {
 }
 
 /** Flour that moves the level to an aim: (surplus − aim × base) / (100 × thirst + aim). */
-function flourFor(aim: number, { level }: SlipContext, thirst: number): number {
+function flourFor(aim: number, { level }: CorrectionContext, thirst: number): number {
   const surplus = level.points * level.baseGrams;
   return (surplus - aim * level.baseGrams) / (100 * thirst + aim);
 }
 
-const mainFlour = ({ lines, totals }: SlipContext) =>
+const mainFlour = ({ lines, totals }: CorrectionContext) =>
   lines
     .filter((l) => l.grams > 0 && roles[l.of.role][totals.dryBase ? 'dryBase' : 'flour'])
     .sort((a, b) => b.grams - a.grams)[0];
 
 /** Name of what drinks most for its weight among the large drinkers: the one to blame. */
-function mainDrinker({ level }: SlipContext): string {
+function mainDrinker({ level }: CorrectionContext): string {
   const large = level.account.entries.filter((e) => e.drinks > 0.15 * level.account.drinks);
   const worst = large.sort((a, b) => b.thirst - a.thirst)[0];
   return worst ? worst.of.name : 'flour';

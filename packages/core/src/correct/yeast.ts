@@ -5,19 +5,19 @@ import { roles } from '../ingredient/role.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
-import { makeSlip, ofFlour, type Slip, type SlipContext } from './correction.ts';
+import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
 
-const sumOf = ({ lines }: SlipContext, of: (line: ResolvedLine) => number): number =>
+const sumOf = ({ lines }: CorrectionContext, of: (line: ResolvedLine) => number): number =>
   lines.reduce((total, l) => total + of(l), 0);
 
 /** All yeast as its weight in instant. */
-const asInstant = (context: SlipContext): number =>
+const asInstant = (context: CorrectionContext): number =>
   sumOf(context, ({ of, grams }) => (of.yeast ? convertYeast(grams, of.yeast, 'instant') : 0));
 
 /** The household keeps one kind of yeast and the recipe asks for another: the same work of its own. */
-export function yeastKindSlip(context: SlipContext): Slip | undefined {
+export function yeastKindCorrection(context: CorrectionContext): Correction | undefined {
   const kept = context.yeastKept;
   const to = kept && context.pantry.ingredient(kept).yeast;
   if (!to) return undefined;
@@ -26,7 +26,7 @@ export function yeastKindSlip(context: SlipContext): Slip | undefined {
   if (!line || !from) return undefined;
   const grams = tenth(convertYeast(line.grams, from, to));
   const { name } = context.pantry.ingredient(kept);
-  return makeSlip(context, {
+  return makeCorrection(context, {
     kind: 'yeast',
     reason: `You keep ${name}: ${gramsText(grams)} of it does the work of ${gramsText(line.grams)} of ${line.of.name}.`,
     basis: 'trade handbooks, from memory; the schools differ by about a tenth',
@@ -44,7 +44,7 @@ export function yeastKindSlip(context: SlipContext): Slip | undefined {
  * Yeast to add or hold back for a dough of 1½ to 2 hours in this room: warm rooms want less, sweet
  * doughs more. Long doughs with little yeast, and doughs with a starter, are left alone.
  */
-export function yeastAmountSlip(context: SlipContext): Slip | undefined {
+export function yeastAmountCorrection(context: CorrectionContext): Correction | undefined {
   const { totals, lines, formula, stage, kitchen, pantry } = context;
   const { yeastUsualLow, yeastUsualHigh, yeastMost, slowingSugar, usualRoom } =
     kitchen.coefficients;
@@ -68,7 +68,7 @@ export function yeastAmountSlip(context: SlipContext): Slip | undefined {
 
   if (instant === 0) {
     const grams = change(yeastUsualLow.value * warmth);
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'yeast',
       reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in 1½ to 2 hours${inRoom}.`,
       basis: commonPractice,
@@ -80,7 +80,7 @@ export function yeastAmountSlip(context: SlipContext): Slip | undefined {
   }
   if (present > yeastMost.value * warmth) {
     const grams = change(yeastUsualHigh.value * warmth);
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'yeast',
       reason: `Yeast is ${ofFlour(present, context)}, counted as instant; hold back ${gramsText(-grams)} to come to ${ofFlour(yeastUsualHigh.value * warmth, context)}${inRoom}.`,
       basis: inRoom ? `${commonPractice}; growth rate after Rosso 1993` : commonPractice,
@@ -92,7 +92,7 @@ export function yeastAmountSlip(context: SlipContext): Slip | undefined {
   if (sweet && present >= 0.3 && present < yeastUsualHigh.value * warmth) {
     const grams = change(yeastUsualHigh.value * warmth);
     if (grams < 0.5) return undefined;
-    return makeSlip(context, {
+    return makeCorrection(context, {
       kind: 'yeast',
       reason: `Sugar is ${ofFlour(sugar, context)} and slows yeast: ${gramsText(grams)} more keeps the rise to its usual time.`,
       basis: commonPractice,
@@ -111,7 +111,7 @@ const sugars = ({ of, grams }: ResolvedLine): number =>
 const starchToLiveOn = 0.05;
 
 /** A dough without starch and without sugar starves its yeast: a teaspoon of sugar feeds it. */
-export function yeastFoodSlip(context: SlipContext): Slip | undefined {
+export function yeastFoodCorrection(context: CorrectionContext): Correction | undefined {
   const { totals, stage } = context;
   const { yeastFood } = context.kitchen.coefficients;
   const starch = sumOf(context, (l) => (isFlour(l) ? l.grams : 0));
@@ -119,7 +119,7 @@ export function yeastFoodSlip(context: SlipContext): Slip | undefined {
   if (asInstant(context) === 0) return undefined;
   const added = sumOf(context, (l) => (l.of.role === 'sugar' ? sugars(l) : 0));
   if (added >= yeastFood.value * 0.75) return undefined;
-  return makeSlip(context, {
+  return makeCorrection(context, {
     kind: 'yeast',
     reason: `There is no starch here for the yeast to live on: ${gramsText(yeastFood.value)} of sugar feeds it, and it eats nearly all of it.`,
     basis: commonPractice,

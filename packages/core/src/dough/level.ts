@@ -48,7 +48,7 @@ export interface Level {
 /**
  * The dough level with its 80 % interval, by linear propagation of every doubt.
  *
- * @param lines of the formula, slips included
+ * @param lines of the formula, corrections included
  * @returns undefined where there is no base, so that no level can be told
  * @example strong flour 400, water 230, oil 27, sugar 25, milk powder 11: points −1.4, low −4.7, high 1.9
  */

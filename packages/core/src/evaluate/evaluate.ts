@@ -4,8 +4,8 @@ import type { Belief } from '../household/belief.ts';
 import { cannotTell, type CannotTell } from '../dough/cannot-tell.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { level, type Level } from '../dough/level.ts';
-import { slips } from '../correct/corrections.ts';
-import type { Slip } from '../correct/correction.ts';
+import { corrections } from '../correct/corrections.ts';
+import type { Correction } from '../correct/correction.ts';
 import { stateAt, unknownState, type DoughState } from '../dough/state.ts';
 import { windowFor } from '../dough/window.ts';
 import { mainStage, type Formula } from '../formula/formula.ts';
@@ -24,7 +24,7 @@ export interface Evaluation {
   /** After so long slow drinkers have had enough. */
   readonly restMinutes: number;
   /** All corrections that it calls for, those that the baker left included. */
-  readonly slips: readonly Slip[];
+  readonly corrections: readonly Correction[];
   readonly cautions: readonly Caution[];
 }
 
@@ -55,7 +55,7 @@ export function evaluate(
     state: unknown ? unknownState : stateAt(at.points),
     window,
     restMinutes: kitchen.coefficients.restMinutes.value,
-    slips: slips(
+    corrections: corrections(
       {
         formula,
         lines,

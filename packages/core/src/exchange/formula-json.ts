@@ -30,7 +30,7 @@ export const formatLimits = {
 const text = (maxLength: number) => ({ type: 'string', maxLength }) as const;
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 const id = { type: 'string', pattern: '^[A-Za-z0-9_-]{1,80}$' } as const;
-const slipKey = { type: 'string', minLength: 1, maxLength: 200 } as const;
+const correctionKey = { type: 'string', minLength: 1, maxLength: 200 } as const;
 /** In the catalogue, or the household's own. */
 const ingredientId = {
   anyOf: [
@@ -112,7 +112,7 @@ export const formulaSchema = {
         additionalProperties: false,
         properties: {
           id,
-          slip: slipKey,
+          slip: correctionKey,
           reason: text(formatLimits.text),
           basis: text(formatLimits.text),
           stages: {
@@ -148,7 +148,7 @@ export const formulaSchema = {
         },
       },
     },
-    left: { type: 'array', maxItems: 100, items: slipKey },
+    left: { type: 'array', maxItems: 100, items: correctionKey },
   },
 } as const;
 

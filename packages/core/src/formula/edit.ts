@@ -28,7 +28,7 @@ const mapLines = (formula: Formula, edit: (line: Line) => Line): Formula => ({
   stages: formula.stages.map((s) => ({ ...s, lines: s.lines.map(edit) })),
 });
 
-/** Drops what slips did to one ingredient of one stage: the baker has now said what it is. */
+/** Drops what corrections did to one ingredient of one stage: the baker has now said what it is. */
 function settle(formula: Formula, stage: string, of: string): Formula {
   const touches = (c: Change) => c.stage === stage && c.ingredient === of;
   return {
@@ -45,8 +45,8 @@ const find = (formula: Formula, lineId: string): LaidLine | undefined =>
   layLines(formula).find((l) => l.id === lineId);
 
 /**
- * Changes a line in any of its own fields. An amount typed on a line that slips had changed
- * stands as typed; a line that a slip had brought in becomes a line of its own.
+ * Changes a line in any of its own fields. An amount typed on a line that corrections had changed
+ * stands as typed; a line that a correction had brought in becomes a line of its own.
  *
  * @returns the same formula where there is no such line
  * @example editLine(formula, 'l2', {grams: 330, measured: 'scale'})
@@ -72,8 +72,8 @@ export function editLine(
   return mapLines(base, (l) => (l.id === lineId ? typed : l));
 }
 
-function pickLine({ stage, stageKind, typedGrams, slips, ...line }: LaidLine): Line {
-  (void stage, stageKind, typedGrams, slips);
+function pickLine({ stage, stageKind, typedGrams, corrections, ...line }: LaidLine): Line {
+  (void stage, stageKind, typedGrams, corrections);
   const entries = Object.entries(line).filter(([, value]) => value !== undefined);
   return Object.fromEntries(entries) as unknown as Line;
 }
@@ -126,7 +126,7 @@ export function setPercent(
 
 /**
  * Puts another ingredient in a line's place, gram for gram; one yeast for another by the work that
- * it does. What else should follow is for the slips to say.
+ * it does. What else should follow is for the corrections to say.
  *
  * @example swapIngredient(formula, 'l1', 'fresh-hard-wheat')
  */
@@ -166,7 +166,7 @@ export const addIngredient = (formula: Formula, of: string, grams: number): Form
     measured: 'scale',
   });
 
-/** Takes a line out, with what slips did to it. */
+/** Takes a line out, with what corrections did to it. */
 export function removeLine(formula: Formula, lineId: string): Formula {
   const line = find(formula, lineId);
   if (!line) return formula;

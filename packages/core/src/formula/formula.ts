@@ -55,10 +55,10 @@ export interface Change {
 /** A stage without its lines. */
 export type StageHead = Omit<Stage, 'lines'>;
 
-/** A slip that the baker took. It lies over the lines as typed, so that taking it away restores them. */
+/** A correction that the baker took. It lies over the lines as typed, so that taking it away restores them. */
 export interface Taken {
   readonly id: string;
-  /** The slip that it was, for instance `water+`. */
+  /** The correction that it was, for instance `water+`. */
   readonly slip: string;
   readonly reason: string;
   readonly basis: string;
@@ -69,14 +69,14 @@ export interface Taken {
 
 export const formulaFormat = 'tender-crumb/formula-1';
 
-/** A bread as the baker has it: what was typed, and the slips taken since. Never changed in place. */
+/** A bread as the baker has it: what was typed, and the corrections taken since. Never changed in place. */
 export interface Formula {
   readonly format: typeof formulaFormat;
   readonly name: string;
   readonly style: StyleId;
   readonly stages: readonly Stage[];
   readonly taken: readonly Taken[];
-  /** Slips that the baker chose to leave. */
+  /** Corrections that the baker chose to leave. */
   readonly left: readonly string[];
   /** Rolls, balls, loaves: pieces of equal weight. */
   readonly pieces?: number;
@@ -95,7 +95,7 @@ export function mainStage(formula: Formula): Stage {
 
 const order: readonly StageKind[] = ['starter', 'preferment', 'soaker', 'dough'];
 
-/** Every stage in the order of work, those that taken slips brought in included. */
+/** Every stage in the order of work, those that taken corrections brought in included. */
 export function stagesOf({ stages, taken }: Formula): StageHead[] {
   const brought = taken.flatMap((t) => t.stages ?? []);
   if (brought.length === 0) return [...stages];

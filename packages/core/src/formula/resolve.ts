@@ -9,13 +9,13 @@ import {
   type Taken,
 } from './formula.ts';
 
-/** A line with what the taken slips make of it. */
+/** A line with what the taken corrections make of it. */
 export interface LaidLine extends Line {
   readonly stage: string;
   readonly stageKind: StageKind;
-  /** Grams before any slip; 0 for a line that a slip brought in. */
+  /** Grams before any correction; 0 for a line that a correction brought in. */
   readonly typedGrams: number;
-  readonly slips: readonly string[];
+  readonly corrections: readonly string[];
 }
 
 /** A laid line with what it is made of in this household: its ingredient as it is in its bag. */
@@ -26,11 +26,11 @@ export interface ResolvedLine extends LaidLine {
 /** Below a millionth of a gram there is nothing, and nothing to divide by. */
 const nothingBelow = 1e-6;
 
-/** Id of the line that slips bring in where a stage has none of that ingredient. */
+/** Id of the line that corrections bring in where a stage has none of that ingredient. */
 const broughtIn = (stage: string, ingredient: string): string => `slip:${stage}:${ingredient}`;
 
 /**
- * The formula's lines with the taken slips laid over them, in order. A change goes to the first
+ * The formula's lines with the taken corrections laid over them, in order. A change goes to the first
  * line of its ingredient in its stage, or brings a line in; a line never falls below 0 g.
  *
  * @example layLines(formula).map((l) => l.grams)
@@ -52,7 +52,7 @@ export function layLines(formula: Formula): LaidLine[] {
       stage: stage.id,
       stageKind: stage.kind,
       typedGrams: line.grams,
-      slips: [],
+      corrections: [],
     })),
   );
   if (formula.taken.length > 0) {
@@ -65,7 +65,7 @@ export function layLines(formula: Formula): LaidLine[] {
   return lines;
 }
 
-/** Where each ingredient stands in each stage, so that a slip need not look through every line. */
+/** Where each ingredient stands in each stage, so that a correction need not look through every line. */
 type Places = Map<string, number[]>;
 
 const placeKey = (stage: string, ingredient: string): string => `${stage} ${ingredient}`;
@@ -85,7 +85,7 @@ function placesOf(lines: readonly LaidLine[], into: Places = new Map()): Places 
 const resolved = new WeakMap<Formula, WeakMap<Pantry, readonly ResolvedLine[]>>();
 
 /**
- * The formula's lines with slips laid over them, each with what it is made of.
+ * The formula's lines with corrections laid over them, each with what it is made of.
  *
  * @throws RangeError for an ingredient that the pantry has not: ids are checked at the door
  * @example resolve(formula, pantry).map((l) => l.of.name)
@@ -122,7 +122,11 @@ function lay(
       for (const at of own) {
         const line = lines[at]!;
         const part = rest < 0 ? Math.max(rest, -line.grams) : rest;
-        lines[at] = { ...line, grams: line.grams + part, slips: [...line.slips, taken.id] };
+        lines[at] = {
+          ...line,
+          grams: line.grams + part,
+          corrections: [...line.corrections, taken.id],
+        };
         rest -= part;
         if (rest >= 0) break;
       }
@@ -137,16 +141,16 @@ function lay(
         stage: stage.id,
         stageKind: stage.kind,
         typedGrams: 0,
-        slips: [taken.id],
+        corrections: [taken.id],
       });
       placesOf(lines, places);
     }
   }
 }
 
-/** Whether a slip takes from a line: what it brings in stands next to that. */
+/** Whether a correction takes from a line: what it brings in stands next to that. */
 const gaveWay = ({ changes }: Taken, line: LaidLine): boolean =>
   changes.some((c) => c.stage === line.stage && c.ingredient === line.ingredient && c.grams < 0);
 
-/** Whether a resolved line stands in the formula only through a slip. */
+/** Whether a resolved line stands in the formula only through a correction. */
 export const isBroughtIn = (lineId: string): boolean => lineId.startsWith('slip:');

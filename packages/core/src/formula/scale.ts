@@ -6,7 +6,7 @@ import { resolve } from './resolve.ts';
 import { totals } from './totals.ts';
 
 /**
- * Multiplies a formula, slips included, and leaves held lines as they are.
+ * Multiplies a formula, corrections included, and leaves held lines as they are.
  *
  * @param factor above 0
  * @throws RangeError for a factor that is not a positive number

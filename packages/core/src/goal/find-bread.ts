@@ -41,7 +41,7 @@ export type Found =
       readonly kind: 'found';
       readonly lines: readonly FoundLine[];
       readonly figures: FoundFigures;
-      /** Takes the formula there, as a slip's changes. */
+      /** Takes the formula there, as a correction's changes. */
       readonly changes: readonly Change[];
     }
   | {

@@ -49,7 +49,7 @@ const lineOf = (of: Ingredient, grams: number): ResolvedLine => ({
   stage: 'goal',
   stageKind: 'dough',
   typedGrams: grams,
-  slips: [],
+  corrections: [],
   of,
 });
 

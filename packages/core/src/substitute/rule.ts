@@ -13,7 +13,7 @@ export interface SwapContext extends Omit<RefusalContext, 'share'> {
   readonly main: string;
 }
 
-/** What is held as it was: each is balanced by a slip of its own. */
+/** What is held as it was: each is balanced by a correction of its own. */
 export type Held = 'level' | 'fat' | 'sugar' | 'salt';
 
 /** What taking the place of a line changes, or why nothing can. */

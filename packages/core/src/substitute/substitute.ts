@@ -1,12 +1,12 @@
 import { pouredWater } from '../formula/poured-water.ts';
 import type { Belief } from '../household/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
-import { makeSlip, type Slip, type SlipContext } from '../correct/correction.ts';
+import { makeCorrection, type Correction, type CorrectionContext } from '../correct/correction.ts';
 import { outside } from '../dough/window.ts';
 import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
 import { mainStage, type Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
-import { giveBackSlip, takeSlip } from '../formula/slip.ts';
+import { giveBackCorrection, takeCorrection } from '../formula/take-correction.ts';
 import { totals } from '../formula/totals.ts';
 import { roles } from '../ingredient/role.ts';
 import { gramsText } from '../quantity/number.ts';
@@ -25,7 +25,7 @@ export interface Substitution {
   /** With the swap laid over it as one taken slip: giving that back restores the formula bit for bit. */
   readonly formula: Formula;
   /** What follows, each to take or to leave. */
-  readonly consequences: readonly Slip[];
+  readonly consequences: readonly Correction[];
   /** What follows that is not measured in grams: time, handling, cautions. */
   readonly notes: readonly string[];
 }
@@ -68,8 +68,8 @@ export function choicesFor(formula: Formula, lineId: string, household: Househol
 
 /**
  * Puts something else in a line's place: one mechanism for every substitution. The swap is laid over
- * the lines as one slip; what it upsets (the level, fat, sugar, salt, gluten, the yeast's food) comes back
- * as slips of their own.
+ * the lines as one correction; what it upsets (the level, fat, sugar, salt, gluten, the yeast's food) comes back
+ * as corrections of their own.
  *
  * @param choiceId of {@link choicesFor}
  * @returns the substitution, or why it is refused
@@ -91,10 +91,10 @@ export function substitute(
   if ('givesBack' in swap) {
     const taken = formula.taken.find((t) => t.stages?.some((s) => s.id === swap.givesBack));
     return taken
-      ? { formula: giveBackSlip(formula, taken.id), consequences: [], notes: swap.notes }
+      ? { formula: giveBackCorrection(formula, taken.id), consequences: [], notes: swap.notes }
       : { refused: 'There is nothing to give back.' };
   }
-  const next = takeSlip(formula, {
+  const next = takeCorrection(formula, {
     slip: `swap:${line.ingredient}:${choiceId}`,
     reason: `${candidate.label} in place of ${gramsText(line.grams)} of ${line.of.name}`,
     basis: swap.basis,
@@ -123,8 +123,8 @@ const softening = (lines: readonly ResolvedLine[], of: 'fat' | 'sugars'): number
 const saltIn = (lines: readonly ResolvedLine[]): number =>
   lines.reduce((sum, l) => sum + (l.grams * (l.of.addedSalt ?? 0)) / 100, 0);
 
-/** Differences below this share of the flour are not worth a slip. */
-const worthASlip = { fat: 0.008, sugar: 0.008, salt: 0.001 } as const;
+/** Differences below this share of the flour are not worth a correction. */
+const worthACorrection = { fat: 0.008, sugar: 0.008, salt: 0.001 } as const;
 
 function consequences(
   before: Evaluation,
@@ -133,9 +133,9 @@ function consequences(
   held: readonly Held[],
   household: Household,
   belief: Belief,
-): Slip[] {
+): Correction[] {
   const stage = mainStage(formula).id;
-  const context: SlipContext = {
+  const context: CorrectionContext = {
     formula,
     lines: after.lines,
     totals: after.totals,
@@ -146,9 +146,9 @@ function consequences(
     stage,
   };
   const flour = after.totals.flourGrams;
-  const known = new Set(before.slips.map((s) => s.key));
-  const follows = after.slips.filter((s) => !known.has(s.key) && s.kind !== 'water');
-  const balance: Slip[] = [];
+  const known = new Set(before.corrections.map((s) => s.key));
+  const follows = after.corrections.filter((s) => !known.has(s.key) && s.kind !== 'water');
+  const balance: Correction[] = [];
   const restore = (
     kind: 'fat' | 'sugar' | 'salt',
     ingredient: string,
@@ -161,9 +161,9 @@ function consequences(
       0,
     );
     const change = Math.max(-inIt, Math.round(grams * 2) / 2);
-    if (Math.abs(change) < worthASlip[kind] * flour || change === 0) return;
+    if (Math.abs(change) < worthACorrection[kind] * flour || change === 0) return;
     balance.push(
-      makeSlip(context, {
+      makeCorrection(context, {
         kind,
         reason,
         basis: 'composition of both',
@@ -208,7 +208,7 @@ function consequences(
     );
   }
   const water = held.includes('level') ? waterBack(before, after, context) : undefined;
-  const called = after.slips.filter((s) => s.kind === 'water' && !known.has(s.key));
+  const called = after.corrections.filter((s) => s.kind === 'water' && !known.has(s.key));
   return [...(water ? [water] : called), ...balance, ...follows];
 }
 
@@ -216,7 +216,11 @@ function consequences(
 const noticed = 0.4;
 
 /** Water to bring the dough back to where it stood, or into its window where it stood outside. */
-function waterBack(before: Evaluation, after: Evaluation, context: SlipContext): Slip | undefined {
+function waterBack(
+  before: Evaluation,
+  after: Evaluation,
+  context: CorrectionContext,
+): Correction | undefined {
   if (before.cannotTell || after.cannotTell) return undefined;
   const [low, high] = after.window;
   const aim =
@@ -228,7 +232,7 @@ function waterBack(before: Evaluation, after: Evaluation, context: SlipContext):
   const poured = pouredWater(after.lines, context.stage);
   const grams = Math.max(-poured, Math.round((-off * after.level.baseGrams) / 100));
   if (grams === 0) return undefined;
-  return makeSlip(context, {
+  return makeCorrection(context, {
     kind: 'water',
     reason:
       grams > 0

@@ -86,7 +86,7 @@ describe('level: formulas that work fall in their window (common practice, no so
     );
     it(`${name}: its state, and no call for water`, () => {
       expect(states).to.include(judged.state.id);
-      expect(judged.slips.map((s) => s.kind)).not.to.include('water');
+      expect(judged.corrections.map((s) => s.kind)).not.to.include('water');
     });
   }
 
@@ -99,7 +99,7 @@ describe('level: formulas that work fall in their window (common practice, no so
 
 describe('level: formulas that bakers correct call for that correction (common practice, no source)', () => {
   const waterCalledFor = (evaluation: ReturnType<typeof judge>) =>
-    evaluation.slips.find((s) => s.kind === 'water')?.grams ?? 0;
+    evaluation.corrections.find((s) => s.kind === 'water')?.grams ?? 0;
 
   it('fresh-milled 480 with the water for 440 asks for water', () => {
     const formula = build({
@@ -136,8 +136,8 @@ describe('level: formulas that bakers correct call for that correction (common p
     const wet = judge(build({ 'bread-flour': 500, water: 380, salt: 10 }));
     expect(waterCalledFor(wet)).to.be.lessThan(-20);
     const milky = judge(build({ 'bread-flour': 500, milk: 480, salt: 10 }));
-    const slip = milky.slips.find((s) => s.kind === 'flour');
-    expect(slip?.ingredient).to.equal('bread-flour');
-    expect(slip?.grams).to.be.greaterThan(50);
+    const correction = milky.corrections.find((s) => s.kind === 'flour');
+    expect(correction?.ingredient).to.equal('bread-flour');
+    expect(correction?.grams).to.be.greaterThan(50);
   });
 });

@@ -18,11 +18,11 @@ const kinds = (
   style: Parameters<typeof build>[1] = 'pan',
   over = {},
 ) =>
-  judge(build(dough, style), { ...defaultHousehold, ...over }).slips.map(
+  judge(build(dough, style), { ...defaultHousehold, ...over }).corrections.map(
     ({ kind, ingredient, grams }) => ({ kind, ingredient, grams }),
   );
 
-describe('slips (common practice, no source)', () => {
+describe('corrections (common practice, no source)', () => {
   it('gluten for plain flour in a tin loaf, none for strong flour, none for rye or soft wheat', () => {
     const lean = (flour: string) =>
       kinds({ [flour]: 500, water: 300, salt: 9, 'instant-yeast': 6 });
@@ -36,11 +36,11 @@ describe('slips (common practice, no source)', () => {
   });
 
   it('gluten above 5 % is held back, with its water', () => {
-    const slip = judge(
+    const correction = judge(
       build({ 'bread-flour': 500, 'vital-gluten': 40, water: 370, salt: 9 }),
-    ).slips.find((s) => s.kind === 'gluten')!;
-    expect(slip.grams).to.equal(-15);
-    expect(slip.changes[1]).to.include({ ingredient: 'water', grams: -23 });
+    ).corrections.find((s) => s.kind === 'gluten')!;
+    expect(correction.grams).to.equal(-15);
+    expect(correction.changes[1]).to.include({ ingredient: 'water', grams: -23 });
   });
 
   it('salt: none is asked for at 1 to 2.4 %, 1.8 % where there is none, less above', () => {

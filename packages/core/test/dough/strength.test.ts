@@ -10,7 +10,7 @@ import {
   evaluate,
   pearsonSquare,
   resolve,
-  takeSlip,
+  takeCorrection,
   totals,
 } from '../../src/index.ts';
 import { build, judge } from '../build.ts';
@@ -43,10 +43,10 @@ describe('strength', () => {
 
   it('water and gluten together are the solution of both balances at once', () => {
     const formula = build({ 'plain-flour': 500, water: 255, salt: 9, 'instant-yeast': 6 });
-    const { slips } = judge(formula);
-    const both = slips.filter((s) => s.kind === 'water' || s.kind === 'gluten');
+    const { corrections } = judge(formula);
+    const both = corrections.filter((s) => s.kind === 'water' || s.kind === 'gluten');
     expect(both).to.have.length(2);
-    const after = judge(both.reduce((f, s) => takeSlip(f, { ...s, slip: s.key }), formula));
+    const after = judge(both.reduce((f, s) => takeCorrection(f, { ...s, slip: s.key }), formula));
     // Unknown: gluten g and water w. 75.16 g + 500 × 10.33 = 12 (500 + g); 255 + w − .58 × 500 − 1.5 g = −3 × 5.
     const [g, w] = solve(
       new Matrix([
@@ -58,7 +58,9 @@ describe('strength', () => {
     const added = (id: string) => after.lines.find((l) => l.ingredient === id)!.grams;
     expect(added('vital-gluten')).to.be.closeTo(g!, 0.6);
     expect(added('water') - 255).to.be.closeTo(w!, 2);
-    expect(after.slips.filter((s) => s.kind === 'water' || s.kind === 'gluten')).to.deep.equal([]);
+    expect(
+      after.corrections.filter((s) => s.kind === 'water' || s.kind === 'gluten'),
+    ).to.deep.equal([]);
   });
 
   it('a blend reaches the protein without gluten', () => {
@@ -106,8 +108,8 @@ describe('what cannot be told', () => {
     expect(reason({ 'bread-flour': 200, water: 400 })).to.equal('beyond');
     expect(reason({ 'bread-flour': 500, water: 310 })).to.equal(undefined);
     expect(reason({ 'bread-flour': 500 })).to.equal(undefined);
-    const { slips, state } = judge(build({ 'bread-flour': 200, water: 400 }));
-    expect(slips.map((s) => s.kind)).not.to.include('water');
+    const { corrections, state } = judge(build({ 'bread-flour': 200, water: 400 }));
+    expect(corrections.map((s) => s.kind)).not.to.include('water');
     expect(state.id).to.equal('cannot tell');
     expect(judge(build({ 'bread-flour': 500 })).state.id).to.equal('dry');
     expect(evaluate(build({ water: 500 }), defaultHousehold, nothingLearned)).to.equal(undefined);
@@ -115,15 +117,15 @@ describe('what cannot be told', () => {
 });
 
 describe('low-sodium household', () => {
-  const slip = (grams: number) =>
+  const correction = (grams: number) =>
     judge(build({ 'bread-flour': 500, water: 310, salt: grams, 'instant-yeast': 5 }), {
       ...defaultHousehold,
       lowSodium: true,
-    }).slips.find((s) => s.kind === 'salt');
+    }).corrections.find((s) => s.kind === 'salt');
   it('comes down to .9 %, says what that does, and never asks for more', () => {
-    expect(slip(10)?.grams).to.be.closeTo(-5.5, 1e-9);
-    expect(slip(10)?.reason).to.match(/% faster/);
-    expect(slip(2)).to.equal(undefined);
+    expect(correction(10)?.grams).to.be.closeTo(-5.5, 1e-9);
+    expect(correction(10)?.reason).to.match(/% faster/);
+    expect(correction(2)).to.equal(undefined);
   });
   it('counts the salt in salted butter, and all sodium as salt', () => {
     const { totals: sums } = judge(

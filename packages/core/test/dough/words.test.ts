@@ -105,8 +105,8 @@ describe('the figures that everything rests on', () => {
     expect(with_({ softening: 0.5 }).level.points).to.be.greaterThan(plain.level.points + 2);
     expect(with_({ slowFlour: 0.7 }).level.early).to.be.greaterThan(plain.level.early + 5);
     expect(with_({ moistureSpread: 2 }).level.sd).to.be.greaterThan(plain.level.sd);
-    expect(plain.slips.some((s) => s.kind === 'salt')).to.equal(true);
-    expect(with_({ saltLeast: 0.3 }).slips.some((s) => s.kind === 'salt')).to.equal(false);
+    expect(plain.corrections.some((s) => s.kind === 'salt')).to.equal(true);
+    expect(with_({ saltLeast: 0.3 }).corrections.some((s) => s.kind === 'salt')).to.equal(false);
   });
 });
 

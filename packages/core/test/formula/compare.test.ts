@@ -9,7 +9,7 @@ import {
   defaultMeasures,
   ingredient,
   scaleTo,
-  takeSlip,
+  takeCorrection,
 } from '../../src/index.ts';
 
 const formula = (grams: Readonly<Record<string, number>>, name = 'Loaf') =>
@@ -46,7 +46,7 @@ describe('two formulas side by side', () => {
   });
 
   it('a correction that was taken counts, and so does another way of measuring', () => {
-    const taken = takeSlip(base, {
+    const taken = takeCorrection(base, {
       slip: 'water:water:+',
       reason: '',
       basis: '',

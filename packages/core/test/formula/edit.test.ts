@@ -2,15 +2,15 @@ import { expect } from 'chai';
 import {
   addIngredient,
   editLine,
-  leaveSlip,
+  leaveCorrection,
   percentOf,
-  reconsiderSlip,
+  reconsiderCorrection,
   removeLine,
   resolve,
   setGrams,
   setPercent,
   swapIngredient,
-  takeSlip,
+  takeCorrection,
   totals,
   type Formula,
 } from '../../src/index.ts';
@@ -23,7 +23,7 @@ const loaf = build({
   'fresh-yeast': 21,
   salt: 9,
 });
-const slip = (changes: Formula['taken'][number]['changes']) => ({
+const correction = (changes: Formula['taken'][number]['changes']) => ({
   slip: 'water:water:+',
   reason: 'r',
   basis: 'b',
@@ -62,8 +62,11 @@ describe('edits', () => {
     expect(grams(swapIngredient(loaf, 'l4', 'instant-yeast'))).to.include({ 'instant-yeast': 7 });
   });
 
-  it('what the baker types stands, whatever slips had made of the line', () => {
-    const taken = takeSlip(loaf, slip([{ stage: 's1', ingredient: 'water', grams: 20 }]));
+  it('what the baker types stands, whatever corrections had made of the line', () => {
+    const taken = takeCorrection(
+      loaf,
+      correction([{ stage: 's1', ingredient: 'water', grams: 20 }]),
+    );
     expect(grams(taken)['water']).to.equal(370);
     const typed = setGrams(taken, 'l3', 360);
     expect(grams(typed)['water']).to.equal(360);
@@ -73,10 +76,10 @@ describe('edits', () => {
     expect(noted.taken).to.have.length(1);
   });
 
-  it('a line that a slip brought in can be edited, and is then its own', () => {
-    const taken = takeSlip(
+  it('a line that a correction brought in can be edited, and is then its own', () => {
+    const taken = takeCorrection(
       loaf,
-      slip([
+      correction([
         { stage: 's1', ingredient: 'vital-gluten', grams: 10 },
         { stage: 's1', ingredient: 'water', grams: 15 },
       ]),
@@ -94,14 +97,17 @@ describe('edits', () => {
     expect(removeLine(more, 'l6')).to.deep.equal(loaf);
   });
 
-  it('slips are left and reconsidered', () => {
-    const left = leaveSlip(leaveSlip(loaf, 'salt:salt:+'), 'salt:salt:+');
+  it('corrections are left and reconsidered', () => {
+    const left = leaveCorrection(leaveCorrection(loaf, 'salt:salt:+'), 'salt:salt:+');
     expect(left.left).to.deep.equal(['salt:salt:+']);
-    expect(reconsiderSlip(left, 'salt:salt:+')).to.deep.equal(loaf);
+    expect(reconsiderCorrection(left, 'salt:salt:+')).to.deep.equal(loaf);
   });
 
-  it('a slip never takes a line below nothing', () => {
-    const taken = takeSlip(loaf, slip([{ stage: 's1', ingredient: 'salt', grams: -50 }]));
+  it('a correction never takes a line below nothing', () => {
+    const taken = takeCorrection(
+      loaf,
+      correction([{ stage: 's1', ingredient: 'salt', grams: -50 }]),
+    );
     expect(grams(taken)['salt']).to.equal(0);
   });
 });

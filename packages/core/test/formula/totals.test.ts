@@ -15,7 +15,7 @@ import {
   scaleTo,
   shares,
   stagesOf,
-  takeSlip,
+  takeCorrection,
   totals,
   waterSchools,
   weighingList,
@@ -101,9 +101,9 @@ describe('totals', () => {
   });
 });
 
-describe('stages that a slip brings in', () => {
+describe('stages that a correction brings in', () => {
   const base = build({ 'bread-flour': 500, water: 320, salt: 9 });
-  const sour = takeSlip(base, {
+  const sour = takeCorrection(base, {
     slip: 'swap:yeast:starter',
     reason: '',
     basis: '',
@@ -136,13 +136,13 @@ describe('stages that a slip brings in', () => {
     expect(level(double)).to.be.closeTo(level(sour), 1e-9);
   });
 
-  it('what a slip takes reaches over all lines of the thing, and what it adds goes to the first', () => {
+  it('what a correction takes reaches over all lines of the thing, and what it adds goes to the first', () => {
     const [stage] = base.stages;
     const more = { id: 'l9', ingredient: 'water', grams: 30, measured: 'scale' as const };
     const twice: Formula = { ...base, stages: [{ ...stage!, lines: [...stage!.lines, more] }] };
     const water = (grams: number) =>
       resolve(
-        takeSlip(twice, {
+        takeCorrection(twice, {
           slip: 'w',
           reason: '',
           basis: '',
@@ -157,8 +157,8 @@ describe('stages that a slip brings in', () => {
     expect(water(40)).to.deep.equal([360, 30]);
   });
 
-  it('what a slip brings in stands next to what gave way to it', () => {
-    const swapped = takeSlip(base, {
+  it('what a correction brings in stands next to what gave way to it', () => {
+    const swapped = takeCorrection(base, {
       slip: 'swap',
       reason: '',
       basis: '',

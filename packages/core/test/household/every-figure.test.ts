@@ -57,10 +57,10 @@ function seen(formula: Formula, given: Household): unknown {
   const evaluation = evaluate(formula, household, nothingLearned)!;
   const kitchen = kitchenOf(household);
   const lines = resolve(formula, pantryIn(household));
-  const { level, window, slips, cautions } = evaluation;
+  const { level, window, corrections, cautions } = evaluation;
   return [
     [level.points, level.early, level.sd, window, chanceInWindow(level, window)],
-    slips.map((s) => [s.key, s.grams, s.reason, s.certainty]),
+    corrections.map((s) => [s.key, s.grams, s.reason, s.certainty]),
     cautions,
     verdict(evaluation, formula.style),
     checkDough(-6, window, lines, level.baseGrams, household.measures),

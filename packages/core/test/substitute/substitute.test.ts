@@ -4,12 +4,12 @@ import {
   choicesFor,
   defaultHousehold,
   evaluate,
-  giveBackSlip,
+  giveBackCorrection,
   nothingLearned,
   resolve,
   stagesOf,
   substitute,
-  takeSlip,
+  takeCorrection,
   totals,
   weighingList,
   type Formula,
@@ -36,7 +36,7 @@ const grams = (formula: Formula) =>
 const points = (formula: Formula) =>
   evaluate(formula, defaultHousehold, nothingLearned)!.level.points;
 const takeAll = ({ formula, consequences }: ReturnType<typeof swap>) =>
-  consequences.reduce((f, s) => takeSlip(f, { ...s, slip: s.key }), formula);
+  consequences.reduce((f, s) => takeCorrection(f, { ...s, slip: s.key }), formula);
 
 const loaf = build({
   'bread-flour': 500,
@@ -231,7 +231,7 @@ describe('any substitution', () => {
         for (const l of resolve(takeAll(made))) expect(l.grams, choice.label).to.be.at.least(0);
         expect(Number.isFinite(points(takeAll(made)))).to.equal(true);
         const taken = made.formula.taken.at(-1)!;
-        expect(giveBackSlip(made.formula, taken.id)).to.deep.equal(loaf);
+        expect(giveBackCorrection(made.formula, taken.id)).to.deep.equal(loaf);
       }
     }
   });

@@ -31,7 +31,7 @@
   import ScaleForm from './ScaleForm.svelte';
   import Level from '../level/Level.svelte';
   import Sheet from '../sheet/Sheet.svelte';
-  import Slips from '../slips/Slips.svelte';
+  import Corrections from '../corrections/Corrections.svelte';
 
   let {
     data,
@@ -230,7 +230,7 @@
   </section>
 
   <div class="contents min-[1180px]:grid min-[1180px]:gap-4">
-    <div class="bowl order-first p-3 min-[1180px]:order-none"><Slips {bench} /></div>
+    <div class="bowl order-first p-3 min-[1180px]:order-none"><Corrections {bench} /></div>
     {#if bench.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">
         <h2 id="cautions-title">Mind</h2>

@@ -2,17 +2,17 @@ import {
   evaluate,
   pantryIn,
   resolve,
-  giveBackSlip,
-  leaveSlip,
-  reconsiderSlip,
-  takeSlip,
+  giveBackCorrection,
+  leaveCorrection,
+  reconsiderCorrection,
+  takeCorrection,
   verdict,
   type Bag,
   type Belief,
   type Formula,
   type Household,
   type Settings,
-  type Slip,
+  type Correction,
   type Taken,
 } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
@@ -40,8 +40,8 @@ export class Bench {
   #household = $state.raw<Household>() as Household;
   /** As the server has it, with what was settled here and is not there yet. */
   readonly household = $derived(sync.settled(this.#household));
-  /** Key of the slip that is pointed at. */
-  pointedSlip = $state<string | undefined>();
+  /** Key of the correction that is pointed at. */
+  pointedCorrection = $state<string | undefined>();
   /** Id of the line that is pointed at, in the sheet or the account. */
   lit = $state<string | undefined>();
   #past = $state.raw<readonly Formula[]>([]);
@@ -57,13 +57,13 @@ export class Bench {
   readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.formula.style));
   /** The level, where it can be told. */
   readonly level = $derived(this.evaluation?.cannotTell ? undefined : this.evaluation?.level);
-  /** Slips to decide on, and those that the baker left. */
-  readonly open = $derived(this.#slips((key) => !this.formula.left.includes(key)));
-  readonly left = $derived(this.#slips((key) => this.formula.left.includes(key)));
-  /** What the slip that is pointed at would make of it. */
+  /** Corrections to decide on, and those that the baker left. */
+  readonly open = $derived(this.#corrections((key) => !this.formula.left.includes(key)));
+  readonly left = $derived(this.#corrections((key) => this.formula.left.includes(key)));
+  /** What the correction that is pointed at would make of it. */
   readonly preview = $derived.by(() => {
-    const slip = this.open.find((s) => s.key === this.pointedSlip);
-    return slip && evaluate(this.#taking(slip), this.household, this.belief);
+    const correction = this.open.find((s) => s.key === this.pointedCorrection);
+    return correction && evaluate(this.#taking(correction), this.household, this.belief);
   });
 
   constructor(given: Given) {
@@ -166,27 +166,27 @@ export class Bench {
     this.#show(after);
   }
 
-  take(slip: Slip): void {
-    this.pointedSlip = undefined;
-    this.edit(this.#taking(slip));
+  take(correction: Correction): void {
+    this.pointedCorrection = undefined;
+    this.edit(this.#taking(correction));
   }
 
   /** Takes changes that were worked out elsewhere: a blend, a bread for a goal. */
-  takeChanges(slip: Omit<Taken, 'id'>): void {
-    this.edit(takeSlip(this.formula, slip));
+  takeChanges(correction: Omit<Taken, 'id'>): void {
+    this.edit(takeCorrection(this.formula, correction));
   }
 
   giveBack(takenId: string): void {
-    this.edit(giveBackSlip(this.formula, takenId));
+    this.edit(giveBackCorrection(this.formula, takenId));
   }
 
-  leave(slip: Slip): void {
-    this.pointedSlip = undefined;
-    this.edit(leaveSlip(this.formula, slip.key));
+  leave(correction: Correction): void {
+    this.pointedCorrection = undefined;
+    this.edit(leaveCorrection(this.formula, correction.key));
   }
 
   reconsider(key: string): void {
-    this.edit(reconsiderSlip(this.formula, key));
+    this.edit(reconsiderCorrection(this.formula, key));
   }
 
   /** Takes what the server has, after both had changed; undo brings back what stood here. */
@@ -221,12 +221,12 @@ export class Bench {
     this.#group = undefined;
   }
 
-  #taking(slip: Slip): Formula {
-    return takeSlip(this.formula, { ...slip, slip: slip.key });
+  #taking(correction: Correction): Formula {
+    return takeCorrection(this.formula, { ...correction, slip: correction.key });
   }
 
-  #slips(wanted: (key: string) => boolean): Slip[] {
-    return (this.evaluation?.slips ?? []).filter((s) => wanted(s.key));
+  #corrections(wanted: (key: string) => boolean): Correction[] {
+    return (this.evaluation?.corrections ?? []).filter((s) => wanted(s.key));
   }
 
   #show(formula: Formula): void {

@@ -24,7 +24,7 @@
     level?: Mark;
     window: Window;
     size?: 'tiny' | 'bench' | 'counter';
-    /** Where it would be with the slip that is pointed at. */
+    /** Where it would be with the correction that is pointed at. */
     ghost?: Mark;
     /** Where the last bakes were felt to be, newest first. */
     older?: readonly number[];

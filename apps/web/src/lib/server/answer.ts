@@ -7,7 +7,7 @@ export const evaluationAnswer = (
   unread: ReadRecipe['unread'] = [],
   assumptions: ReadRecipe['assumptions'] = [],
 ) => {
-  const { totals, level, state, window, slips, cautions } = evaluation;
+  const { totals, level, state, window, corrections, cautions } = evaluation;
   return {
     formula,
     totals: {
@@ -30,15 +30,17 @@ export const evaluationAnswer = (
       state: state.id,
       window,
     },
-    corrections: slips.map((slip) => ({
-      kind: slip.kind,
-      ingredient: slip.ingredient,
-      grams: slip.grams,
-      spoons: slip.spoons,
-      reason: slip.reason,
-      basis: slip.basis,
-      certainty: slip.certainty,
-      alongside: slip.changes.slice(1).map(({ ingredient, grams }) => ({ ingredient, grams })),
+    corrections: corrections.map((correction) => ({
+      kind: correction.kind,
+      ingredient: correction.ingredient,
+      grams: correction.grams,
+      spoons: correction.spoons,
+      reason: correction.reason,
+      basis: correction.basis,
+      certainty: correction.certainty,
+      alongside: correction.changes
+        .slice(1)
+        .map(({ ingredient, grams }) => ({ ingredient, grams })),
     })),
     cautions,
     unread: unread.map(({ line, text, why }) => ({ line, text, why })),

@@ -63,7 +63,7 @@
 
 <tr
   class:lit={bench.lit === line.id}
-  class:slipped={line.slips.length > 0}
+  class:corrected={line.corrections.length > 0}
   onpointerenter={() => (bench.lit = line.id)}
   onpointerleave={() => (bench.lit = undefined)}
 >
@@ -98,7 +98,7 @@
     />
   </td>
   <td class="grams">
-    {#if line.slips.length > 0 && line.typedGrams > 0}
+    {#if line.corrections.length > 0 && line.typedGrams > 0}
       <s aria-label="before: {gramsNumber(line.typedGrams)} g">{gramsNumber(line.typedGrams)}</s>
     {/if}
     <Cell

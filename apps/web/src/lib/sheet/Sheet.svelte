@@ -161,7 +161,7 @@
     tbody tr.lit {
       background: var(--sunk);
     }
-    tr.slipped {
+    tr.corrected {
       box-shadow: inset 4px 0 0 var(--act);
     }
     .stage th,

@@ -6,9 +6,9 @@
     gramsText,
     percentOf,
     substitute,
-    takeSlip,
+    takeCorrection,
     type Evaluation,
-    type Slip,
+    type Correction,
   } from '@tender-crumb/core';
   import X from '@lucide/svelte/icons/x';
   import { Dialog } from 'bits-ui';
@@ -45,7 +45,7 @@
   const next = $derived(
     fits?.consequences
       .filter((s) => !leaving.has(s.key))
-      .reduce((f, s) => takeSlip(f, { ...s, slip: s.key }), fits.formula),
+      .reduce((f, s) => takeCorrection(f, { ...s, slip: s.key }), fits.formula),
   );
   const after = $derived(next && evaluate(next, bench.household, bench.belief));
 
@@ -61,9 +61,9 @@
     leaving.clear();
   }
 
-  function toggle(slip: Slip) {
-    if (leaving.has(slip.key)) leaving.delete(slip.key);
-    else leaving.add(slip.key);
+  function toggle(correction: Correction) {
+    if (leaving.has(correction.key)) leaving.delete(correction.key);
+    else leaving.add(correction.key);
   }
 
   function take() {
@@ -80,7 +80,7 @@
         stage: l.stageKind === 'dough' ? '' : ` in the ${l.stageKind}`,
         grams: l.grams,
         percent: percentOf(l.grams, evaluation.totals, bench.household.percentages),
-        changed: l.slips.length > 0,
+        changed: l.corrections.length > 0,
       }));
 </script>
 
@@ -171,22 +171,22 @@
             {#if made.consequences.length > 0}
               <fieldset class="grid gap-2">
                 <legend class="font-semibold">What follows; untick what you leave</legend>
-                {#each made.consequences as slip (slip.key)}
+                {#each made.consequences as correction (correction.key)}
                   <label class="flex items-start gap-2 text-sm">
                     <input
                       type="checkbox"
                       class="mt-0.5 size-5 shrink-0 accent-rim"
-                      checked={!leaving.has(slip.key)}
-                      onchange={() => toggle(slip)}
+                      checked={!leaving.has(correction.key)}
+                      onchange={() => toggle(correction)}
                     />
                     <span
                       ><b
-                        >{slip.grams > 0 ? '+' : ''}{gramsText(slip.grams)}
-                        {bench.pantry.ingredient(slip.ingredient).name}</b
+                        >{correction.grams > 0 ? '+' : ''}{gramsText(correction.grams)}
+                        {bench.pantry.ingredient(correction.ingredient).name}</b
                       >
-                      <span class="quiet">({slip.spoons})</span>
-                      {slip.reason}
-                      <span class="quiet">{slip.ifLeft}</span></span
+                      <span class="quiet">({correction.spoons})</span>
+                      {correction.reason}
+                      <span class="quiet">{correction.ifLeft}</span></span
                     >
                   </label>
                 {/each}

@@ -40,7 +40,7 @@ const text = (most: number) => Joi.string().max(most).allow('');
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
 export const formulaId = id.required();
-const slipKey = Joi.string().max(200);
+const correctionKey = Joi.string().max(200);
 /** In the catalogue, or the household's own; whether it has that one is for {@link knownHere} to say. */
 const ingredientId = Joi.alternatives(
   Joi.string().valid(...catalogue.map((i) => i.id)),
@@ -80,7 +80,7 @@ const stage = Joi.object({
 
 const taken = Joi.object({
   id: id.required(),
-  slip: slipKey.required(),
+  slip: correctionKey.required(),
   reason: text(formatLimits.text),
   basis: text(formatLimits.text),
   stages: Joi.array()
@@ -117,7 +117,7 @@ export const formulaBody = Joi.object<FormulaJson>({
   source: text(formatLimits.source),
   stages: Joi.array().items(stage).min(1).max(formatLimits.stages).required(),
   taken: Joi.array().items(taken).max(100),
-  left: Joi.array().items(slipKey).max(100),
+  left: Joi.array().items(correctionKey).max(100),
 }).required();
 
 export const formulaSave = Joi.object<{ version: number; formula: FormulaJson; draft?: string }>({

@@ -2,7 +2,7 @@
   import { gramsText } from '@tender-crumb/core';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { Bench } from '../bench/bench.svelte.ts';
-  import SlipCard from './SlipCard.svelte';
+  import CorrectionCard from './CorrectionCard.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -14,8 +14,8 @@
   const signed = (grams: number) => `${grams > 0 ? '+' : ''}${gramsText(grams)}`;
 </script>
 
-<section class="slips" aria-labelledby="slips-title">
-  <h2 id="slips-title">Corrections</h2>
+<section class="corrections" aria-labelledby="corrections-title">
+  <h2 id="corrections-title">Corrections</h2>
   {#if bench.open.length === 0}
     <p class="quiet">
       {bench.evaluation
@@ -23,8 +23,8 @@
         : 'Give it some flour, and what it needs is offered here.'}
     </p>
   {/if}
-  {#each bench.open as slip (slip.key)}
-    <SlipCard {slip} {bench} />
+  {#each bench.open as correction (correction.key)}
+    <CorrectionCard {correction} {bench} />
   {/each}
 
   {#if bench.formula.taken.length > 0}
@@ -58,11 +58,15 @@
   {#if bench.left.length > 0}
     <h3 class="quiet">Left</h3>
     <ul>
-      {#each bench.left as slip (slip.key)}
+      {#each bench.left as correction (correction.key)}
         <li>
-          <span>{signed(slip.grams)} {bench.pantry.ingredient(slip.ingredient).name}</span>
-          <button class="knob no-print" type="button" onclick={() => bench.reconsider(slip.key)}
-            >Reconsider</button
+          <span
+            >{signed(correction.grams)} {bench.pantry.ingredient(correction.ingredient).name}</span
+          >
+          <button
+            class="knob no-print"
+            type="button"
+            onclick={() => bench.reconsider(correction.key)}>Reconsider</button
           >
         </li>
       {/each}
@@ -71,7 +75,7 @@
 </section>
 
 <style>
-  .slips {
+  .corrections {
     display: grid;
     gap: 0.6rem;
     align-content: start;

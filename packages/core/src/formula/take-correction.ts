@@ -6,31 +6,31 @@ const without = <T>(list: readonly T[], drop: (item: T) => boolean): T[] =>
 /**
  * Takes a slip: a new formula with it laid over the lines as typed.
  *
- * @example takeSlip(formula, slip).taken.length // one more
+ * @example takeCorrection(formula, correction).taken.length // one more
  */
-export function takeSlip(formula: Formula, slip: Omit<Taken, 'id'>): Formula {
+export function takeCorrection(formula: Formula, correction: Omit<Taken, 'id'>): Formula {
   const used = formula.taken.map((t) => Number(t.id.slice(1)) || 0);
   const id = `t${Math.max(0, ...used) + 1}`;
-  const { slip: key, reason, basis, changes, stages } = slip;
+  const { slip: key, reason, basis, changes, stages } = correction;
   const taken = { id, slip: key, reason, basis, changes, ...(stages ? { stages } : {}) };
   return { ...formula, taken: [...formula.taken, taken] };
 }
 
 /**
- * Gives a taken slip back. Taking and giving back at once restores the formula bit for bit,
+ * Gives a taken correction back. Taking and giving back at once restores the formula bit for bit,
  * because the lines as typed were never touched.
  */
-export const giveBackSlip = (formula: Formula, takenId: string): Formula => ({
+export const giveBackCorrection = (formula: Formula, takenId: string): Formula => ({
   ...formula,
   taken: without(formula.taken, (t) => t.id === takenId),
 });
 
 /** Leaves a slip: it stays out of the way until the baker reconsiders. */
-export const leaveSlip = (formula: Formula, key: string): Formula =>
+export const leaveCorrection = (formula: Formula, key: string): Formula =>
   formula.left.includes(key) ? formula : { ...formula, left: [...formula.left, key] };
 
-/** Takes back the decision to leave a slip. */
-export const reconsiderSlip = (formula: Formula, key: string): Formula => ({
+/** Takes back the decision to leave a correction. */
+export const reconsiderCorrection = (formula: Formula, key: string): Formula => ({
   ...formula,
   left: without(formula.left, (k) => k === key),
 });

@@ -1,0 +1,71 @@
+<script lang="ts">
+  import { gramsText, type Correction } from '@tender-crumb/core';
+  import Check from '@lucide/svelte/icons/check';
+  import type { Bench } from '../bench/bench.svelte.ts';
+
+  let { correction, bench }: { correction: Correction; bench: Bench } = $props();
+
+  const sure = $derived(
+    correction.certainty > 0.9
+      ? 'very likely'
+      : correction.certainty > 0.7
+        ? 'likely'
+        : 'as likely as not',
+  );
+  const point = () => (bench.pointedCorrection = correction.key);
+  const unpoint = () => (bench.pointedCorrection = undefined);
+</script>
+
+<article
+  class="correction"
+  class:pointed={bench.pointedCorrection === correction.key}
+  aria-label="Correction: {correction.kind}"
+  onpointerenter={point}
+  onpointerleave={unpoint}
+  onfocusin={point}
+  onfocusout={unpoint}
+>
+  <h3>
+    <span class="amount">{correction.grams > 0 ? '+' : ''}{gramsText(correction.grams)}</span>
+    {bench.pantry.ingredient(correction.ingredient).name}
+    <span class="quiet">· {correction.spoons}</span>
+  </h3>
+  <p>{correction.reason}</p>
+  <p class="quiet">
+    <b>{sure}</b>, from {correction.basis}. Left alone: {correction.ifLeft.charAt(0).toLowerCase() +
+      correction.ifLeft.slice(1)}
+  </p>
+  <div class="decide no-print">
+    <button class="knob knob-act" type="button" onclick={() => bench.take(correction)}>
+      <Check size={18} aria-hidden="true" /> Take
+    </button>
+    <button class="knob" type="button" onclick={() => bench.leave(correction)}>Leave</button>
+  </div>
+</article>
+
+<style>
+  .correction {
+    display: grid;
+    gap: 0.35rem;
+    padding: 0.7rem 0.9rem 0.8rem;
+    border: 1.5px dashed var(--act);
+    border-radius: 2px 2px 14px 14px;
+    background: var(--act-tint);
+    font-size: 0.925rem;
+    line-height: 1.35;
+  }
+  .correction.pointed {
+    border-style: solid;
+  }
+  h3 {
+    font-weight: 650;
+  }
+  .amount {
+    font-size: 1.25rem;
+  }
+  .decide {
+    display: flex;
+    gap: 0.5rem;
+    margin-top: 0.2rem;
+  }
+</style>
