@@ -94,15 +94,22 @@ async function largest(page: Page, url: string): Promise<void> {
   });
   const { id } = (await added.json()) as { id: string };
   const spent: number[] = [];
+  const drawn: number[] = [];
   for (let i = 0; i < 5; i += 1) {
     const start = performance.now();
     await ready(page, `${url}/bench/${id}`);
     spent.push(performance.now() - start);
+    drawn.push(
+      await page.evaluate(
+        () => performance.getEntriesByName('first-contentful-paint')[0]!.startTime,
+      ),
+    );
   }
-  spent.sort((a, b) => a - b);
+  const median = (of: number[]) => Math.round(of.sort((a, b) => a - b)[2]!);
   print({
-    measure: 'the bench of the largest formula, from the link to hands',
-    median: Math.round(spent[2]!),
+    measure: 'the bench of the largest formula, from the link to its being drawn',
+    median: median(drawn),
+    toHands: median(spent),
     unit: 'ms',
     aim: '< 1000',
   });
