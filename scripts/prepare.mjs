@@ -18,7 +18,10 @@ function newest(path) {
   if (!existsSync(path)) return 0;
   if (!statSync(path).isDirectory()) return changed(path);
   return readdirSync(path).reduce((latest, name) => {
-    const skip = name === 'node_modules' || name === 'build' || name.startsWith('.svelte-kit');
+    // What tests and type checks leave beside the sources is no source.
+    const skip =
+      ['node_modules', 'build', '.svelte-kit', 'test'].includes(name) ||
+      name.endsWith('.tsbuildinfo');
     return skip ? latest : Math.max(latest, newest(join(path, name)));
   }, 0);
 }
