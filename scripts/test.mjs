@@ -59,8 +59,8 @@ await Promise.all([
   inOrder(
     () => npm('unit tests of the core', 'test:core'),
     () => npm('types', 'types'),
+    () => npm('format and lint', 'lint'),
   ),
-  npm('format and lint', 'lint'),
 ]);
 if (!quick) await npm('browser tests', 'test:e2e');
 console.log(`\nAll in ${((performance.now() - begun) / 1000).toFixed(0)} s.`);
