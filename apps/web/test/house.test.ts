@@ -32,18 +32,20 @@ import { isTrouble, storageFault, storageWords } from '../src/lib/server/databas
 import { patienceMs } from '../src/lib/server/database/driver.ts';
 import { backUpEachNight } from '../src/lib/server/jobs/nightly.ts';
 import { inTransaction, openDatabase, type Database } from '../src/lib/server/database/open.ts';
+import { isBookLearned, wantLearningBy } from '../src/lib/server/store/learning.ts';
+import { listBags } from '../src/lib/server/store/bags.ts';
 import {
   addFormula,
   listAside,
   listFormulas,
   saveFormula,
 } from '../src/lib/server/store/formulas.ts';
-import { readHousehold } from '../src/lib/server/store/household.ts';
+import { readHousehold, readBelief } from '../src/lib/server/store/household.ts';
 import { learnWholeBook } from '../src/lib/server/store/learn-book.ts';
 import { listBakes, readBake } from '../src/lib/server/store/bakes.ts';
 import { TestFolder } from './kitchen.ts';
 import { TestServer } from './server.ts';
-import { completeFormula } from '@tender-crumb/core';
+import { completeFormula, modelVersion, type Belief } from '@tender-crumb/core';
 
 const loaf = completeFormula({
   name: 'Loaf',
@@ -561,6 +563,37 @@ describe('databases of the first version', () => {
       }
     });
   }
+
+  it('of a model that knew no smooth base: its bakes keep what they can, and teach anew', async () => {
+    const folder = new TestFolder().from('third-2026-11.db');
+    try {
+      const db = await folder.open();
+      const oats = ({ keys, mean }: Belief) => mean[keys.indexOf('thirst:oat-fibre')]!;
+      // A spoon of flour had made a wheat bread of a seed loaf: its oat fibre was taught to drink nothing.
+      expect(oats((await readBelief(db)).belief)).to.be.below(-2);
+      expect(await isBookLearned(db)).to.equal(true);
+      await wantLearningBy(db, modelVersion);
+      expect(await isBookLearned(db)).to.equal(false);
+      await learnWholeBook(db);
+      expect(Math.abs(oats((await readBelief(db)).belief))).to.be.below(0.5);
+      await wantLearningBy(db, modelVersion);
+      expect(await isBookLearned(db)).to.equal(true);
+
+      const { circumstances, forecast } = (await readBake(db, 'bake1'))!;
+      const [bag] = await listBags(db);
+      expect(circumstances).to.deep.include({ day: '2026-11-11', assumed: true });
+      expect(circumstances.kitchen.room).to.deep.equal({ celsius: 19, humidity: 0.55 });
+      expect(circumstances.kitchen.bags[bag!.id]).to.deep.equal({
+        moisture: 12.6,
+        openedOn: '2026-10-01',
+      });
+      expect(forecast!.low).to.be.below(forecast!.points);
+      // A figure on which nothing rested is gone; the other stays.
+      expect((await readHousehold(db)).figures).to.deep.equal({ softening: 0.25 });
+    } finally {
+      await folder.end();
+    }
+  });
 
   it('what stood there five times stands once, a finish taken back has no lesson, odd figures are left out', async () => {
     const folder = new TestFolder().from('own-2026-11.db');
