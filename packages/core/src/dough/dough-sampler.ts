@@ -6,7 +6,15 @@ import type { Kitchen } from '../household/kitchen.ts';
 import { standardMoisture } from './moisture.ts';
 import { parametersOf, type Channel, type Parameter } from './parameter.ts';
 
-const channels: readonly Channel[] = ['thirst', 'softening', 'moisture', 'fill', 'mass'];
+/** Where a channel's column begins in what a draw moves, in lines. */
+const columnOf: Readonly<Record<Channel, number>> = {
+  thirst: 0,
+  softening: 1,
+  moisture: 2,
+  fill: 3,
+  mass: 4,
+};
+const columns = Object.keys(columnOf).length;
 
 /** Lower triangle of a covariance's square root. Source: Cholesky's decomposition. */
 function squareRoot(covariance: readonly (readonly number[])[]): number[][] {
@@ -80,9 +88,9 @@ export class DoughSampler {
   readonly #mass: Float64Array;
 
   constructor(lines: readonly ResolvedLine[], kitchen: Kitchen) {
-    const columns = columnsOf(lines, kitchen);
-    const { forms } = columns.model;
-    this.#columns = columns;
+    const own = columnsOf(lines, kitchen);
+    const { forms } = own.model;
+    this.#columns = own;
     this.parameters = parametersOf(forms, kitchen);
     this.#tied = this.parameters.filter((p) => p.learned).length;
     this.#root = squareRoot(covarianceOf(this.parameters.slice(0, this.#tied), kitchen.belief));
@@ -93,13 +101,13 @@ export class DoughSampler {
     this.z = new Float64Array(count);
     this.#raw = new Float64Array(count);
     this.#value = new Float64Array(count);
-    this.#shift = new Float64Array(channels.length * forms.length);
+    this.#shift = new Float64Array(columns * forms.length);
     const moves = this.parameters.flatMap(({ channel, moves }, i) =>
-      moves.map((line) => [i, channels.indexOf(channel) * forms.length + line] as const),
+      moves.map((line) => [i, columnOf[channel] * forms.length + line] as const),
     );
     this.#moveOf = Uint16Array.from(moves, ([of]) => of);
     this.#moveTo = Uint32Array.from(moves, ([, to]) => to);
-    this.#mixed = columns.dry.includes(1) && columns.flour.includes(1);
+    this.#mixed = own.dry.includes(1) && own.flour.includes(1);
     this.#mass = new Float64Array(forms.length);
   }
 
@@ -138,8 +146,9 @@ export class DoughSampler {
   #drawMasses(): void {
     const { grams } = this.#columns;
     const [mass, shift, count] = [this.#mass, this.#shift, grams.length];
+    const [mass0, fill0] = [columnOf.mass * count, columnOf.fill * count];
     for (let i = 0; i < count; i += 1) {
-      const drawn = (grams[i]! + shift[4 * count + i]!) * (1 + shift[3 * count + i]!);
+      const drawn = (grams[i]! + shift[mass0 + i]!) * (1 + shift[fill0 + i]!);
       mass[i] = drawn > 0 ? drawn : 0;
     }
   }
@@ -159,18 +168,23 @@ export class DoughSampler {
     const { brings, softens, thirst, perDryness, drinks, moisture, flour, dry, model } =
       this.#columns;
     const [mass, shift, count] = [this.#mass, this.#shift, this.#mass.length];
+    const [thirst0, soft0, wet0] = [
+      columnOf.thirst * count,
+      columnOf.softening * count,
+      columnOf.moisture * count,
+    ];
     let [surplus, base] = [0, 0];
     for (let i = 0; i < count; i += 1) {
       let drunk = 0;
       if (drinks[i]) {
-        drunk = thirst[i]! + dryness * perDryness[i]! + shift[i]!;
+        drunk = thirst[i]! + dryness * perDryness[i]! + shift[thirst0 + i]!;
         if (drunk < 0) drunk = 0;
         if (flour[i]) {
-          const wet = moisture[i]! + shift[2 * count + i]!;
+          const wet = moisture[i]! + shift[wet0 + i]!;
           drunk = ((1 + drunk) * (100 - wet)) / (100 - standardMoisture) - 1;
         }
       }
-      const soft = model.softening + shift[count + i]!;
+      const soft = model.softening + shift[soft0 + i]!;
       surplus += mass[i]! * (brings[i]! + soft * softens[i]! - drunk);
       base += mass[i]! * (flour[i] ? 1 : dry[i] ? dryness : 0);
     }

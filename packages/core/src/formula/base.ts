@@ -1,4 +1,4 @@
-import { figure, commonPractice, type Figure } from '../figure/figure.ts';
+import { figure, ownModel, type Figure } from '../figure/figure.ts';
 import { roles } from '../ingredient/role.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { ResolvedLine } from './resolve.ts';
@@ -9,8 +9,8 @@ import type { ResolvedLine } from './resolve.ts';
  * flour in a low-carb dough does not make it a wheat bread.
  */
 export const baseShares = {
-  dry: figure(0.4, 'share of flour', 0.05, commonPractice),
-  flour: figure(0.7, 'share of flour', 0.05, commonPractice),
+  dry: figure(0.4, 'share of flour', 0.05, ownModel),
+  flour: figure(0.7, 'share of flour', 0.05, ownModel),
 } as const;
 
 /** What the 100 % of a dough is. */
