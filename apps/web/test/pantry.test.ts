@@ -32,6 +32,34 @@ describe('the pantry', () => {
     const { json } = await ask('GET', '/api/v1/bags');
     expect(json['bags']).to.deep.equal([{ ...bag, grind: 'sifted', id: added.json['id'] }]);
     expect((await ask('PUT', '/api/v1/bags/nobody', bag)).status).to.equal(404);
+    expect((await ask('PUT', '/api/v1/bags/nobody?since=once', bag)).status).to.equal(400);
+  });
+
+  it('a bag’s moisture holds from today, or always did, as it is said', async () => {
+    const { json: own } = await ask('POST', '/api/v1/bags', { ...bag, moisture: 13 });
+    const { json: formula } = await ask('POST', '/api/v1/formulas', {
+      stages: [
+        {
+          lines: [
+            { ingredient: bag.ingredient, grams: 500, bag: own['id'] },
+            { ingredient: 'water', grams: 310 },
+          ],
+        },
+      ],
+    });
+    const { json: begun } = await ask('POST', '/api/v1/bakes', {
+      formulaId: formula['id'],
+      formulaVersion: 1,
+    });
+    const moistureThen = async () => {
+      const { json } = await ask('GET', `/api/v1/bakes/${begun['id']}`);
+      return json['circumstances'].kitchen.bags[own['id']].moisture as number;
+    };
+    const path = `/api/v1/bags/${own['id']}`;
+    await ask('PUT', path, { ...bag, moisture: 10 });
+    expect(await moistureThen()).to.equal(13);
+    await ask('PUT', `${path}?since=always`, { ...bag, moisture: 11 });
+    expect(await moistureThen()).to.equal(11);
   });
 
   const wrong: ReadonlyArray<readonly [string, object, string]> = [

@@ -23,6 +23,21 @@ const kinds = (
   );
 
 describe('corrections (common practice, no source)', () => {
+  it('sugar for the yeast of a bread without starch: below a twentieth of flour, not above', () => {
+    const fed = (flour: number) =>
+      kinds(
+        {
+          'vital-gluten': 190 - flour / 2,
+          'flax-meal': 190 - flour / 2,
+          'plain-flour': flour,
+          water: 300,
+          'instant-yeast': 6,
+        },
+        'low-carb',
+      ).some((c) => c.ingredient === 'sugar');
+    expect([0, 18.9, 19.1, 60].map(fed)).to.deep.equal([true, true, false, false]);
+  });
+
   it('gluten for plain flour in a tin loaf, none for strong flour, none for rye or soft wheat', () => {
     const lean = (flour: string) =>
       kinds({ [flour]: 500, water: 300, salt: 9, 'instant-yeast': 6 });
