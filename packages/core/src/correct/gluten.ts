@@ -1,7 +1,10 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { gramsText } from '../quantity/number.ts';
 import { commonPractice } from '../figure/figure.ts';
-import { departure } from '../household/belief.ts';
+import { doughModel } from '../dough/dough-model.ts';
+import { surplusOf } from '../dough/linear-form.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
 import { glutenToAdd, proteinAim, strengthShares } from '../dough/strength.ts';
 import { isFlour } from '../formula/base.ts';
 import { normalBelow } from '../quantity/normal.ts';
@@ -24,8 +27,7 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
   if (totals.dryBase) return undefined;
   const inIt = sumGrams(lines.filter((l) => l.ingredient === gluten));
   const most = (glutenMost.value * totals.flourGrams) / 100;
-  const water = (grams: number) =>
-    grams * (of.thirst.value + departure(kitchen.belief, `thirst:${gluten}`));
+  const water = (grams: number) => waterWith(grams, of, context);
 
   if (inIt > most) {
     const back = Math.min(inIt, Math.ceil(inIt - most));
@@ -37,7 +39,7 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
       ifLeft: 'A rubbery crumb and a dough that springs back at the shaping.',
       changes: [
         { stage, ingredient: gluten, grams: -back },
-        { stage, ingredient: 'water', grams: -Math.round(water(back)) },
+        { stage, ingredient: 'water', grams: -Math.round(-water(-back)) },
       ],
     });
   }
@@ -65,6 +67,31 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
       { stage, ingredient: 'water', grams: Math.round(water(rounded)) },
     ],
   });
+}
+
+/**
+ * Water that leaves the level where it is beside so much more gluten: what it drinks, and, where the
+ * dough comes nearer to a dry base by it, what that makes of all the rest.
+ */
+function waterWith(
+  grams: number,
+  of: Ingredient,
+  { lines, kitchen, level, stage }: CorrectionContext,
+): number {
+  const more: ResolvedLine = {
+    id: 'more',
+    ingredient: of.id,
+    grams,
+    measured: 'scale',
+    stage,
+    stageKind: 'dough',
+    typedGrams: 0,
+    corrections: [],
+    of,
+  };
+  const { forms, base, softening } = doughModel([...lines, more], kitchen);
+  const surplus = forms.reduce((sum, f) => sum + surplusOf(f, softening) * f.line.grams, 0);
+  return (level.points * base.grams) / 100 - surplus;
 }
 
 function proteinSd({ lines, totals }: CorrectionContext): number {
