@@ -81,7 +81,7 @@ async function largest(page: Page, url: string): Promise<void> {
   }));
   const taken = Array.from({ length: 100 }, (_, i) => ({
     id: `t${i}`,
-    slip: `water:${i}`,
+    correction: `water:${i}`,
     changes: Array.from({ length: formatLimits.allChanges / 100 }, (_, n) => ({
       stage: 's1',
       ingredient: ['bread-flour', 'water', 'honey', 'milk', 'whole-wheat', 'salt'][n]!,

@@ -227,16 +227,73 @@ describe('API', () => {
     });
 
     it('the schema is published', async () => {
-      const { status, json } = await ask('GET', '/schemas/formula-1.json');
-      expect(status).to.equal(200);
-      expect(json['properties'].stages.items.properties.lines.items.required).to.deep.equal([
-        'ingredient',
-        'grams',
-      ]);
+      for (const version of [1, 2]) {
+        const { status, json } = await ask('GET', `/schemas/formula-${version}.json`);
+        expect(status).to.equal(200);
+        expect(json['$id']).to.equal(`/schemas/formula-${version}.json`);
+        expect(json['properties'].stages.items.properties.lines.items.required).to.deep.equal([
+          'ingredient',
+          'grams',
+        ]);
+      }
+      for (const version of ['3', 'toString']) {
+        expect((await ask('GET', `/schemas/formula-${version}.json`)).status).to.equal(404);
+      }
     });
   });
 
+  it('a formula that names a stage, bag or key that is not there is refused at its field', async () => {
+    const change = { stage: 's9', ingredient: 'water', grams: 5 };
+    const cases: ReadonlyArray<readonly [object, number, string]> = [
+      [
+        { taken: [{ id: 't1', correction: 'w', changes: [change] }] },
+        422,
+        'body.taken[0].changes[0].stage',
+      ],
+      [{ steps: [{ says: 'Fold.', stage: 's9' }] }, 422, 'body.steps[0].stage'],
+      [{ unread: [{ text: '3 blorps', after: 'l9' }] }, 422, 'body.unread[0].after'],
+      [{ colour: 'blue' }, 400, 'body.colour'],
+      [
+        { stages: [{ lines: [{ ingredient: 'water', grams: 5, bag: 'none', id: 'l1' }] }] },
+        422,
+        'line l1',
+      ],
+      [{ stages: [{ id: 's1', kind: 'starter', bag: 'none', lines: [] }] }, 422, 'stage s1'],
+    ];
+    for (const [over, status, where] of cases) {
+      const answer = await ask('POST', '/api/v1/formulas', { ...loaf, ...over });
+      expect(answer.status, where).to.equal(status);
+      expect(answer.json['errors'][0].where).to.equal(where);
+    }
+  });
+
   describe('bakes', () => {
+    it('a bread without a formula is baked by its name, and teaches nothing', async () => {
+      const begun = await ask('POST', '/api/v1/bakes', {
+        id: 'guests',
+        name: 'From the neighbours',
+      });
+      expect(begun.status).to.equal(201);
+      expect(begun.json).to.include({ formulaName: 'From the neighbours' });
+      expect(begun.json).not.to.have.any.keys('formulaId', 'formulaVersion', 'forecast');
+      expect(
+        (await ask('POST', '/api/v1/bakes', { id: 'guests', name: 'Another' })).status,
+      ).to.equal(409);
+      const { json } = await ask('POST', '/api/v1/bakes/guests/events', {
+        events: [
+          { id: 'a', at: at(1), kind: 'outcome', data: { stars: 5, words: [], note: '' } },
+          { id: 'b', at: at(2), kind: 'finished', data: {} },
+        ],
+      });
+      expect(json['outcome']).to.deep.equal({ stars: 5, words: [], note: '' });
+      expect(json).not.to.have.property('lesson');
+      for (const body of [{}, { name: ' ' }, { name: 'A', formulaId: 'x' }, { formulaId: 'x' }]) {
+        expect((await ask('POST', '/api/v1/bakes', body)).status, JSON.stringify(body)).to.equal(
+          400,
+        );
+      }
+    });
+
     const at = (minute: number) => `2026-05-01T08:${String(minute).padStart(2, '0')}:00.000Z`;
     const begin = async () => {
       const { json: made } = await ask('POST', '/api/v1/formulas', loaf);

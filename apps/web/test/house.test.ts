@@ -32,12 +32,13 @@ import { isTrouble, storageFault, storageWords } from '../src/lib/server/databas
 import { patienceMs } from '../src/lib/server/database/driver.ts';
 import { backUpEachNight } from '../src/lib/server/jobs/nightly.ts';
 import { inTransaction, openDatabase, type Database } from '../src/lib/server/database/open.ts';
-import { isBookLearned, wantLearningBy } from '../src/lib/server/store/learning.ts';
+import { isBookLearned, wantLearning, wantLearningBy } from '../src/lib/server/store/learning.ts';
 import { listBags } from '../src/lib/server/store/bags.ts';
 import {
   addFormula,
   listAside,
   listFormulas,
+  readFormula,
   saveFormula,
 } from '../src/lib/server/store/formulas.ts';
 import { readHousehold, readBelief } from '../src/lib/server/store/household.ts';
@@ -45,7 +46,13 @@ import { learnWholeBook } from '../src/lib/server/store/learn-book.ts';
 import { listBakes, readBake } from '../src/lib/server/store/bakes.ts';
 import { TestFolder } from './kitchen.ts';
 import { TestServer } from './server.ts';
-import { completeFormula, modelVersion, type Belief } from '@tender-crumb/core';
+import {
+  completeFormula,
+  formulaFormat,
+  layLines,
+  modelVersion,
+  type Belief,
+} from '@tender-crumb/core';
 
 const loaf = completeFormula({
   name: 'Loaf',
@@ -590,6 +597,38 @@ describe('databases of the first version', () => {
       expect(forecast!.low).to.be.below(forecast!.points);
       // A figure on which nothing rested is gone; the other stays.
       expect((await readHousehold(db)).figures).to.deep.equal({ softening: 0.25 });
+    } finally {
+      await folder.end();
+    }
+  });
+
+  it('of the first format of formulas: every body reads in today’s, a brought-in starter and all', async () => {
+    const folder = new TestFolder().from('fourth-2026-11.db');
+    try {
+      const db = await folder.open();
+      const rows = await db.selectFrom('formula_version').select('body').execute();
+      expect(rows.map((r) => (JSON.parse(r.body) as { format: string }).format)).to.deep.equal([
+        'tender-crumb/formula-1',
+        'tender-crumb/formula-1',
+      ]);
+      const sour = (await readFormula(db, 'tin'))!.formula;
+      expect(sour).to.include({ format: formulaFormat, pieces: 2, source: '500 g strong flour' });
+      expect(sour.taken[0]).to.include({ correction: 'swap:instant-yeast:starter' });
+      const grams = new Map(layLines(sour).map((l) => [`${l.stage} ${l.ingredient}`, l.grams]));
+      expect(grams.get('s1 instant-yeast')).to.equal(0);
+      expect(grams.get('starter water')).to.be.above(40);
+      expect((await listAside(db, 'tin'))[0]!.formula.format).to.equal(formulaFormat);
+
+      const bake = (await readBake(db, 'b1'))!;
+      expect(bake).to.include({ formulaId: 'tin', formulaVersion: 2 });
+      expect(bake.events.map((e) => e.id)).to.deep.equal(['e1', 'e2', 'e3', 'e4']);
+      const before = bake.lesson!;
+      await inTransaction(db, wantLearning);
+      await learnWholeBook(db);
+      expect((await readBake(db, 'b1'))!.lesson).to.deep.equal(before);
+
+      // Saved again as it was read, it is no new version.
+      expect(await saveFormula(db, 'tin', 2, sour)).to.deep.equal({ outcome: 'saved', version: 2 });
     } finally {
       await folder.end();
     }

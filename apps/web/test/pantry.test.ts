@@ -66,6 +66,28 @@ describe('the pantry', () => {
     ['45 % protein', { protein: 45 }, 'body.protein'],
     ['40 % moisture', { moisture: 40 }, 'body.moisture'],
     ['−2 kg', { price: { paid: 3, kilograms: -2 } }, 'body.price'],
+    [
+      'yeast in a packet of flour’s figures',
+      { kind: 'yeast', ingredient: 'instant-yeast', protein: 12 },
+      'body.protein',
+    ],
+    [
+      'flour in a packet of yeast',
+      { kind: 'yeast', protein: undefined, moisture: undefined, grind: undefined },
+      'body.ingredient',
+    ],
+    [
+      'a starter that is fed yeast',
+      {
+        kind: 'starter',
+        ingredient: 'instant-yeast',
+        protein: undefined,
+        moisture: undefined,
+        grind: undefined,
+      },
+      'body.ingredient',
+    ],
+    ['no name but spaces', { name: '  ' }, 'body.name'],
     ['a kind that nobody has', { ingredient: 'own-nobody' }, 'body.ingredient'],
   ];
   for (const [what, over, where] of wrong) {
@@ -78,6 +100,52 @@ describe('the pantry', () => {
       expect((await ask('GET', '/api/v1/bags')).json['bags'].length).to.equal(before);
     });
   }
+
+  it('keeps yeast and starters beside flour; lines and stages are bound to those of their kind', async () => {
+    const keep = async (of: object) => (await ask('POST', '/api/v1/bags', of)).json['id'] as string;
+    const yeast = await keep({
+      name: 'Tin from June',
+      kind: 'yeast',
+      ingredient: 'instant-yeast',
+      bestBefore: '2027-06-01',
+    });
+    const starter = await keep({
+      name: 'Lock-keeper’s',
+      kind: 'starter',
+      ingredient: 'rye-whole',
+      hydration: 1,
+      seed: 0.5,
+      keptAt: 'fridge',
+    });
+    const { json } = await ask('GET', '/api/v1/bags');
+    const kept = json['bags'].find((b: { id: string }) => b.id === starter);
+    expect(kept).to.include({ kind: 'starter', hydration: 1, seed: 0.5, keptAt: 'fridge' });
+    const formula = (stageBag: string, lineBag: string) => ({
+      stages: [
+        {
+          id: 's',
+          kind: 'starter',
+          bag: stageBag,
+          lines: [{ ingredient: 'rye-whole', grams: 50 }],
+        },
+        {
+          id: 'd',
+          lines: [
+            { ingredient: 'bread-flour', grams: 450 },
+            { id: 'y', ingredient: 'instant-yeast', grams: 3, bag: lineBag },
+          ],
+        },
+      ],
+    });
+    const post = (f: object) => ask('POST', '/api/v1/formulas', f);
+    expect((await post(formula(starter, yeast))).status).to.equal(201);
+    const crossed = await post(formula(yeast, starter));
+    expect(crossed.status).to.equal(422);
+    expect(crossed.json['errors'].map((e: { where: string }) => e.where)).to.deep.equal([
+      'stage s',
+      'line y',
+    ]);
+  });
 
   it('takes an ingredient from its label, into formulas and evaluations', async () => {
     const bad = await ask('POST', '/api/v1/ingredients', { ...label, carbohydrate: 90 });

@@ -87,7 +87,7 @@ class AnyInput {
   bent(formula: Formula): Formula {
     const grams = [0, 0.01, 0.02, 100_000, 1e-9, 5e-324];
     const changes = () => ({
-      stage: this.pick(['s1', 's2', 'none']),
+      stage: this.pick(formula.stages).id,
       ingredient: this.pick(catalogue).id,
       grams: this.pick([-100_000, 100_000, 0, 5, -5]),
     });
@@ -105,7 +105,7 @@ class AnyInput {
         })),
       })),
       taken: this.chance(0.3)
-        ? [{ id: 't1', slip: 'w', reason: '', basis: '', changes: [changes(), changes()] }]
+        ? [{ id: 't1', correction: 'w', reason: '', basis: '', changes: [changes(), changes()] }]
         : [],
     };
   }

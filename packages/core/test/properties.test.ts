@@ -55,7 +55,7 @@ const formulas: fc.Arbitrary<Formula> = fc
       measured: measured as Line['measured'],
     });
     return {
-      format: 'tender-crumb/formula-1',
+      format: 'tender-crumb/formula-2',
       name: 'Any',
       style,
       stages: [
@@ -137,8 +137,8 @@ describe('properties of the level', () => {
         const { corrections, window, level } = judge(formula);
         const correction = corrections.find((s) => s.kind === 'water');
         if (!correction) return;
-        const after = judge(takeCorrection(formula, { ...correction, slip: correction.key })).level
-          .points;
+        const after = judge(takeCorrection(formula, { ...correction, correction: correction.key }))
+          .level.points;
         const step = 100 / level.baseGrams;
         expect(after).to.be.within(window[0] - 1e-6, window[1] + step);
       }),
@@ -151,8 +151,8 @@ describe('properties of the level', () => {
         const before = judge(formula);
         const correction = before.corrections.find((s) => s.kind === 'gluten' && s.grams > 0);
         if (!correction) return;
-        const after = judge(takeCorrection(formula, { ...correction, slip: correction.key })).level
-          .points;
+        const after = judge(takeCorrection(formula, { ...correction, correction: correction.key }))
+          .level.points;
         expect(after).to.be.closeTo(before.level.points, 100 / before.level.baseGrams);
       }),
     );
@@ -165,7 +165,7 @@ describe('properties of edits', () => {
       fc.property(formulas, fc.nat(), (formula, turn) => {
         const { corrections } = judge(formula);
         const taken = corrections.reduce(
-          (f, s) => takeCorrection(f, { ...s, slip: s.key }),
+          (f, s) => takeCorrection(f, { ...s, correction: s.key }),
           formula,
         );
         const ids = taken.taken.map((t) => t.id);

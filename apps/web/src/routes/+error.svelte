@@ -6,11 +6,12 @@
     503: 'The kitchen cannot be opened just now',
     507: 'There is no room left',
   };
+  const title = $derived(titles[page.status] ?? 'That did not work');
 </script>
 
-<svelte:head><title>Not here · Tender Crumb</title></svelte:head>
+<svelte:head><title>{title} · Tender Crumb</title></svelte:head>
 <section class="bowl mx-auto mt-10 max-w-xl p-6">
-  <h1>{titles[page.status] ?? 'That did not work'}</h1>
+  <h1>{title}</h1>
   <p class="mt-2">{page.error?.message}</p>
   <p class="mt-4"><a class="link" href="/">Back to the Shelf</a></p>
 </section>

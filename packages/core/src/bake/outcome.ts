@@ -14,9 +14,12 @@ export const outcomeWords = [
 ] as const;
 export type OutcomeWord = (typeof outcomeWords)[number];
 
+/** What one star to five mean. */
+export const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'] as const;
+
 export const outcomeShape = {
-  /** 1 to 5. */
-  stars: whole(1, 5),
+  /** Place among {@link judgements}, from 1. */
+  stars: whole(1, judgements.length),
   words: words(outcomeWords),
   note: text(4000),
 } as const;

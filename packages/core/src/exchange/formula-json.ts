@@ -1,202 +1,60 @@
-import {
-  formulaFormat,
-  measuringMethods,
-  stageKinds,
-  type Formula,
-  type Line,
-  type Stage,
-  type Taken,
-} from '../formula/formula.ts';
-import { styleIds, type StyleId } from '../style/style.ts';
-import { catalogue } from '../ingredient/catalogue.ts';
-import { ownIdPattern } from '../ingredient/label.ts';
-import { leastGrams, mostGrams } from '../quantity/mass.ts';
+import { formulaFormat, type Formula } from '../formula/formula.ts';
+import type { Refusal } from '../quantity/refusal.ts';
+import type { StyleId } from '../style/style.ts';
+import { formatLimits, type FormulaJson } from './formula-shape.ts';
 
-/** Longest texts and lists of the format. */
-export const formatLimits = {
-  name: 200,
-  text: 2000,
-  source: 65536,
-  lines: 200,
-  stages: 12,
-  /** Lines of all stages together: what a page can still show at once. */
-  allLines: 200,
-  /** Changes of all corrections together. */
-  allChanges: 300,
-  /** Changes of one slip: a bread for a goal may change everything that is in it. */
-  changes: 60,
-} as const;
+/** A formula that is larger than a kitchen's, or that speaks of what is not in it: the field is a path. */
+export type FormulaProblem = Refusal<'too-many' | 'unknown-stage' | 'unknown-line'> & {
+  readonly field: string;
+};
 
-const text = (maxLength: number) => ({ type: 'string', maxLength }) as const;
-/** Ids are plain words; a colon marks those that the program makes by itself. */
-const id = { type: 'string', pattern: '^[A-Za-z0-9_-]{1,80}$' } as const;
-const correctionKey = { type: 'string', minLength: 1, maxLength: 200 } as const;
-/** In the catalogue, or the household's own. */
-const ingredientId = {
-  anyOf: [
-    { type: 'string', enum: catalogue.map((i) => i.id) },
-    { type: 'string', pattern: ownIdPattern.source },
-  ],
-} as const;
-
-/**
- * JSON Schema (draft 2020-12) of the formula format, version 1. A stage needs its lines, a line its
- * ingredient and its grams; everything else has a usual value that {@link completeFormula} fills in.
- */
-export const formulaSchema = {
-  $schema: 'https://json-schema.org/draft/2020-12/schema',
-  $id: '/schemas/formula-1.json',
-  title: 'Bread formula, version 1',
-  type: 'object',
-  required: ['stages'],
-  additionalProperties: false,
-  properties: {
-    format: { const: formulaFormat },
-    name: { ...text(formatLimits.name), minLength: 1 },
-    style: {
-      type: 'string',
-      enum: [...styleIds],
-      description: 'sets the window of the dough level',
-    },
-    pieces: { type: 'integer', minimum: 1, maximum: 1000 },
-    slices: { type: 'integer', minimum: 1, maximum: 200 },
-    source: { ...text(formatLimits.source), description: 'the recipe as it was written' },
-    stages: {
-      type: 'array',
-      minItems: 1,
-      maxItems: formatLimits.stages,
-      items: {
-        type: 'object',
-        required: ['lines'],
-        additionalProperties: false,
-        properties: {
-          id,
-          kind: { type: 'string', enum: [...stageKinds] },
-          name: text(formatLimits.name),
-          lines: {
-            type: 'array',
-            maxItems: formatLimits.lines,
-            items: {
-              type: 'object',
-              required: ['ingredient', 'grams'],
-              additionalProperties: false,
-              properties: {
-                id,
-                ingredient: ingredientId,
-                bag: id,
-                grams: {
-                  anyOf: [
-                    { const: 0 },
-                    { type: 'number', minimum: leastGrams, maximum: mostGrams },
-                  ],
-                },
-                measured: { type: 'string', enum: [...measuringMethods] },
-                spread: { type: 'number', minimum: 0, maximum: 1 },
-                held: { type: 'boolean' },
-                countsAsFlour: { type: 'boolean' },
-                note: text(formatLimits.text),
-                asWritten: text(formatLimits.text),
-              },
-            },
-          },
-        },
-      },
-    },
-    taken: {
-      type: 'array',
-      maxItems: 100,
-      description: 'corrections taken; they lie over the lines as typed',
-      items: {
-        type: 'object',
-        required: ['id', 'slip', 'changes'],
-        additionalProperties: false,
-        properties: {
-          id,
-          slip: correctionKey,
-          reason: text(formatLimits.text),
-          basis: text(formatLimits.text),
-          stages: {
-            type: 'array',
-            maxItems: 4,
-            description: 'stages that it brings in',
-            items: {
-              type: 'object',
-              required: ['id', 'kind', 'name'],
-              additionalProperties: false,
-              properties: {
-                id,
-                kind: { type: 'string', enum: [...stageKinds] },
-                name: text(formatLimits.name),
-              },
-            },
-          },
-          changes: {
-            type: 'array',
-            minItems: 1,
-            maxItems: formatLimits.changes,
-            items: {
-              type: 'object',
-              required: ['stage', 'ingredient', 'grams'],
-              additionalProperties: false,
-              properties: {
-                stage: id,
-                ingredient: ingredientId,
-                grams: { type: 'number', minimum: -mostGrams, maximum: mostGrams },
-              },
-            },
-          },
-        },
-      },
-    },
-    left: { type: 'array', maxItems: 100, items: correctionKey },
-  },
-} as const;
-
-/** What the schema lets through: a formula of which only the essential need be said. */
-export interface FormulaJson {
-  readonly format?: typeof formulaFormat;
-  readonly name?: string;
-  readonly style?: StyleId;
-  readonly pieces?: number;
-  readonly slices?: number;
-  readonly source?: string;
-  readonly stages: ReadonlyArray<
-    Partial<Omit<Stage, 'lines'>> & {
-      readonly lines: ReadonlyArray<Partial<Line> & Pick<Line, 'ingredient' | 'grams'>>;
+/** Every name of a stage or line in a formula, with its path. */
+function* mentions(
+  json: FormulaJson,
+): Generator<{ readonly of: 'stage' | 'line'; readonly id: string; readonly field: string }> {
+  for (const [i, { changes }] of (json.taken ?? []).entries()) {
+    for (const [j, { stage }] of changes.entries()) {
+      yield { of: 'stage', id: stage, field: `taken[${i}].changes[${j}].stage` };
     }
-  >;
-  readonly taken?: ReadonlyArray<Omit<Taken, 'reason' | 'basis'> & Partial<Taken>>;
-  readonly left?: readonly string[];
+  }
+  for (const [i, { stage }] of (json.steps ?? []).entries()) {
+    if (stage !== undefined) yield { of: 'stage', id: stage, field: `steps[${i}].stage` };
+  }
+  for (const [i, { stage, after }] of (json.unread ?? []).entries()) {
+    if (stage !== undefined) yield { of: 'stage', id: stage, field: `unread[${i}].stage` };
+    if (after !== undefined) yield { of: 'line', id: after, field: `unread[${i}].after` };
+  }
 }
 
-/** A formula that is larger than a kitchen's. */
-export interface FormulaProblem {
-  /** Path below the formula. */
-  readonly where: string;
-  readonly says: string;
-}
+const idsIn = (parts: ReadonlyArray<{ readonly id?: string }>): Set<string | undefined> =>
+  new Set(parts.map((p) => p.id));
 
 /**
- * What a JSON Schema cannot say of a formula: sums over its parts.
+ * What a shape cannot say of a formula: sums over its parts, and that what it names is in it.
  *
- * @param json valid by {@link formulaSchema}
+ * @param json of the format's shape
  * @example formulaProblems({stages: [{lines: [{ingredient: 'water', grams: 1}]}]}) // []
  */
 export function formulaProblems(json: FormulaJson): FormulaProblem[] {
   const lines = json.stages.reduce((sum, s) => sum + s.lines.length, 0);
   const changes = (json.taken ?? []).reduce((sum, t) => sum + t.changes.length, 0);
   const problems: FormulaProblem[] = [];
-  if (lines > formatLimits.allLines) {
-    problems.push({
-      where: 'stages',
-      says: `has ${lines} lines, and ${formatLimits.allLines} are the most`,
-    });
-  }
+  const tooMany = (field: string, has: string, most: number) =>
+    problems.push({ code: 'too-many', field, says: `has ${has}, and ${most} are the most` });
+  if (lines > formatLimits.allLines) tooMany('stages', `${lines} lines`, formatLimits.allLines);
   if (changes > formatLimits.allChanges) {
-    problems.push({
-      where: 'taken',
-      says: `has ${changes} changes, and ${formatLimits.allChanges} are the most`,
-    });
+    tooMany('taken', `${changes} changes`, formatLimits.allChanges);
+  }
+  const known = {
+    stage: idsIn([...json.stages, ...(json.taken ?? []).flatMap((t) => t.stages ?? [])]),
+    line: idsIn(json.stages.flatMap((s) => s.lines)),
+  };
+  // A formula whose stages have no ids yet gets s1, s2 … in their order.
+  json.stages.forEach((s, i) => s.id ?? known.stage.add(`s${i + 1}`));
+  for (const { of, id, field } of mentions(json)) {
+    if (!known[of].has(id)) {
+      problems.push({ code: `unknown-${of}`, field, says: `there is no ${of} “${id}” in it` });
+    }
   }
   return problems;
 }
@@ -224,7 +82,7 @@ function ownId(
 /**
  * Fills in what a formula in the JSON format left unsaid. Ids that stand twice are made distinct.
  *
- * @param json valid by {@link formulaSchema}
+ * @param json of the format's shape
  * @example completeFormula({stages: [{lines: [{ingredient: 'bread-flour', grams: 500}]}]}).style // 'pan'
  */
 export function completeFormula(json: FormulaJson, style: StyleId = 'pan'): Formula {
@@ -232,11 +90,14 @@ export function completeFormula(json: FormulaJson, style: StyleId = 'pan'): Form
   const stageIds = new Set(json.stages.flatMap((s) => s.id ?? []));
   const seenLines = new Set<string>();
   const seenStages = new Set<string>();
+  const { format, stages, taken, left, name, style: own, ...rest } = json;
+  void format;
   return {
     format: formulaFormat,
-    name: json.name ?? 'Formula',
-    style: json.style ?? style,
-    stages: json.stages.map((s) => ({
+    name: name ?? 'Formula',
+    style: own ?? style,
+    stages: stages.map((s) => ({
+      ...s,
       id: ownId(s.id, 's', stageIds, seenStages),
       kind: s.kind ?? 'dough',
       name: s.name ?? (s.kind && s.kind !== 'dough' ? s.kind : 'Dough'),
@@ -246,10 +107,8 @@ export function completeFormula(json: FormulaJson, style: StyleId = 'pan'): Form
         measured: l.measured ?? 'scale',
       })),
     })),
-    taken: (json.taken ?? []).map((t) => ({ ...t, reason: t.reason ?? '', basis: t.basis ?? '' })),
-    left: json.left ?? [],
-    ...(json.pieces === undefined ? {} : { pieces: json.pieces }),
-    ...(json.slices === undefined ? {} : { slices: json.slices }),
-    ...(json.source === undefined ? {} : { source: json.source }),
+    taken: (taken ?? []).map((t) => ({ ...t, reason: t.reason ?? '', basis: t.basis ?? '' })),
+    left: left ?? [],
+    ...rest,
   };
 }

@@ -1,5 +1,6 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { PercentageSchool } from '../household/schools.ts';
+import { refuse, type Refused } from '../quantity/refusal.ts';
 import { massPerWork } from '../ingredient/yeast.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import {
@@ -86,9 +87,6 @@ export const setGrams = (
   measured: MeasuringMethod = 'scale',
 ): Formula => editLine(formula, lineId, { grams, measured, spread: undefined });
 
-/** What stops a percentage from being set. */
-export type PercentProblem = 'only-flour' | 'over-hundred' | 'no-base';
-
 /**
  * Sets a line's baker's percentage. The flour's weight is held: a flour's new share is taken from,
  * or given to, the other flours of its own stage in proportion; anything else is scaled to the flour.
@@ -102,11 +100,11 @@ export function setPercent(
   percent: number,
   school: PercentageSchool,
   pantry: Pantry = cataloguePantry,
-): Formula | PercentProblem {
+): Formula | Refused<'only-flour' | 'over-hundred' | 'no-base'> {
   const lines = resolve(formula, pantry);
   const line = lines.find((l) => l.id === lineId);
   const sums = totals(lines);
-  if (!line || !sums) return 'no-base';
+  if (!line || !sums) return refuse('no-base', 'There is no flour yet to take a percentage of');
   const grams = (percent * hundred(sums, school)) / 100;
   const inBase = (l: ResolvedLine) => partOfBase(l, sums) > 0.5;
   if (!inBase(line)) return setGrams(formula, lineId, grams);
@@ -114,10 +112,17 @@ export function setPercent(
   const others = lines.filter(
     (l) => l.id !== lineId && l.stage === line.stage && inBase(l) && l.grams > 0,
   );
-  if (others.length === 0) return 'only-flour';
+  if (others.length === 0) {
+    return refuse(
+      'only-flour',
+      'The only flour is always 100 %: change its grams, or add another flour',
+    );
+  }
   const othersGrams = sumGrams(others);
   const remaining = othersGrams + line.grams - grams;
-  if (remaining < 0) return 'over-hundred';
+  if (remaining < 0) {
+    return refuse('over-hundred', 'The flours of this stage would come to more than there is');
+  }
   return others.reduce(
     (next, l) => setGrams(next, l.id, (l.grams * remaining) / othersGrams, l.measured),
     setGrams(formula, lineId, grams, line.measured),

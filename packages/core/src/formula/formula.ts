@@ -1,4 +1,7 @@
 import type { StyleId } from '../style/style.ts';
+import type { Outside, Piece, UnreadLine } from './beside.ts';
+import type { Process } from './process.ts';
+import type { Step } from './step.ts';
 
 /**
  * How a line's amount gets into the bowl: it decides how far the grams can be trusted. `volume` is as
@@ -43,6 +46,10 @@ export interface Stage {
   readonly kind: StageKind;
   readonly name: string;
   readonly lines: readonly Line[];
+  /** The household's starter that it is of, for a stage of that kind. */
+  readonly bag?: string;
+  /** What becomes of it once it is mixed. */
+  readonly process?: Process;
 }
 
 /** Grams added to (or, negative, held back from) one ingredient of one stage. */
@@ -59,7 +66,7 @@ export type StageHead = Omit<Stage, 'lines'>;
 export interface Taken {
   readonly id: string;
   /** The correction that it was, for instance `water+`. */
-  readonly slip: string;
+  readonly correction: string;
   readonly reason: string;
   readonly basis: string;
   readonly changes: readonly Change[];
@@ -67,7 +74,7 @@ export interface Taken {
   readonly stages?: readonly StageHead[];
 }
 
-export const formulaFormat = 'tender-crumb/formula-1';
+export const formulaFormat = 'tender-crumb/formula-2';
 
 /** A bread as the baker has it: what was typed, and the corrections taken since. Never changed in place. */
 export interface Formula {
@@ -80,10 +87,24 @@ export interface Formula {
   readonly left: readonly string[];
   /** Rolls, balls, loaves: pieces of equal weight. */
   readonly pieces?: number;
+  /** What one of the pieces is. */
+  readonly piece?: Piece;
   /** Slices that the bread is cut into. */
   readonly slices?: number;
   /** The recipe as it was pasted, to the letter. */
   readonly source?: string;
+  /** The work as the recipe has it, in order. */
+  readonly steps?: readonly Step[];
+  /** Glaze, filling, flour for the bench: what is not in the dough. */
+  readonly outside?: readonly Outside[];
+  /** Lines of the recipe that could not be read. */
+  readonly unread?: readonly UnreadLine[];
+  /** What the baker noted. */
+  readonly notes?: string;
+  /** Size of the machine's loaf, pan or basket that it is made for, by its name. */
+  readonly size?: string;
+  /** Id of the machine, mixer or oven that it is made for. */
+  readonly device?: string;
 }
 
 /** The stage that everything ends in: the last one of kind dough, or else the last. */

@@ -1,10 +1,10 @@
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import {
-  mainStage,
   stagesOf,
   type Formula,
   type Line,
+  type StageHead,
   type StageKind,
   type Taken,
 } from './formula.ts';
@@ -26,7 +26,10 @@ export interface ResolvedLine extends LaidLine {
 /** Below a millionth of a gram there is nothing, and nothing to divide by. */
 const nothingBelow = 1e-6;
 
-/** Id of the line that corrections bring in where a stage has none of that ingredient. */
+/**
+ * Id of the line that corrections bring in where a stage has none of that ingredient. Events of bakes
+ * name lines by it: it keeps the word of the first version.
+ */
 const broughtIn = (stage: string, ingredient: string): string => `slip:${stage}:${ingredient}`;
 
 /**
@@ -57,13 +60,18 @@ export function layLines(formula: Formula): LaidLine[] {
   );
   if (formula.taken.length > 0) {
     const stages = stagesOf(formula);
-    const main = mainStage(formula);
     const places = placesOf(lines);
-    for (const taken of formula.taken)
-      lay(taken, lines, places, (id) => stages.find((s) => s.id === id) ?? main);
+    for (const taken of formula.taken) lay(taken, lines, places, stageIn(stages));
   }
   return lines;
 }
+
+/** @throws RangeError for a stage that is not there: formulas are checked at the door */
+const stageIn = (stages: readonly StageHead[]) => (id: string) => {
+  const stage = stages.find((s) => s.id === id);
+  if (!stage) throw new RangeError(`no stage "${id}" in the formula`);
+  return stage;
+};
 
 /** Where each ingredient stands in each stage, so that a correction need not look through every line. */
 type Places = Map<string, number[]>;

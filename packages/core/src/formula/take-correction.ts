@@ -4,15 +4,15 @@ const without = <T>(list: readonly T[], drop: (item: T) => boolean): T[] =>
   list.filter((item) => !drop(item));
 
 /**
- * Takes a slip: a new formula with it laid over the lines as typed.
+ * Takes a correction: a new formula with it laid over the lines as typed.
  *
  * @example takeCorrection(formula, correction).taken.length // one more
  */
 export function takeCorrection(formula: Formula, correction: Omit<Taken, 'id'>): Formula {
   const used = formula.taken.map((t) => Number(t.id.slice(1)) || 0);
   const id = `t${Math.max(0, ...used) + 1}`;
-  const { slip: key, reason, basis, changes, stages } = correction;
-  const taken = { id, slip: key, reason, basis, changes, ...(stages ? { stages } : {}) };
+  const { correction: key, reason, basis, changes, stages } = correction;
+  const taken = { id, correction: key, reason, basis, changes, ...(stages ? { stages } : {}) };
   return { ...formula, taken: [...formula.taken, taken] };
 }
 
@@ -25,7 +25,7 @@ export const giveBackCorrection = (formula: Formula, takenId: string): Formula =
   taken: without(formula.taken, (t) => t.id === takenId),
 });
 
-/** Leaves a slip: it stays out of the way until the baker reconsiders. */
+/** Leaves a correction: it stays out of the way until the baker reconsiders. */
 export const leaveCorrection = (formula: Formula, key: string): Formula =>
   formula.left.includes(key) ? formula : { ...formula, left: [...formula.left, key] };
 

@@ -1,5 +1,6 @@
 import { styleIds, styles, windowNames, windowSource } from '../style/style.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
+import type { Refusal } from '../quantity/refusal.ts';
 import { coefficients, type CoefficientName, type OwnFigures } from './coefficients.ts';
 
 /** One figure that the household may set for itself. */
@@ -77,11 +78,10 @@ export function figureGroups(all: readonly Ingredient[], own: OwnFigures): Figur
   ];
 }
 
-/** What is wrong with a figure that a household set, at its name. */
-export interface FigureProblem {
-  readonly name: string;
-  readonly says: string;
-}
+/** What is wrong with a figure that a household set: its field is the figure's name. */
+export type FigureProblem = Refusal<'unknown' | 'beyond' | 'upside-down'> & {
+  readonly field: string;
+};
 
 /**
  * What is wrong with figures that a household wants to set: names of none, values beyond their range, a
@@ -94,9 +94,11 @@ export function figureProblems(all: readonly Ingredient[], own: OwnFigures): Fig
   const rows = new Map(figureGroups(all, {}).flatMap((g) => g.rows.map((r) => [r.name, r])));
   const problems = Object.entries(own).flatMap(([name, value]): FigureProblem[] => {
     const row = rows.get(name);
-    if (!row) return [{ name, says: 'is no figure that can be set' }];
+    if (!row) return [{ code: 'unknown', field: name, says: 'is no figure that can be set' }];
     const fits = value >= row.least && value <= row.most;
-    return fits ? [] : [{ name, says: `must be from ${row.least} to ${row.most}` }];
+    return fits
+      ? []
+      : [{ code: 'beyond', field: name, says: `must be from ${row.least} to ${row.most}` }];
   });
   return [...problems, ...upsideDown(own)];
 }
@@ -110,13 +112,25 @@ const upsideDown = (own: OwnFigures): FigureProblem[] =>
     if (setLow === undefined && setHigh === undefined) return [];
     if ((setLow ?? from) < (setHigh ?? to)) return [];
     return setLow === undefined
-      ? [{ name: high, says: `must be above ${from}, where the window begins` }]
-      : [{ name: low, says: `must be below ${setHigh ?? to}, where the window ends` }];
+      ? [
+          {
+            code: 'upside-down',
+            field: high,
+            says: `must be above ${from}, where the window begins`,
+          },
+        ]
+      : [
+          {
+            code: 'upside-down',
+            field: low,
+            says: `must be below ${setHigh ?? to}, where the window ends`,
+          },
+        ];
   });
 
 /** The figures of a household that can be; what an earlier version let through is left out. */
 export function soundFigures(all: readonly Ingredient[], own: OwnFigures): OwnFigures {
-  const wrong = new Set(figureProblems(all, own).map((p) => p.name));
+  const wrong = new Set(figureProblems(all, own).map((p) => p.field));
   return wrong.size === 0
     ? own
     : Object.fromEntries(Object.entries(own).filter(([name]) => !wrong.has(name)));

@@ -1,80 +1,153 @@
 import { isDay } from '../quantity/day.ts';
+import type { Refusal } from '../quantity/refusal.ts';
+import {
+  day,
+  flag,
+  ingredient,
+  maybe,
+  meaning,
+  number,
+  object,
+  text,
+  word,
+  type DataOf,
+} from '../quantity/shape.ts';
+import type { Ingredient } from './ingredient.ts';
 
 /** How a flour came to be what it is in its bag. One row a grind in {@link grinds}. */
 export const grindIds = ['bought', 'fresh-warm', 'fresh-rested', 'sifted'] as const;
 export type GrindId = (typeof grindIds)[number];
 
-/** A bag of flour, told apart from others of its kind: what its label and the baker say of it. */
-export interface Bag {
-  readonly id: string;
-  readonly name: string;
-  /** Id of its kind: in the catalogue, or the household's own. */
-  readonly ingredient: string;
-  readonly grind?: GrindId;
-  /** Share of the grain that stays in a sifted flour, 0.6 to 1. */
-  readonly extraction?: number;
-  /** Protein on the label, g per 100 g as is. */
-  readonly protein?: number;
-  /** Moisture as measured, per cent wet basis. */
-  readonly moisture?: number;
-  /** ISO date. */
-  readonly openedOn?: string;
-  /** What the whole bag cost, in the household's money, and how much it held. */
-  readonly price?: { readonly paid: number; readonly kilograms: number };
-  /** Used up: kept for what it taught, offered no more. */
-  readonly finished?: boolean;
-}
+/** What is kept and told apart: a bag of flour (or of anything that a dough drinks with), yeast, a starter. */
+export const bagKinds = ['flour', 'yeast', 'starter'] as const;
+export type BagKind = (typeof bagKinds)[number];
 
-/** What cannot be on the label of a bag of flour, said at its field. */
-export interface BagProblem {
-  readonly field: 'protein' | 'moisture' | 'extraction' | 'price' | 'openedOn';
-  readonly says: string;
-}
+/** Where a starter stands between feedings. */
+export const keptPlaces = ['room', 'fridge'] as const;
 
-/** What a bag of flour can hold. Common practice, no source: beyond these it is a slip of the pen. */
+/** Ranges are for {@link bagProblems} to judge, in words: here only that they are numbers. */
+const anyNumber = number(-1e6, 1e6);
+
+/** What a label and the baker say of a bag. */
+export const bagShape = {
+  name: text(120, 1),
+  ingredient: meaning(ingredient, 'what it is; of a starter, the flour that it is fed'),
+  kind: maybe(meaning(word(bagKinds), 'flour where nothing is said')),
+  openedOn: maybe(day),
+  grind: maybe(word(grindIds)),
+  extraction: maybe(meaning(anyNumber, 'share of the grain that stays in a sifted flour')),
+  protein: maybe(meaning(anyNumber, 'on the label, g per 100 g as is')),
+  moisture: maybe(meaning(anyNumber, 'as measured, per cent wet basis')),
+  price: maybe(
+    meaning(
+      object({ paid: anyNumber, kilograms: anyNumber }),
+      'of the whole bag, in the household’s money, and how much it held',
+    ),
+  ),
+  bestBefore: maybe(meaning(day, 'on a packet of yeast')),
+  hydration: maybe(meaning(anyNumber, 'water per flour that a starter is kept at, g per g')),
+  seed: maybe(meaning(anyNumber, 'ripe starter per flour that it is fed, g per g')),
+  keptAt: maybe(meaning(word(keptPlaces), 'where a starter stands between feedings')),
+  fedOn: maybe(meaning(day, 'when a starter was last fed')),
+  finished: maybe(meaning(flag, 'used up: kept for what it taught, offered no more')),
+} as const;
+
+/** A bag of flour or yeast, or a starter, told apart from others of its kind. */
+export type Bag = { readonly id: string } & DataOf<typeof bagShape>;
+
+export type BagField = keyof typeof bagShape;
+/** What cannot be of a bag, said at its field. */
+export type BagProblem = Refusal<'beyond' | 'not-of-this-kind' | 'no-such-day', BagField>;
+
+/** Fields that only some kinds have, with those that have them. */
+const ofKinds: Readonly<Partial<Record<BagField, readonly BagKind[]>>> = {
+  grind: ['flour'],
+  extraction: ['flour'],
+  protein: ['flour'],
+  moisture: ['flour'],
+  bestBefore: ['yeast'],
+  hydration: ['starter'],
+  seed: ['starter'],
+  keptAt: ['starter'],
+  fedOn: ['starter'],
+};
+
+const kindWords: Readonly<Record<BagKind, string>> = {
+  flour: 'a bag of flour',
+  yeast: 'a packet of yeast',
+  starter: 'a starter',
+};
+
+/** What a bag can hold. Common practice, no source: beyond these it is a slip of the pen. */
 const sane = {
   protein: [4, 25],
   moisture: [4, 20],
   extraction: [0.6, 1],
-  kilograms: [0.05, 100],
+  kilograms: [0.005, 100],
   paid: [0, 10_000],
+  hydration: [0.4, 2.5],
+  seed: [0.002, 10],
 } as const;
 
 const within = (value: number | undefined, [low, high]: readonly [number, number]): boolean =>
   value === undefined || (value >= low && value <= high);
 
+/** What a bag is kept as. */
+export const kindOfBag = ({ kind = 'flour' }: Pick<Bag, 'kind'>): BagKind => kind;
+
+/**
+ * Whether a kind of bag can hold an ingredient: a packet of yeast holds yeast, a starter is fed flour.
+ *
+ * @example suitsBag(breadFlour, 'yeast') // false
+ */
+export const suitsBag = ({ yeast, role }: Ingredient, kind: BagKind): boolean =>
+  kind === 'flour' || (kind === 'starter' ? role === 'flour' : yeast !== undefined);
+
 /**
  * What is wrong with what was said of a bag; empty where nothing is.
  *
- * @example bagProblems({protein: 45}) // [{field: 'protein', says: 'A flour has 4 to 25 % protein …'}]
+ * @example bagProblems({protein: 45}) // [{code: 'beyond', field: 'protein', says: 'A flour has …'}]
  */
-export function bagProblems(
-  bag: Pick<Bag, 'protein' | 'moisture' | 'extraction' | 'price' | 'openedOn'>,
-): BagProblem[] {
+export function bagProblems(bag: Partial<Omit<Bag, 'id'>>): BagProblem[] {
   const problems: BagProblem[] = [];
+  const beyond = (field: BagField, says: string) => problems.push({ code: 'beyond', field, says });
+  const kind = kindOfBag(bag);
+  if (bag.name !== undefined && bag.name.trim() === '') beyond('name', 'It needs a name');
+  for (const [field, kinds] of Object.entries(ofKinds)) {
+    if (bag[field as BagField] !== undefined && !kinds.includes(kind)) {
+      problems.push({
+        code: 'not-of-this-kind',
+        field: field as BagField,
+        says: `That is not said of ${kindWords[kind]}`,
+      });
+    }
+  }
   if (!within(bag.protein, sane.protein)) {
-    problems.push({
-      field: 'protein',
-      says: 'A flour has 4 to 25 % protein; above that it is gluten or a meal, and a kind of its own',
-    });
+    beyond(
+      'protein',
+      'A flour has 4 to 25 % protein; above that it is gluten or a meal, and a kind of its own',
+    );
   }
   if (!within(bag.moisture, sane.moisture)) {
-    problems.push({
-      field: 'moisture',
-      says: 'Flour holds 4 to 20 % water; above 15 % it spoils',
-    });
+    beyond('moisture', 'Flour holds 4 to 20 % water; above 15 % it spoils');
   }
   if (!within(bag.extraction, sane.extraction)) {
-    problems.push({ field: 'extraction', says: 'Sifting keeps 60 to 100 % of the grain' });
+    beyond('extraction', 'Sifting keeps 60 to 100 % of the grain');
   }
   if (!within(bag.price?.kilograms, sane.kilograms) || !within(bag.price?.paid, sane.paid)) {
-    problems.push({
-      field: 'price',
-      says: 'A bag holds 0.05 to 100 kg and costs nothing or more',
-    });
+    beyond('price', 'A bag holds 0.005 to 100 kg and costs nothing or more');
   }
-  if (bag.openedOn !== undefined && !isDay(bag.openedOn)) {
-    problems.push({ field: 'openedOn', says: 'There is no such day' });
+  if (!within(bag.hydration, sane.hydration)) {
+    beyond('hydration', 'A starter is kept at 40 to 250 % of its flour');
+  }
+  if (!within(bag.seed, sane.seed)) {
+    beyond('seed', 'A starter is fed from a tenth of its weight to five hundred times of it');
+  }
+  for (const field of ['openedOn', 'bestBefore', 'fedOn'] as const) {
+    const said = bag[field];
+    if (said !== undefined && !isDay(said)) {
+      problems.push({ code: 'no-such-day', field, says: 'There is no such day' });
+    }
   }
   return problems;
 }

@@ -1,4 +1,5 @@
 import { catalogue } from './catalogue.ts';
+import type { Refusal } from '../quantity/refusal.ts';
 import type { Allergen, Ingredient } from './ingredient.ts';
 import { roles } from './role.ts';
 
@@ -27,11 +28,6 @@ export interface Label {
 
 export type LabelField = keyof Label;
 
-export interface LabelProblem {
-  readonly field: LabelField;
-  readonly says: string;
-}
-
 /** Most moisture of a dry good, per cent; beyond it a label is misread. Common practice, no source. */
 const mostMoisture = 20;
 /** Grams that rounding on a label can put on top of 100 g: half a gram for each of five figures. */
@@ -50,11 +46,11 @@ const withFibre = (label: Label): number =>
  *
  * @example labelProblems({…, protein: 45, like: 'bread-flour'})[0].field // 'protein'
  */
-export function labelProblems(label: Label): LabelProblem[] {
+export function labelProblems(label: Label): Array<Refusal<'label', LabelField>> {
   const like = catalogue.find((i) => i.id === label.like);
-  if (!like) return [{ field: 'like', says: 'Say what it is like' }];
-  const problems: LabelProblem[] = [];
-  const say = (field: LabelField, says: string) => problems.push({ field, says });
+  if (!like) return [{ code: 'label', field: 'like', says: 'Say what it is like' }];
+  const problems: Array<Refusal<'label', LabelField>> = [];
+  const say = (field: LabelField, says: string) => problems.push({ code: 'label', field, says });
   if (label.name.trim() === '') say('name', 'It needs a name');
   const figures = ['protein', 'fat', 'carbohydrate', 'fibre', 'sugars', 'salt'] as const;
   for (const field of figures) {

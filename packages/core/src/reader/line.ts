@@ -2,6 +2,7 @@ import type { MeasuringMethod } from '../formula/formula.ts';
 import { gramsByVolume, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { commonPractice, figure } from '../figure/figure.ts';
+import type { Refusal } from '../quantity/refusal.ts';
 import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
 import type { Measures } from '../quantity/measures.ts';
 import { coefficients, type Coefficients } from '../household/coefficients.ts';
@@ -19,10 +20,7 @@ export type UnreadCode =
   | 'not-in-dough'
   | 'too-long';
 
-export interface UnreadLine {
-  readonly code: UnreadCode;
-  readonly why: string;
-}
+export type UnreadLine = Refusal<UnreadCode>;
 
 /** A line that was read: so much of that. */
 export interface ReadLine {
@@ -47,7 +45,7 @@ const container = /^(?:packet|package|pkg|sachet|envelope|pack|bag|tin|can|jar)s
 const notForDough =
   /\bfor (dusting|brushing|glazing|greasing|the tin|the pan|rolling|sprinkling)\b/i;
 
-const unread = (code: UnreadCode, why: string): UnreadLine => ({ code, why });
+const unread = (code: UnreadCode, says: string): UnreadLine => ({ code, says });
 
 /** Brackets out, and what stands behind a comma after the name: notes. */
 function partNotes(text: string): { body: string; notes: string[] } {

@@ -9,15 +9,14 @@ import { readAmount, type ReadAmount } from './amount.ts';
 import { longestLine, readLine, type UnreadCode } from './line.ts';
 import { starterWord, stageHeading, type StarterWord } from './starter.ts';
 import { matchIngredient } from './match.ts';
+import type { Refusal } from '../quantity/refusal.ts';
 import { isGrams, toGrams } from '../quantity/mass.ts';
 
 /** A line that is handed back because it could not be read. Nothing is dropped, nothing guessed. */
-export interface Unread {
+export interface Unread extends Refusal<UnreadCode> {
   /** Counted from 1 in the text as given. */
   readonly line: number;
   readonly text: string;
-  readonly why: string;
-  readonly code: UnreadCode;
 }
 
 /** Something that the recipe left open and was read in the usual way: said, so that it can be changed. */
@@ -64,7 +63,10 @@ export function readRecipe(
   rows.slice(0, mostLines).forEach((row, i) => reading.row(row, i + 1, rows[i + 1]));
   rows.slice(mostLines).forEach((row, i) => {
     if (row.trim())
-      reading.handBack(i + 1 + mostLines, row, 'too-long', `beyond ${mostLines} lines`);
+      reading.handBack(i + 1 + mostLines, row, {
+        code: 'too-long',
+        says: `beyond ${mostLines} lines`,
+      });
   });
   return reading.finish(text, style);
 }
@@ -102,8 +104,8 @@ class Reading {
     this.#table = table;
   }
 
-  handBack(line: number, text: string, code: UnreadCode, why: string): void {
-    this.#unread.push({ line, text: text.trim(), why, code });
+  handBack(line: number, text: string, { code, says }: Refusal<UnreadCode>): void {
+    this.#unread.push({ line, text: text.trim(), code, says });
   }
 
   row(raw: string, at: number, next: string | undefined): void {
@@ -114,7 +116,7 @@ class Reading {
       .replace(/^\d{1,2}[.)]\s+/, '');
     if (!text) return;
     if (text.length > longestLine) {
-      this.handBack(at, raw, 'too-long', `longer than ${longestLine} characters`);
+      this.handBack(at, raw, { code: 'too-long', says: `longer than ${longestLine} characters` });
       return;
     }
     if (this.#heading(text, next)) return;
@@ -123,7 +125,7 @@ class Reading {
 
     const read = readLine(text, this.#measures, this.#table);
     if ('code' in read) {
-      this.handBack(at, raw, read.code, read.why);
+      this.handBack(at, raw, read);
       return;
     }
     const named = read.what.toLowerCase().trim();
@@ -236,7 +238,7 @@ class Reading {
           text: `“${text}” is read as all ${gramsText(all)} of the ${meant.name.toLowerCase()}`,
         });
       } else if (grams !== undefined && read) this.#pushStarter(text, at, word, grams, read);
-      else this.handBack(at, text, 'no-amount', 'no amount: write how much');
+      else this.handBack(at, text, { code: 'no-amount', says: 'no amount: write how much' });
     }
   }
 

@@ -2,7 +2,8 @@ import type { Change, StageHead } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Totals } from '../formula/totals.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
-import type { RefusalContext } from './refusal.ts';
+import type { Refused } from '../quantity/refusal.ts';
+import type { RefusalContext } from './cannot-stand-in.ts';
 
 /** What a rule looks at. */
 export interface SwapContext extends Omit<RefusalContext, 'share'> {
@@ -27,7 +28,7 @@ export type Swap =
     }
   /** Undoes an earlier swap, to the bit: the one that brought this stage in. */
   | { readonly givesBack: string; readonly notes: readonly string[] }
-  | { readonly refused: string };
+  | Refused;
 
 /** One thing that may take a line's place. */
 export interface Candidate {

@@ -1,9 +1,10 @@
+import { refuse } from '../quantity/refusal.ts';
 import { pouredWater } from '../formula/poured-water.ts';
 import { isFlour } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
-import { refusalOf } from './refusal.ts';
+import { cannotStandIn } from './cannot-stand-in.ts';
 import { add, takeOut, type Candidate, type Rule } from './rule.ts';
 import { fromStarterRule, toStarterRule } from './sourdough.ts';
 
@@ -54,7 +55,7 @@ const flourForFlour: Rule = (line, { pantry, totals }) =>
           id: to.id,
           label: to.name,
           make: (l, context) => {
-            const refused = refusalOf(l.of, to, {
+            const refused = cannotStandIn(l.of, to, {
               ...context,
               share: l.grams / totals.flourGrams,
             });
@@ -198,9 +199,10 @@ const milkAndPowder: Rule = (line, context) => {
         const milk = l.grams / powderInMilk.value;
         const water = milk * waterInMilk.value;
         if (water > pouredWater(context.lines, context.main)) {
-          return {
-            refused: `That would be ${Math.round(milk)} g of milk, and there is not that much water to give way to it.`,
-          };
+          return refuse(
+            'too-little-water',
+            `That would be ${Math.round(milk)} g of milk, and there is not that much water to give way to it.`,
+          );
         }
         return {
           changes: [add(l, 'milk', milk), takeOut(l), add(l, 'water', -water)],
@@ -296,18 +298,20 @@ const glutenForStronger: Rule = (line, { pantry }) =>
               .sort((a, b) => b.grams - a.grams)[0];
             const gap = weak ? strong.composition.protein - weak.of.composition.protein : 0;
             if (totals.dryBase || !weak || gap <= 0) {
-              return {
-                refused: 'There is no weaker flour here that strong flour could take the place of.',
-              };
+              return refuse(
+                'no-weaker-flour',
+                'There is no weaker flour here that strong flour could take the place of.',
+              );
             }
             // Protein that goes with the gluten, above what the blend keeps by itself.
             const kept = (totals.proteinPercent * l.grams) / 100;
             const missing = (l.grams * l.of.composition.protein) / 100 - kept;
             const needed = (100 * missing) / gap;
             if (needed > weak.grams) {
-              return {
-                refused: `Even all of the ${weak.of.name} given over to ${strong.name} would not bring as much protein as this gluten does.`,
-              };
+              return refuse(
+                'too-little-protein',
+                `Even all of the ${weak.of.name} given over to ${strong.name} would not bring as much protein as this gluten does.`,
+              );
             }
             return {
               changes: [

@@ -3,6 +3,7 @@ import { pouredWater } from '../formula/poured-water.ts';
 import type { Change } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
+import { refuse } from '../quantity/refusal.ts';
 import { commonPractice, figure } from '../figure/figure.ts';
 import type { Candidate, Rule, SwapContext } from './rule.ts';
 
@@ -35,19 +36,22 @@ const yeastToStarter: Candidate = {
   make: (_, context) => {
     const { lines, main, totals } = context;
     if (totals.dryBase) {
-      return { refused: 'There is no flour here for a starter to live on.' };
+      return refuse('no-flour', 'There is no flour here for a starter to live on.');
     }
     const moved = intoStarter(context);
     const water = pouredWater(lines, main);
     if (!moved || moved.grams > moved.flour.grams) {
-      return { refused: 'There is not enough flour in the dough to make a starter of.' };
+      return refuse(
+        'too-little-flour',
+        'There is not enough flour in the dough to make a starter of.',
+      );
     }
     const wet = (moved.grams * starterHydration.value) / 100;
     if (wet > water) {
-      return {
-        refused:
-          'A starter needs water, and the dough pours too little of it: it is wetted by milk or egg.',
-      };
+      return refuse(
+        'too-little-water',
+        'A starter needs water, and the dough pours too little of it: it is wetted by milk or egg.',
+      );
     }
     const yeasts = lines.filter((l) => l.of.yeast && l.grams > 0);
     const { stage, ingredient } = moved.flour;

@@ -10,6 +10,7 @@ import { giveBackCorrection, takeCorrection } from '../formula/take-correction.t
 import { totals } from '../formula/totals.ts';
 import { roles } from '../ingredient/role.ts';
 import { gramsText } from '../quantity/number.ts';
+import { isRefused, refuse, type Refusal, type Refused } from '../quantity/refusal.ts';
 import type { Candidate, Held, SwapContext } from './rule.ts';
 import { rules } from './rules.ts';
 
@@ -17,12 +18,12 @@ import { rules } from './rules.ts';
 export interface Choice {
   readonly id: string;
   readonly label: string;
-  readonly refused?: string;
+  readonly refused?: Refusal;
 }
 
 /** A formula with something in a line's place, and what follows from that. */
 export interface Substitution {
-  /** With the swap laid over it as one taken slip: giving that back restores the formula bit for bit. */
+  /** With the swap laid over it as one taken correction: giving that back restores the formula bit for bit. */
   readonly formula: Formula;
   /** What follows, each to take or to leave. */
   readonly consequences: readonly Correction[];
@@ -62,7 +63,7 @@ export function choicesFor(formula: Formula, lineId: string, household: Househol
   if (!context || !line || !(line.grams > 0)) return [];
   return candidates(line, context).map(({ id, label, make }) => {
     const swap = make(line, context);
-    return { id, label, ...('refused' in swap ? { refused: swap.refused } : {}) };
+    return { id, label, ...(isRefused(swap) ? { refused: swap.refused } : {}) };
   });
 }
 
@@ -81,21 +82,22 @@ export function substitute(
   choiceId: string,
   household: Household,
   belief: Belief,
-): Substitution | { readonly refused: string } {
+): Substitution | Refused {
   const context = contextOf(formula, household);
   const line = context?.lines.find((l) => l.id === lineId);
   const candidate = context && line && candidates(line, context).find((c) => c.id === choiceId);
-  if (!context || !line || !candidate) return { refused: 'There is no such line or choice.' };
+  if (!context || !line || !candidate)
+    return refuse('no-such-choice', 'There is no such line or choice.');
   const swap = candidate.make(line, context);
-  if ('refused' in swap) return swap;
+  if (isRefused(swap)) return swap;
   if ('givesBack' in swap) {
     const taken = formula.taken.find((t) => t.stages?.some((s) => s.id === swap.givesBack));
     return taken
       ? { formula: giveBackCorrection(formula, taken.id), consequences: [], notes: swap.notes }
-      : { refused: 'There is nothing to give back.' };
+      : refuse('nothing-to-give-back', 'There is nothing to give back.');
   }
   const next = takeCorrection(formula, {
-    slip: `swap:${line.ingredient}:${choiceId}`,
+    correction: `swap:${line.ingredient}:${choiceId}`,
     reason: `${candidate.label} in place of ${gramsText(line.grams)} of ${line.of.name}`,
     basis: swap.basis,
     changes: swap.changes,
@@ -103,7 +105,7 @@ export function substitute(
   });
   const before = evaluate(formula, household, belief);
   const after = evaluate(next, household, belief);
-  if (!before || !after) return { refused: 'Nothing would be left that counts as flour.' };
+  if (!before || !after) return refuse('no-flour', 'Nothing would be left that counts as flour.');
   return {
     formula: next,
     consequences: consequences(before, after, next, swap.held, household, belief),

@@ -117,7 +117,7 @@ describe('level: formulas that bakers correct call for that correction (common p
   it('the swap of a third and of all the flour, as the substitution makes it, calls for it too', () => {
     const formula = build({ 'plain-flour': 375, water: 210, oil: 14, sugar: 12 });
     const made = substitute(formula, 'l1', 'whole-wheat', defaultHousehold, nothingLearned);
-    if ('refused' in made) throw new Error(made.refused);
+    if ('refused' in made) throw new Error(made.refused.says);
     const water = made.consequences.find((s) => s.kind === 'water')!;
     expect(water.grams).to.be.within(35, 60);
   });

@@ -46,7 +46,9 @@ describe('strength', () => {
     const { corrections } = judge(formula);
     const both = corrections.filter((s) => s.kind === 'water' || s.kind === 'gluten');
     expect(both).to.have.length(2);
-    const after = judge(both.reduce((f, s) => takeCorrection(f, { ...s, slip: s.key }), formula));
+    const after = judge(
+      both.reduce((f, s) => takeCorrection(f, { ...s, correction: s.key }), formula),
+    );
     // Unknown: gluten g and water w. 75.16 g + 500 × 10.33 = 12 (500 + g); 255 + w − .58 × 500 − 1.5 g = −3 × 5.
     const [g, w] = solve(
       new Matrix([
@@ -101,7 +103,7 @@ describe('first touch and after the rest', () => {
 
 describe('what cannot be told', () => {
   const reason = (dough: Record<string, number>) =>
-    evaluate(build(dough), defaultHousehold, nothingLearned)?.cannotTell?.id;
+    evaluate(build(dough), defaultHousehold, nothingLearned)?.cannotTell?.code;
   it('gluten alone, hardly any flour, a soup: said, with no correction of the water', () => {
     expect(reason({ 'vital-gluten': 200, water: 200 })).to.equal('gluten-only');
     expect(reason({ 'bread-flour': 20, water: 500 })).to.equal('hardly-any-flour');

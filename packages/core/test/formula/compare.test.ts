@@ -47,7 +47,7 @@ describe('two formulas side by side', () => {
 
   it('a correction that was taken counts, and so does another way of measuring', () => {
     const taken = takeCorrection(base, {
-      slip: 'water:water:+',
+      correction: 'water:water:+',
       reason: '',
       basis: '',
       changes: [{ stage: 's1', ingredient: 'water', grams: 14 }],
@@ -115,16 +115,16 @@ describe('weights that can stand in a formula', () => {
     const half = formatLimits.allLines / 2;
     expect(formulaProblems({ stages: [stage(half), stage(half)] })).to.deep.equal([]);
     expect(
-      formulaProblems({ stages: [stage(half), stage(half + 1)] }).map((p) => p.where),
+      formulaProblems({ stages: [stage(half), stage(half + 1)] }).map((p) => p.field),
     ).to.deep.equal(['stages']);
     const change = { stage: 's1', ingredient: 'water', grams: 1 };
-    const taken = (n: number) => [{ id: 't', slip: 's', changes: Array(n).fill(change) }];
+    const taken = (n: number) => [{ id: 't', correction: 's', changes: Array(n).fill(change) }];
     expect(
       formulaProblems({ stages: [stage(1)], taken: taken(formatLimits.allChanges) }),
     ).to.deep.equal([]);
     expect(
       formulaProblems({ stages: [stage(1)], taken: taken(formatLimits.allChanges + 1) }).map(
-        (p) => p.where,
+        (p) => p.field,
       ),
     ).to.deep.equal(['taken']);
   });

@@ -8,6 +8,7 @@ import {
   removeLine,
   resolve,
   setGrams,
+  isRefused,
   setPercent,
   swapIngredient,
   takeCorrection,
@@ -24,7 +25,7 @@ const loaf = build({
   salt: 9,
 });
 const correction = (changes: Formula['taken'][number]['changes']) => ({
-  slip: 'water:water:+',
+  correction: 'water:water:+',
   reason: 'r',
   basis: 'b',
   changes,
@@ -50,9 +51,16 @@ describe('edits', () => {
 
   it('refuses what cannot be, and says why', () => {
     const lean = build({ 'plain-flour': 500, water: 300 });
-    expect(setPercent(lean, 'l1', 80, 'total')).to.equal('only-flour');
-    expect(setPercent(loaf, 'l1', 120, 'total')).to.equal('over-hundred');
-    expect(setPercent(build({ water: 300 }), 'l1', 80, 'total')).to.equal('no-base');
+    const refused = (formula: Formula, percent: number) => {
+      const made = setPercent(formula, 'l1', percent, 'total');
+      return isRefused(made) ? made.refused.code : undefined;
+    };
+    expect(refused(lean, 80)).to.equal('only-flour');
+    expect(refused(loaf, 120)).to.equal('over-hundred');
+    expect(refused(build({ water: 300 }), 80)).to.equal('no-base');
+    // All of it is what there is: at the edge it goes, a hair above it does not.
+    expect(refused(loaf, 100)).to.equal(undefined);
+    expect(refused(loaf, 100.1)).to.equal('over-hundred');
   });
 
   it('swaps gram for gram, and yeasts by their work', () => {

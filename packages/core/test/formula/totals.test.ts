@@ -104,7 +104,7 @@ describe('totals', () => {
 describe('stages that a correction brings in', () => {
   const base = build({ 'bread-flour': 500, water: 320, salt: 9 });
   const sour = takeCorrection(base, {
-    slip: 'swap:yeast:starter',
+    correction: 'swap:yeast:starter',
     reason: '',
     basis: '',
     stages: [{ id: 'starter', kind: 'starter', name: 'Starter' }],
@@ -143,7 +143,7 @@ describe('stages that a correction brings in', () => {
     const water = (grams: number) =>
       resolve(
         takeCorrection(twice, {
-          slip: 'w',
+          correction: 'w',
           reason: '',
           basis: '',
           changes: [{ stage: 's1', ingredient: 'water', grams }],
@@ -159,7 +159,7 @@ describe('stages that a correction brings in', () => {
 
   it('what a correction brings in stands next to what gave way to it', () => {
     const swapped = takeCorrection(base, {
-      slip: 'swap',
+      correction: 'swap',
       reason: '',
       basis: '',
       changes: [

@@ -15,7 +15,7 @@ describe('figures that a household sets', () => {
       if (name.startsWith('window:')) continue;
       const step = (most - least) * 1e-6;
       const wrong = (value: number) =>
-        figureProblems(catalogue, { [name]: value }).map((p) => p.name);
+        figureProblems(catalogue, { [name]: value }).map((p) => p.field);
       expect(wrong(least), name).to.deep.equal([]);
       expect(wrong(most), name).to.deep.equal([]);
       expect(wrong(least - step), name).to.deep.equal([name]);
@@ -25,7 +25,7 @@ describe('figures that a household sets', () => {
 
   it('a window’s ends as far as each other and as its range, and not beyond', () => {
     const wrong = (own: Record<string, number>) =>
-      figureProblems(catalogue, own).map((p) => p.name);
+      figureProblems(catalogue, own).map((p) => p.field);
     const [low, high] = ['window:pan:low', 'window:pan:high'];
     expect(wrong({ [low]: 3.99 })).to.deep.equal([]);
     expect(wrong({ [low]: 4 })).to.deep.equal([low]);
@@ -40,8 +40,8 @@ describe('figures that a household sets', () => {
   it('a name of none is said; what is wrong is left out and the rest kept', () => {
     const own = { 'thirst:bread-flour': 0.6, 'thirst:sand': 0.5, 'thirst:rye-whole': 999 };
     expect(figureProblems(catalogue, own)).to.deep.equal([
-      { name: 'thirst:sand', says: 'is no figure that can be set' },
-      { name: 'thirst:rye-whole', says: 'must be from 0 to 20' },
+      { code: 'unknown', field: 'thirst:sand', says: 'is no figure that can be set' },
+      { code: 'beyond', field: 'thirst:rye-whole', says: 'must be from 0 to 20' },
     ]);
     expect(soundFigures(catalogue, own)).to.deep.equal({ 'thirst:bread-flour': 0.6 });
     const good = { 'thirst:bread-flour': 0.6 };
@@ -51,7 +51,7 @@ describe('figures that a household sets', () => {
   it('a bag was opened on a day that was', () => {
     expect(bagProblems({ openedOn: '2024-02-29' })).to.deep.equal([]);
     expect(bagProblems({ openedOn: '2026-02-29' })).to.deep.equal([
-      { field: 'openedOn', says: 'There is no such day' },
+      { code: 'no-such-day', field: 'openedOn', says: 'There is no such day' },
     ]);
   });
 });

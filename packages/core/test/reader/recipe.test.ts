@@ -120,7 +120,7 @@ describe('reader: what cannot be read comes back, with its line number and why',
       const { unread, formula } = read(`300 g bread flour\n\n${text}\n200 g water`);
       expect(unread).to.have.length(1);
       expect(unread[0]).to.include({ line: 3, text, code });
-      expect(unread[0]!.why).not.to.equal('');
+      expect(unread[0]!.says).not.to.equal('');
       expect(formula.stages[0]!.lines).to.have.length(2);
       expect(formula.source).to.contain(text);
     });

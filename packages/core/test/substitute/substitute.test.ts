@@ -19,12 +19,12 @@ import { build } from '../build.ts';
 
 const swap = (formula: Formula, line: string, to: string, household = defaultHousehold) => {
   const made = substitute(formula, line, to, household, nothingLearned);
-  if ('refused' in made) throw new Error(made.refused);
+  if ('refused' in made) throw new Error(made.refused.says);
   return made;
 };
 const refusal = (formula: Formula, line: string, to: string, household?: Household) => {
   const made = substitute(formula, line, to, household ?? defaultHousehold, nothingLearned);
-  return 'refused' in made ? made.refused : undefined;
+  return 'refused' in made ? made.refused.says : undefined;
 };
 const grams = (formula: Formula) =>
   Object.fromEntries(
@@ -36,7 +36,7 @@ const grams = (formula: Formula) =>
 const points = (formula: Formula) =>
   evaluate(formula, defaultHousehold, nothingLearned)!.level.points;
 const takeAll = ({ formula, consequences }: ReturnType<typeof swap>) =>
-  consequences.reduce((f, s) => takeCorrection(f, { ...s, slip: s.key }), formula);
+  consequences.reduce((f, s) => takeCorrection(f, { ...s, correction: s.key }), formula);
 
 const loaf = build({
   'bread-flour': 500,
@@ -153,7 +153,7 @@ describe('substitutions', () => {
     ).to.contain('must not eat gluten');
     expect(refusal(loaf, 'l9', 'sugar')).to.contain('no such line');
     const listed = choicesFor(loaf, 'l1', defaultHousehold);
-    expect(listed.find((c) => c.id === 'rice-flour')?.refused).to.contain('no gluten');
+    expect(listed.find((c) => c.id === 'rice-flour')?.refused?.says).to.contain('no gluten');
     expect(listed.find((c) => c.id === 'spelt-white')?.refused).to.equal(undefined);
   });
 });

@@ -7,6 +7,7 @@ import {
   reconsiderCorrection,
   takeCorrection,
   verdict,
+  withoutStrangeBags,
   type Bag,
   type Belief,
   type Formula,
@@ -17,7 +18,7 @@ import {
 } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
-import { formulaLane, settingsEntry, type Draft } from '../sync/kinds.ts';
+import { draftIn, formulaLane, settingsEntry, type Draft } from '../sync/kinds.ts';
 import { settingsPatch } from '../sync/settings-patch.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import { Saver, type Version } from './saver.svelte.ts';
@@ -70,8 +71,8 @@ export class Bench {
     this.#given = given;
     this.id = given.id;
     this.belief = given.belief;
-    this.formula = given.formula;
     this.#household = given.household;
+    this.formula = withoutStrangeBags(given.formula, given.household.bags);
     this.saver = new Saver(given.id, given.version);
   }
 
@@ -95,12 +96,12 @@ export class Bench {
     const { empty, outcomes } = await outbox().settle(formulaLane(this.id));
     const stale = outcomes.findLast((o) => o.result.kind === 'stale');
     if (stale?.result.kind === 'stale') {
-      this.#clash(stale.result.body['current'] as Version, stale.entry.body as Draft);
+      this.#clash(stale.result.body['current'] as Version, draftIn(stale.entry.body));
     } else if (empty) {
       await this.#catchUp(fetchNow);
     } else {
       const newest = left.at(-1)!;
-      const mine = newest.body as Draft;
+      const mine = draftIn(newest.body);
       if (mine.version !== this.saver.version) return this.#clash(this.#given, mine);
       // It goes on as the draft of this sitting, and not beside it.
       this.edit(mine.formula);
@@ -208,9 +209,10 @@ export class Bench {
   }
 
   #adopt({ version, formula }: Pick<Version, 'version' | 'formula'>): void {
-    if (JSON.stringify(formula) !== JSON.stringify(this.formula)) {
+    const theirs = withoutStrangeBags(formula, this.household.bags);
+    if (JSON.stringify(theirs) !== JSON.stringify(this.formula)) {
       this.#remember();
-      this.formula = formula;
+      this.formula = theirs;
     }
     this.saver.adopt(version);
   }
@@ -222,7 +224,7 @@ export class Bench {
   }
 
   #taking(correction: Correction): Formula {
-    return takeCorrection(this.formula, { ...correction, slip: correction.key });
+    return takeCorrection(this.formula, { ...correction, correction: correction.key });
   }
 
   #corrections(wanted: (key: string) => boolean): Correction[] {

@@ -95,7 +95,7 @@
   function take() {
     if (finding.found?.kind !== 'found') return;
     bench.takeChanges({
-      slip: 'goal',
+      correction: 'goal',
       reason: 'worked out for the goal that you set',
       basis:
         'a linear programme over composition, the water account and what holds a bread together',

@@ -174,7 +174,7 @@
             <b>Not read, and kept as they stand:</b>
             <ul class="mt-1 grid gap-1">
               {#each paste.read.unread as line (line.line)}
-                <li>Line {line.line}, “{line.text.slice(0, 80)}”: {line.why}.</li>
+                <li>Line {line.line}, “{line.text.slice(0, 80)}”: {line.says}.</li>
               {/each}
             </ul>
           </div>

@@ -1,13 +1,12 @@
 <script lang="ts">
-  import { outcomeWords, type Outcome } from '@tender-crumb/core';
-  import { ToggleGroup } from 'bits-ui';
+  import { judgements, outcomeWords, type Outcome } from '@tender-crumb/core';
   import { untrack } from 'svelte';
   import { Written } from '../sync/written.svelte.ts';
   import Either from '../ui/Either.svelte';
+  import Some from '../ui/Some.svelte';
 
   let { bake, onfinish }: { bake: string; onfinish: (outcome: Outcome) => void } = $props();
 
-  const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'];
   const written = new Written<{ stars: string; words: string[]; note: string }>(
     untrack(() => `outcome/${bake}`),
     { stars: '4', words: [], note: '' },
@@ -40,16 +39,14 @@
     <legend class="text-xl font-semibold"
       >What was it like? <span class="quiet">as many as fit</span></legend
     >
-    <ToggleGroup.Root
-      type="multiple"
-      class="choices"
-      aria-label="What was it like"
-      bind:value={written.fields.words}
-    >
-      {#each outcomeWords as word (word)}
-        <ToggleGroup.Item value={word}>{word}</ToggleGroup.Item>
-      {/each}
-    </ToggleGroup.Root>
+    <Some
+      label="What was it like"
+      choices={outcomeWords}
+      bind:values={
+        () => outcomeWords.filter((w) => written.fields.words.includes(w)),
+        (picked) => (written.fields.words = picked)
+      }
+    />
   </fieldset>
   <label class="grid gap-2 text-xl font-semibold">
     In your own words
@@ -62,25 +59,3 @@
     <button class="knob knob-act knob-large" type="submit">Write it in the book</button>
   </div>
 </form>
-
-<style>
-  form :global(.choices) {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.5rem;
-  }
-  form :global(.choices button) {
-    min-height: 3.25rem;
-    padding: 0 1.1rem;
-    border: 2px solid var(--rim);
-    border-radius: 4px 4px 14px 14px;
-    background: var(--enamel);
-    color: var(--rim);
-    font-size: 1.1rem;
-    font-weight: 600;
-  }
-  form :global(.choices button[data-state='on']) {
-    background: var(--rim);
-    color: var(--on-rim);
-  }
-</style>

@@ -1,5 +1,9 @@
 import type { Evaluation, ReadRecipe } from '@tender-crumb/core';
 
+/** Lines that could not be read, in the words of the API. */
+export const unreadAnswer = (unread: ReadRecipe['unread']) =>
+  unread.map(({ line, text, says }) => ({ line, text, why: says }));
+
 /** An evaluation in the words of the API. Grams as numbers, percentages of total flour. */
 export const evaluationAnswer = (
   formula: ReadRecipe['formula'],
@@ -43,7 +47,7 @@ export const evaluationAnswer = (
         .map(({ ingredient, grams }) => ({ ingredient, grams })),
     })),
     cautions,
-    unread: unread.map(({ line, text, why }) => ({ line, text, why })),
+    unread: unreadAnswer(unread),
     assumptions,
   };
 };

@@ -1,5 +1,6 @@
 import {
   coefficientsWith,
+  isRefused,
   measuresFor,
   methods,
   mostGrams,
@@ -11,18 +12,11 @@ import {
   setPercent,
   type Formula,
   type Household,
-  type PercentProblem,
   type ResolvedLine,
 } from '@tender-crumb/core';
 
 /** What a typed text makes of the formula, or what is wrong with it. */
 export type Typed = { readonly formula: Formula } | { readonly fault: string };
-
-const percentFaults: Record<PercentProblem, string> = {
-  'only-flour': 'The only flour is always 100 %: change its grams, or add another flour',
-  'over-hundred': 'The flours of this stage would come to more than there is',
-  'no-base': 'There is no flour yet to take a percentage of',
-};
 
 type Column = (text: string, formula: Formula, line: ResolvedLine, household: Household) => Typed;
 
@@ -41,12 +35,12 @@ const percent: Column = (text, formula, line, household) => {
   if (value === undefined) return { fault: 'A percentage such as 2 or 68.5' };
   if (value > 10_000) return { fault: 'More than a formula holds' };
   const next = setPercent(formula, line.id, value, household.percentages, pantryIn(household));
-  return typeof next === 'string' ? { fault: percentFaults[next] } : { formula: next };
+  return isRefused(next) ? { fault: next.refused.says } : { formula: next };
 };
 
 const measure: Column = (text, formula, line, { measures, figures }) => {
   const read = readMeasure(text, line.of, measuresFor(line, measures), coefficientsWith(figures));
-  if ('code' in read) return { fault: `Not clear: ${read.why}` };
+  if ('code' in read) return { fault: `Not clear: ${read.says}` };
   const spread = read.spread > 0 ? read.spread : undefined;
   // A line that is dipped stays dipped, however many cups of it are typed.
   const same = methods[read.measured].by === methods[line.measured].by;

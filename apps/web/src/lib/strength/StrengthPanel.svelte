@@ -61,7 +61,7 @@
 
   function take({ grams, weaker, stronger, changes }: Blend) {
     bench.takeChanges({
-      slip: `blend:${stronger.id}`,
+      correction: `blend:${stronger.id}`,
       reason: `${gramsText(grams)} of ${stronger.name} in place of ${weaker.name} brings the protein up without gluten`,
       basis: 'Pearson square on the protein of both',
       changes,

@@ -1,5 +1,6 @@
 <script lang="ts">
   import {
+    isRefused,
     choicesFor,
     evaluate,
     gramsNumber,
@@ -40,12 +41,12 @@
       ? substitute(bench.formula, line, chosen, bench.household, bench.belief)
       : undefined,
   );
-  const fits = $derived(made && 'refused' in made ? undefined : made);
+  const fits = $derived(made && !isRefused(made) ? made : undefined);
   /** The new formula with the consequences that are not left. */
   const next = $derived(
     fits?.consequences
       .filter((s) => !leaving.has(s.key))
-      .reduce((f, s) => takeCorrection(f, { ...s, slip: s.key }), fits.formula),
+      .reduce((f, s) => takeCorrection(f, { ...s, correction: s.key }), fits.formula),
   );
   const after = $derived(next && evaluate(next, bench.household, bench.belief));
 
@@ -141,7 +142,7 @@
                 <button
                   type="button"
                   class:chosen={chosen === choice.id}
-                  class:refused={choice.refused}
+                  class:refused={choice.refused !== undefined}
                   aria-pressed={chosen === choice.id}
                   {@attach chosen === choice.id &&
                     ((of) => of.scrollIntoView({ block: 'nearest' }))}
@@ -161,8 +162,8 @@
                 follows from it.
               </Dialog.Description>
             {/if}
-          {:else if 'refused' in made}
-            <p class="bowl bg-act-tint p-3"><b>That does not work.</b> {made.refused}</p>
+          {:else if isRefused(made)}
+            <p class="bowl bg-act-tint p-3"><b>That does not work.</b> {made.refused.says}</p>
           {:else}
             <div class="grid gap-4 sm:grid-cols-2">
               {#if bench.evaluation}{@render sheet('As it is', bench.evaluation, false)}{/if}

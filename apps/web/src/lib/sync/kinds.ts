@@ -1,4 +1,4 @@
-import { kindOfEvent, type BakeEvent, type Formula } from '@tender-crumb/core';
+import { kindOfEvent, upgrade, type BakeEvent, type Formula } from '@tender-crumb/core';
 import { merge } from 'json-merge-patch';
 import type { Entry, NewEntry } from './entry.ts';
 
@@ -26,6 +26,12 @@ export interface Draft {
   /** The sitting that it was typed in. */
   readonly draft: string;
   readonly formula: Formula;
+}
+
+/** A draft as an earlier version of the program may have kept it. */
+export function draftIn(body: unknown): Draft {
+  const draft = body as Draft;
+  return { ...draft, formula: upgrade(draft.formula) };
 }
 
 const behind = (lane: string): string => lane.slice(lane.indexOf('/') + 1);

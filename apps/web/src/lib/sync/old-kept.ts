@@ -1,4 +1,4 @@
-import type { BakeEvent, Formula } from '@tender-crumb/core';
+import { upgrade, type BakeEvent } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
 import { draftEntry, eventEntry } from './kinds.ts';
 import type { NewEntry } from './entry.ts';
@@ -14,8 +14,13 @@ export function oldKept(storage: Storage): Array<{ name: string; entries: NewEnt
         const [, of, id] = name.split(':') as [string, string, string];
         const kept = JSON.parse(storage.getItem(name) ?? '') as unknown;
         if (of === 'draft') {
-          const { version, formula } = kept as { version: number; formula: Formula };
-          return [{ name, entries: [draftEntry({ id, version, formula, draft: nanoid() })] }];
+          const { version, formula } = kept as { version: number; formula: unknown };
+          return [
+            {
+              name,
+              entries: [draftEntry({ id, version, formula: upgrade(formula), draft: nanoid() })],
+            },
+          ];
         }
         if (of === 'bake') {
           return [{ name, entries: (kept as BakeEvent[]).map((e) => eventEntry(id, e)) }];

@@ -1,7 +1,27 @@
 <script lang="ts">
+  import { nanoid } from 'nanoid';
+  import { goto } from '$app/navigation';
+  import { api } from '$lib/api.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
+
+  let name = $state('');
+  let fault = $state('');
+  /** Pressed twice, or sent again after a lost answer, it is one bake. */
+  let id = nanoid();
+
+  async function begin(event: SubmitEvent) {
+    event.preventDefault();
+    fault = '';
+    try {
+      const begun = await api<{ id: string }>('POST', '/api/v1/bakes', { id, name: name.trim() });
+      id = nanoid();
+      await goto(`/bake/${begun.id}`);
+    } catch (refusal) {
+      fault = `It could not begin: ${(refusal as Error).message}`;
+    }
+  }
 </script>
 
 <svelte:head><title>Bake day · Tender Crumb</title></svelte:head>
@@ -29,3 +49,19 @@
     {/each}
   </ul>
 {/if}
+
+<form class="mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
+  <label class="grid gap-1"
+    ><span class="quiet">Something without a formula here: only how it came out</span>
+    <input
+      class="field min-w-72"
+      bind:value={name}
+      required
+      maxlength="200"
+      placeholder="Its name"
+      autocomplete="off"
+    />
+  </label>
+  <button class="knob" type="submit" disabled={name.trim() === ''}>Bake it</button>
+  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+</form>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { StyleId } from '@tender-crumb/core';
+  import { judgements, type StyleId } from '@tender-crumb/core';
   import { goto } from '$app/navigation';
   import ForecastChart from '$lib/book/ForecastChart.svelte';
   import LessonView from '$lib/book/LessonView.svelte';
@@ -7,7 +7,6 @@
 
   let { data }: PageProps = $props();
 
-  const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'];
   const day = new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
     day: 'numeric',
@@ -52,7 +51,13 @@
     {#each data.rows as row (row.id)}
       <li class="bowl grid content-start gap-2 p-4">
         <div class="flex flex-wrap items-baseline justify-between gap-2">
-          <h2><a class="hover:underline" href="/bench/{row.formulaId}">{row.formulaName}</a></h2>
+          <h2>
+            <a
+              class="hover:underline"
+              href={row.formulaId === undefined ? `/bake/${row.id}` : `/bench/${row.formulaId}`}
+              >{row.formulaName}</a
+            >
+          </h2>
           <span class="quiet">{day.format(new Date(row.startedAt))}</span>
         </div>
         {#if !row.finishedAt}

@@ -1,19 +1,34 @@
 import {
   allLines,
+  bagBindings,
   bagProblems,
   catalogue,
   figureProblems,
   formulaProblems,
+  kindOfBag,
   labelProblems,
   pantryIn,
+  suitsBag,
   type Bag,
   type Formula,
   type FormulaJson,
   type Household,
   type Label,
+  type Refusal,
   type Settings,
 } from '@tender-crumb/core';
 import { Problem, type Fault } from '../problem.ts';
+
+const refuse = (title: string, faults: readonly Fault[]): void => {
+  if (faults.length > 0) throw new Problem(422, title, faults.slice(0, 20));
+};
+
+/** Refusals of the core at their fields below a root. */
+const faultsOf = (root: string, refusals: readonly Refusal[]): Fault[] =>
+  refusals.map(({ field, says }) => ({
+    where: field === undefined ? root : `${root}.${field}`,
+    what: says,
+  }));
 
 /** Ingredients that a formula names, each with where it stands. */
 const named = (formula: Formula): Array<{ where: string; ingredient: string }> => [
@@ -31,28 +46,37 @@ const named = (formula: Formula): Array<{ where: string; ingredient: string }> =
 export function knownHere(formula: Formula, household: Household): Formula {
   const pantry = pantryIn(household);
   const strange = named(formula).filter((n) => !pantry.has(n.ingredient));
-  if (strange.length === 0) return formula;
-  throw new Problem(
-    422,
+  refuse(
     'An ingredient that is not in the pantry',
-    strange
-      .slice(0, 20)
-      .map(({ where, ingredient }) => ({ where, what: `“${ingredient}” is not in the pantry` })),
+    strange.map(({ where, ingredient }) => ({
+      where,
+      what: `“${ingredient}” is not in the pantry`,
+    })),
   );
+  return formula;
 }
 
-const refuse = (title: string, faults: Fault[]): void => {
-  if (faults.length > 0) throw new Problem(422, title, faults);
-};
+/**
+ * Lets a formula through whose lines are bound to bags that this household has, each of its kind.
+ *
+ * @throws Problem 422 that names each of the others
+ */
+export function boundHere(formula: Formula, { bags }: Household): Formula {
+  refuse(
+    'A bag that is not in the pantry',
+    bagBindings(formula, bags).map(({ field, says }) => ({ where: field, what: says })),
+  );
+  return formula;
+}
 
 /** @throws Problem 422 where a bag says what cannot be */
 export function sensibleBag<T extends Omit<Bag, 'id'>>(bag: T, household: Household): T {
-  const faults = bagProblems(bag).map(({ field, says }) => ({
-    where: `body.${field}`,
-    what: says,
-  }));
-  if (!pantryIn(household).has(bag.ingredient)) {
+  const pantry = pantryIn(household);
+  const faults = faultsOf('body', bagProblems(bag));
+  if (!pantry.has(bag.ingredient)) {
     faults.push({ where: 'body.ingredient', what: `“${bag.ingredient}” is not in the pantry` });
+  } else if (!suitsBag(pantry.ingredient(bag.ingredient), kindOfBag(bag))) {
+    faults.push({ where: 'body.ingredient', what: `“${bag.ingredient}” is not kept so` });
   }
   refuse('A bag that cannot be', faults);
   return bag;
@@ -60,19 +84,13 @@ export function sensibleBag<T extends Omit<Bag, 'id'>>(bag: T, household: Househ
 
 /** @throws Problem 422 where a label says what cannot be */
 export function sensibleLabel(label: Label): Label {
-  refuse(
-    'A label that cannot be',
-    labelProblems(label).map(({ field, says }) => ({ where: `body.${field}`, what: says })),
-  );
+  refuse('A label that cannot be', faultsOf('body', labelProblems(label)));
   return label;
 }
 
-/** @throws Problem 422 where a formula is larger than a kitchen's */
+/** @throws Problem 422 where a formula is larger than a kitchen's, or names what is not in it */
 export function sensibleFormula<T extends FormulaJson>(formula: T, root = 'body'): T {
-  refuse(
-    'A formula that is too large',
-    formulaProblems(formula).map(({ where, says }) => ({ where: `${root}.${where}`, what: says })),
-  );
+  refuse('A formula that cannot be', faultsOf(root, formulaProblems(formula)));
   return formula;
 }
 
@@ -80,10 +98,7 @@ export function sensibleFormula<T extends FormulaJson>(formula: T, root = 'body'
 export function sensibleSettings(settings: Settings, { own }: Pick<Household, 'own'>): Settings {
   refuse(
     'A figure that cannot be set so',
-    figureProblems([...catalogue, ...own], settings.figures).map(({ name, says }) => ({
-      where: `body.figures.${name}`,
-      what: says,
-    })),
+    faultsOf('body.figures', figureProblems([...catalogue, ...own], settings.figures)),
   );
   return settings;
 }

@@ -1,5 +1,6 @@
 import {
   allergens,
+  bagShape,
   bakeEventKinds,
   eventKinds,
   carbSchools,
@@ -9,25 +10,25 @@ import {
   eggGrams,
   fills,
   formatLimits,
-  formulaFormat,
-  grindIds,
+  formulaShape,
+  formulaShape1,
   loadingOrders,
-  measuringMethods,
   isDay,
   isMoment,
   leastGrams,
   mostGrams,
   ownIdPattern,
   percentageSchools,
-  stageKinds,
   styleIds,
   tablespoonMillilitres,
+  upgrade1,
   waterSchools,
   type Bag,
   type BakeEvent,
   type Field,
   type Shape,
   type FormulaJson,
+  type FormulaJson1,
   type Label,
   type Measures,
   type Settings,
@@ -35,12 +36,12 @@ import {
 } from '@tender-crumb/core';
 import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
+import { check } from './check.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
 export const formulaId = id.required();
-const correctionKey = Joi.string().max(200);
 /** In the catalogue, or the household's own; whether it has that one is for {@link knownHere} to say. */
 const ingredientId = Joi.alternatives(
   Joi.string().valid(...catalogue.map((i) => i.id)),
@@ -58,72 +59,76 @@ const existing = (isOne: (text: string) => boolean, what: string) =>
 const instant = existing(isMoment, 'a moment, such as 2026-05-01T08:00:00Z');
 const day = existing(isDay, 'a day, such as 2026-05-01');
 
-const line = Joi.object({
-  id,
-  ingredient: ingredientId.required(),
-  bag: id,
-  grams,
-  measured: Joi.string().valid(...measuringMethods),
-  spread: Joi.number().min(0).max(1),
-  held: Joi.boolean(),
-  countsAsFlour: Joi.boolean(),
-  note: text(formatLimits.text),
-  asWritten: text(formatLimits.text),
-});
+/** What may stand in a field of each kind. */
+const fields: {
+  readonly [K in Field['kind']]: (field: Extract<Field, { kind: K }>) => Joi.Schema;
+} = {
+  text: ({ most, least }) => (least ? Joi.string().min(least).max(most) : text(most)),
+  id: () => id,
+  ingredient: () => ingredientId,
+  grams: () => grams,
+  number: ({ least, most, whole }) => {
+    const number = Joi.number().min(least).max(most);
+    return whole ? number.integer() : number;
+  },
+  flag: () => Joi.boolean(),
+  day: () => day,
+  word: ({ of }) => Joi.string().valid(...of),
+  words: ({ of }) =>
+    Joi.array()
+      .items(Joi.string().valid(...of))
+      .max(of.length),
+  object: ({ of }) => joiOf(of),
+  list: ({ of, least, most }) =>
+    Joi.array()
+      .items(joiOfField(of))
+      .min(least ?? 0)
+      .max(most),
+};
 
-const stage = Joi.object({
-  id,
-  kind: Joi.string().valid(...stageKinds),
-  name: text(formatLimits.name),
-  lines: Joi.array().items(line).max(formatLimits.lines).required(),
-});
+const joiOfField = (field: Field): Joi.Schema => fields[field.kind](field as never);
 
-const taken = Joi.object({
-  id: id.required(),
-  slip: correctionKey.required(),
-  reason: text(formatLimits.text),
-  basis: text(formatLimits.text),
-  stages: Joi.array()
-    .items(
-      Joi.object({
-        id: id.required(),
-        kind: Joi.string()
-          .valid(...stageKinds)
-          .required(),
-        name: text(formatLimits.name).required(),
+/** The validator of what a shape of the core describes. */
+export const joiOf = (shape: Shape): Joi.ObjectSchema =>
+  Joi.object(
+    Object.fromEntries(
+      Object.entries(shape).map(([name, field]) => {
+        const schema = joiOfField(field);
+        return [name, field.optional ? schema.optional() : schema.required()];
       }),
-    )
-    .max(4),
-  changes: Joi.array()
-    .items(
-      Joi.object({
-        stage: id.required(),
-        ingredient: ingredientId.required(),
-        grams: Joi.number().min(-mostGrams).max(mostGrams).required(),
-      }),
-    )
-    .min(1)
-    .max(formatLimits.changes)
-    .required(),
-});
+    ),
+  );
 
-/** The formula format, version 1: the same as the published JSON Schema (a test holds them together). */
-export const formulaBody = Joi.object<FormulaJson>({
-  format: Joi.string().valid(formulaFormat),
-  name: Joi.string().max(formatLimits.name),
-  style: Joi.string().valid(...styleIds),
-  pieces: Joi.number().integer().min(1).max(1000),
-  slices: Joi.number().integer().min(1).max(200),
-  source: text(formatLimits.source),
-  stages: Joi.array().items(stage).min(1).max(formatLimits.stages).required(),
-  taken: Joi.array().items(taken).max(100),
-  left: Joi.array().items(correctionKey).max(100),
-}).required();
+/** The formula formats, made from the same description as the published schemas. */
+const formulaFormats = {
+  1: joiOf(formulaShape1) as Joi.ObjectSchema<FormulaJson1>,
+  2: joiOf(formulaShape) as Joi.ObjectSchema<FormulaJson>,
+};
 
-export const formulaSave = Joi.object<{ version: number; formula: FormulaJson; draft?: string }>({
+/** Which format a body is in: as it says, or else by the one word that tells them apart. */
+function formatOf(body: unknown): 1 | 2 {
+  const { format, taken } = (body ?? {}) as { format?: unknown; taken?: unknown };
+  if (format === 'tender-crumb/formula-1') return 1;
+  const old = Array.isArray(taken) && taken.some((t) => (t as { slip?: unknown } | null)?.slip);
+  return format === undefined && old ? 1 : 2;
+}
+
+/**
+ * A formula that somebody sent, in today's format whichever of the formats it came in.
+ *
+ * @throws Problem 400 that names every fault and its place
+ */
+export function formulaIn(body: unknown, root: string): FormulaJson {
+  return formatOf(body) === 1
+    ? upgrade1(check(formulaFormats[1], body, root))
+    : check(formulaFormats[2].required(), body, root);
+}
+
+export const formulaSave = Joi.object<{ version: number; formula: unknown; draft?: string }>({
   /** 0 for a formula that is new. */
   version: Joi.number().integer().min(0).max(1e9).required(),
-  formula: formulaBody,
+  /** Judged by {@link formulaIn}. */
+  formula: Joi.any().required(),
   draft: id,
 }).required();
 
@@ -190,17 +195,7 @@ export const settingsBody = Joi.object<Settings>({
 /** Ranges of what a label can say are the core's to judge; here only that they are numbers. */
 const figureOf = Joi.number().min(-1e6).max(1e6);
 
-export const bagBody = Joi.object<Omit<Bag, 'id'>>({
-  name: Joi.string().trim().min(1).max(120).required(),
-  ingredient: ingredientId.required(),
-  openedOn: day,
-  grind: Joi.string().valid(...grindIds),
-  extraction: figureOf,
-  protein: figureOf,
-  moisture: figureOf,
-  price: Joi.object({ paid: figureOf.required(), kilograms: figureOf.required() }),
-  finished: Joi.boolean(),
-}).required();
+export const bagBody = joiOf(bagShape).required() as Joi.ObjectSchema<Omit<Bag, 'id'>>;
 
 export const labelBody = Joi.object<Label>({
   name: Joi.string().trim().min(1).max(80).required(),
@@ -224,45 +219,27 @@ export const labelBody = Joi.object<Label>({
     .max(allergens.length),
 }).required();
 
+const ofVersion = Joi.number().integer().min(1).max(1e9);
+
+/** A bake of a version of a formula, or of a bread that has no formula here: then its name. */
 export const bakeBody = Joi.object<NewBake>({
   id,
-  formulaId: id.required(),
-  formulaVersion: Joi.number().integer().min(1).max(1e9).required(),
+  formulaId: id,
+  formulaVersion: Joi.when('formulaId', {
+    is: Joi.exist(),
+    then: ofVersion.required(),
+    otherwise: Joi.forbidden(),
+  }),
+  name: Joi.when('formulaId', {
+    is: Joi.exist(),
+    then: Joi.forbidden(),
+    otherwise: Joi.string().trim().min(1).max(formatLimits.name).required(),
+  }),
   method: Joi.string()
     .valid(...Object.keys(loadingOrders))
     .default('hand'),
   startedAt: instant,
 }).required();
-
-/** What may stand in a field of each kind. */
-const fields: {
-  readonly [K in Field['kind']]: (field: Extract<Field, { kind: K }>) => Joi.Schema;
-} = {
-  text: ({ most }) => text(most),
-  id: () => id,
-  ingredient: () => ingredientId,
-  grams: () => grams,
-  number: ({ least, most, whole }) => {
-    const number = Joi.number().min(least).max(most);
-    return whole ? number.integer() : number;
-  },
-  flag: () => Joi.boolean(),
-  words: ({ of }) =>
-    Joi.array()
-      .items(Joi.string().valid(...of))
-      .max(of.length),
-};
-
-/** The validator of what a shape of the core describes. */
-export const joiOf = (shape: Shape): Joi.ObjectSchema =>
-  Joi.object(
-    Object.fromEntries(
-      Object.entries(shape).map(([name, field]) => {
-        const schema = fields[field.kind](field as never);
-        return [name, field.optional ? schema.optional() : schema.required()];
-      }),
-    ),
-  );
 
 const event = Joi.object({
   id: id.required(),

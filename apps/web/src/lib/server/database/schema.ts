@@ -33,8 +33,11 @@ export interface Schema {
   };
   bake: {
     id: string;
-    formula_id: string;
-    formula_version: number;
+    /** Null, with its version, for a bread that has no formula here. */
+    formula_id: string | null;
+    formula_version: number | null;
+    /** Of a bread that has no formula here. */
+    name: string | null;
     method: string;
     started_at: string;
     finished_at: string | null;

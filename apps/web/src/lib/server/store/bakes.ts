@@ -17,6 +17,7 @@ import {
 import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
+import { formulaOf } from './formula-body.ts';
 import { readFormula, type Page } from './formulas.ts';
 import { readBelief, readHousehold, saveBelief } from './household.ts';
 import { keepKitchen, readKitchens } from './kitchens.ts';
@@ -24,10 +25,12 @@ import { isBookLearned, wantLearning } from './learning.ts';
 
 export interface StoredBake {
   readonly id: string;
-  readonly formulaId: string;
-  readonly formulaVersion: number;
+  /** Absent for a bread that has no formula here. */
+  readonly formulaId?: string;
+  readonly formulaVersion?: number;
+  /** Of its formula, or what was baked without one. */
   readonly formulaName: string;
-  readonly style: string;
+  readonly style?: string;
   readonly method: LoadingMethod;
   readonly startedAt: string;
   readonly finishedAt?: string;
@@ -45,8 +48,10 @@ export interface BakeWithEvents extends StoredBake {
 
 export interface NewBake {
   readonly id?: string;
-  readonly formulaId: string;
-  readonly formulaVersion: number;
+  readonly formulaId?: string;
+  readonly formulaVersion?: number;
+  /** Of a bread that has no formula here. */
+  readonly name?: string;
   readonly method: LoadingMethod;
   readonly startedAt?: string;
 }
@@ -60,33 +65,40 @@ export async function startBake(
   bake: NewBake,
 ): Promise<'missing' | 'another' | { id: string }> {
   return inTransaction(db, async (tx) => {
-    const baked = await readFormula(tx, bake.formulaId, bake.formulaVersion);
-    if (!baked) return 'missing';
+    const { formulaId = null, formulaVersion = null, name = null } = bake;
+    const baked =
+      formulaId === null
+        ? undefined
+        : await readFormula(tx, formulaId, formulaVersion ?? undefined);
+    if (!baked && formulaId !== null) return 'missing';
     const id = bake.id ?? crypto.randomUUID();
     const there = await tx
       .selectFrom('bake')
-      .select(['formula_id', 'formula_version'])
+      .select(['formula_id', 'formula_version', 'name'])
       .where('id', '=', id)
       .executeTakeFirst();
     if (there) {
       const same =
-        there.formula_id === bake.formulaId && there.formula_version === bake.formulaVersion;
+        there.formula_id === formulaId &&
+        there.formula_version === formulaVersion &&
+        there.name === name;
       return same ? { id } : 'another';
     }
     const startedAt = bake.startedAt ?? new Date().toISOString();
     const household = await readHousehold(tx, new Date(startedAt));
     const { belief } = await readBelief(tx);
-    const forecast = forecastOf(baked.formula, household, belief);
+    const forecast = baked && forecastOf(baked.formula, household, belief);
     await tx
       .insertInto('bake')
       .values({
         id,
-        formula_id: bake.formulaId,
-        formula_version: bake.formulaVersion,
+        formula_id: formulaId,
+        formula_version: formulaVersion,
+        name,
         method: bake.method,
         started_at: startedAt,
         day: dayAt(new Date(startedAt)),
-        kitchen_id: await keepKitchen(tx, kitchenNow(household, baked.formula)),
+        kitchen_id: await keepKitchen(tx, kitchenNow(household, baked?.formula)),
         forecast: forecast ? JSON.stringify(forecast) : null,
         finished_at: null,
         felt: null,
@@ -102,7 +114,7 @@ export async function startBake(
 const selectBakes = (db: Database) =>
   db
     .selectFrom('bake as b')
-    .innerJoin('formula as f', 'f.id', 'b.formula_id')
+    .leftJoin('formula as f', 'f.id', 'b.formula_id')
     .innerJoin('kitchen as k', 'k.id', 'b.kitchen_id')
     .select([
       'b.id',
@@ -119,6 +131,7 @@ const selectBakes = (db: Database) =>
       'b.assumed',
       'b.kitchen_id',
       'k.body as kitchen',
+      'b.name as own_name',
       'f.name',
       'f.style',
     ]);
@@ -127,10 +140,11 @@ type Row = Awaited<ReturnType<ReturnType<typeof selectBakes>['execute']>>[number
 
 const stored = (row: Row, kitchen?: KitchenThen): StoredBake => ({
   id: row.id,
-  formulaId: row.formula_id,
-  formulaVersion: row.formula_version,
-  formulaName: row.name,
-  style: row.style,
+  ...(row.formula_id === null
+    ? {}
+    : { formulaId: row.formula_id, formulaVersion: row.formula_version! }),
+  formulaName: row.name ?? row.own_name ?? '',
+  ...(row.style ? { style: row.style } : {}),
   method: row.method as LoadingMethod,
   startedAt: row.started_at,
   ...(row.finished_at ? { finishedAt: row.finished_at } : {}),
@@ -232,8 +246,8 @@ export async function lastFelt(
     .execute();
   const felt = new Map<string, number[]>();
   for (const row of rows) {
-    const list = felt.get(row.formula_id) ?? [];
-    if (list.length < each) felt.set(row.formula_id, [...list, row.felt!]);
+    const list = felt.get(row.formula_id!) ?? [];
+    if (list.length < each) felt.set(row.formula_id!, [...list, row.felt!]);
   }
   return felt;
 }
@@ -294,6 +308,7 @@ export async function appendEvents(
 
 /** Learns from one bake on top of what is believed. */
 async function learnOne(tx: Database, bake: BakeWithEvents): Promise<void> {
+  if (bake.formulaId === undefined) return;
   const version = await readFormula(tx, bake.formulaId, bake.formulaVersion);
   if (!version) return;
   const before = (await readBelief(tx)).belief;
@@ -316,10 +331,11 @@ export const saveLesson = (tx: Database, id: string, lesson: Lesson | undefined)
     .where('id', '=', id)
     .execute();
 
-/** Every finished bake with its formula as baked, in the order in which they were finished. */
+/** Every finished bake of a formula, with it as baked, in the order in which they were finished. */
 export async function wholeBook(db: Database): Promise<BookBake[]> {
   const rows = await selectBakes(db)
     .where('b.finished_at', 'is not', null)
+    .where('b.formula_id', 'is not', null)
     .orderBy('b.finished_at')
     .orderBy('b.id')
     .execute();
@@ -329,8 +345,8 @@ export async function wholeBook(db: Database): Promise<BookBake[]> {
     .execute();
   const bodies = new Map(versions.map((v) => [`${v.formula_id} ${v.version}`, v.body]));
   const parsed = new Map<string, Formula>();
-  const formulaOf = (key: string): Formula => {
-    const known = parsed.get(key) ?? (JSON.parse(bodies.get(key)!) as Formula);
+  const bakedAt = (key: string): Formula => {
+    const known = parsed.get(key) ?? formulaOf(bodies.get(key)!);
     parsed.set(key, known);
     return known;
   };
@@ -340,6 +356,6 @@ export async function wholeBook(db: Database): Promise<BookBake[]> {
     id,
     events,
     circumstances,
-    formula: formulaOf(`${bake.formulaId} ${bake.formulaVersion}`),
+    formula: bakedAt(`${bake.formulaId} ${bake.formulaVersion}`),
   }));
 }

@@ -1,6 +1,7 @@
 import type { Formula } from '@tender-crumb/core';
 import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
+import { formulaOf } from './formula-body.ts';
 
 export interface StoredFormula {
   readonly id: string;
@@ -108,7 +109,7 @@ export async function readBodies(
       heads.map((h) => h.id),
     )
     .execute();
-  return new Map(rows.map((r) => [r.id, JSON.parse(r.body) as Formula]));
+  return new Map(rows.map((r) => [r.id, formulaOf(r.body)]));
 }
 
 const stored = (row: {
@@ -122,7 +123,7 @@ const stored = (row: {
   version: row.version,
   updatedAt: row.updated_at,
   ...(row.device ? { device: row.device } : {}),
-  formula: JSON.parse(row.body) as Formula,
+  formula: formulaOf(row.body),
 });
 
 /** A formula as it stands, or at one of its versions. */
@@ -148,7 +149,7 @@ export async function readFormula(
 /** Formulas as some bakes were made of them, by id and version with a space between. */
 export async function readVersions(
   db: Database,
-  bakes: ReadonlyArray<{ readonly formulaId: string; readonly formulaVersion: number }>,
+  bakes: ReadonlyArray<{ readonly formulaId?: string; readonly formulaVersion?: number }>,
 ): Promise<Record<string, Formula>> {
   const wanted = new Map(
     bakes.map((b) => [`${b.formulaId} ${b.formulaVersion}`, [b.formulaId, b.formulaVersion]]),
@@ -159,7 +160,7 @@ export async function readVersions(
       on v.formula_id = json_extract(w.value, '$[0]') and v.version = json_extract(w.value, '$[1]')
   `.execute(db);
   return Object.fromEntries(
-    rows.rows.map(({ id, version, body }) => [`${id} ${version}`, JSON.parse(body) as Formula]),
+    rows.rows.map(({ id, version, body }) => [`${id} ${version}`, formulaOf(body)]),
   );
 }
 
@@ -344,7 +345,7 @@ export async function listAside(db: Database, id: string): Promise<Aside[]> {
     basedOn: r.based_on,
     keptAt: r.kept_at,
     ...(r.device ? { device: r.device } : {}),
-    formula: JSON.parse(r.body) as Formula,
+    formula: formulaOf(r.body),
   }));
 }
 

@@ -8,8 +8,11 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params }) => {
   const db = await kitchen();
   const bake = await readBake(db, params.id);
-  const version = bake && (await readFormula(db, bake.formulaId, bake.formulaVersion));
-  if (!bake || !version) error(404, 'There is no such bake.');
+  if (!bake) error(404, 'There is no such bake.');
+  const version =
+    bake.formulaId === undefined
+      ? undefined
+      : await readFormula(db, bake.formulaId, bake.formulaVersion);
   const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
-  return { bake, formula: version.formula, household, belief };
+  return { bake, formula: version?.formula, household, belief };
 };

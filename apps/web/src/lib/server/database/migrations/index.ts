@@ -3,6 +3,7 @@ import { kitchen } from './0001-kitchen.ts';
 import { pantry } from './0002-pantry.ts';
 import { house } from './0003-house.ts';
 import { circumstances } from './0004-circumstances.ts';
+import { bakeWithoutFormula } from './0005-bake-without-formula.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -10,4 +11,5 @@ export const migrations: Record<string, Migration> = {
   '0002-pantry': pantry,
   '0003-house': house,
   '0004-circumstances': circumstances,
+  '0005-bake-without-formula': bakeWithoutFormula,
 };

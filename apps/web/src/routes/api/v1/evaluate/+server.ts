@@ -11,11 +11,11 @@ import {
   type ReadRecipe,
 } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
-import { evaluationAnswer } from '$lib/server/answer.ts';
+import { evaluationAnswer, unreadAnswer } from '$lib/server/answer.ts';
 import { readJson, readText } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
 import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
-import { evaluateQuery, formulaBody, type EvaluateQuery } from '$lib/server/boundary/schemas.ts';
+import { evaluateQuery, formulaIn, type EvaluateQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
@@ -57,14 +57,14 @@ async function readFormula(
       throw new Problem(
         422,
         'An amount that cannot be',
-        faults.slice(0, 20).map((u) => ({ where: `line ${u.line}`, what: u.why })),
-        { unread: read.unread.slice(0, 200) },
+        faults.slice(0, 20).map((u) => ({ where: `line ${u.line}`, what: u.says })),
+        { unread: unreadAnswer(read.unread.slice(0, 200)) },
       );
     }
     return read;
   }
   if (/json/i.test(type)) {
-    const body = sensibleFormula(check(formulaBody, await readJson(request), 'body'));
+    const body = sensibleFormula(formulaIn(await readJson(request), 'body'));
     const complete = completeFormula(body, query.style);
     const formula = query.style ? { ...complete, style: query.style } : complete;
     return { formula, unread: [], assumptions: [] };
@@ -82,12 +82,12 @@ export const POST = route(async ({ request, url }) => {
   const here = own ? { ...household, own: own.own, figures: own.figures } : household;
   const evaluation = evaluate(knownHere(formula, here), here, nothingLearned);
   if (!evaluation) {
-    const faults = unread.map((u) => ({ where: `line ${u.line}`, what: `${u.text}: ${u.why}` }));
+    const faults = unread.map((u) => ({ where: `line ${u.line}`, what: `${u.text}: ${u.says}` }));
     throw new Problem(
       422,
       'There is no flour in it, so that there is no 100 %',
       [{ where: 'body', what: 'nothing in it counts as flour' }, ...faults.slice(0, 20)],
-      { unread },
+      { unread: unreadAnswer(unread) },
     );
   }
   return json(evaluationAnswer(formula, evaluation, unread, assumptions));

@@ -2,8 +2,8 @@ import { completeFormula } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
-import { formulaBody, pageQuery } from '$lib/server/boundary/schemas.ts';
+import { boundHere, knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
+import { formulaIn, pageQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
 import { addFormula, listFormulas } from '$lib/server/store/formulas.ts';
@@ -17,10 +17,9 @@ export const GET = route(async ({ url }) => {
 
 export const POST = route(async ({ request, locals }) => {
   const db = await kitchen();
-  const given = completeFormula(
-    sensibleFormula(check(formulaBody, await readJson(request), 'body')),
-  );
-  const formula = knownHere(given, await readHousehold(db));
+  const given = completeFormula(sensibleFormula(formulaIn(await readJson(request), 'body')));
+  const household = await readHousehold(db);
+  const formula = boundHere(knownHere(given, household), household);
   const { id, version } = await addFormula(db, formula, { device: locals.device?.name });
   return json(
     { id, version, formula },

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import { bakeState, judgements, type BakeEvent, type Outcome } from '@tender-crumb/core';
+  import { nanoid } from 'nanoid';
+  import { onMount } from 'svelte';
+  import { outbox } from '../sync/here.ts';
+  import { bakeLane, eventEntry } from '../sync/kinds.ts';
+  import { sync } from '../sync/sync.svelte.ts';
+  import { refresh } from '../ui/refresh.ts';
+  import OutcomeStep from './OutcomeStep.svelte';
+
+  let { bake }: { bake: { id: string; formulaName: string; events: readonly BakeEvent[] } } =
+    $props();
+
+  const lane = $derived(bakeLane(bake.id));
+  /** With what was said here and is not there yet. */
+  const state = $derived(
+    bakeState([
+      ...bake.events,
+      ...sync.standing.waiting.filter((e) => e.lane === lane).map((e) => e.body as BakeEvent),
+    ]),
+  );
+
+  onMount(() =>
+    outbox().subscribe(({ outcome }) => {
+      if (outcome?.entry.lane === lane && outcome.result.kind === 'delivered') void refresh();
+    }),
+  );
+
+  function finish(outcome: Outcome) {
+    if (state.finishedAt) return;
+    const at = new Date().toISOString();
+    const events = [
+      { id: nanoid(), at, kind: 'outcome', data: outcome },
+      { id: nanoid(), at, kind: 'finished', data: {} },
+    ] satisfies BakeEvent[];
+    for (const event of events) void outbox().add(eventEntry(bake.id, event));
+  }
+</script>
+
+<svelte:head><title>{bake.formulaName} · Bake day · Tender Crumb</title></svelte:head>
+
+<div class="mx-auto max-w-4xl">
+  <h1 class="mb-3">{bake.formulaName}</h1>
+  {#if state.finishedAt}
+    <section class="bowl grid gap-3 p-5">
+      {#if state.outcome}
+        <h2 class="text-xl">{judgements[state.outcome.stars - 1]}</h2>
+        <p>{[state.outcome.words.join(', '), state.outcome.note].filter(Boolean).join(' · ')}</p>
+      {/if}
+      <p class="quiet">
+        It was baked without a formula here: there was no forecast, and it teaches nothing.
+      </p>
+      <p><a class="knob" href="/book">To the book</a></p>
+    </section>
+  {:else}
+    <OutcomeStep bake={bake.id} onfinish={finish} />
+  {/if}
+</div>

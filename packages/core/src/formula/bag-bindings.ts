@@ -1,0 +1,78 @@
+import { kindOfBag, type Bag, type BagKind } from '../ingredient/bag.ts';
+import type { Refusal } from '../quantity/refusal.ts';
+import type { Formula } from './formula.ts';
+
+/** A line or stage that is bound to a bag that is not there, or that is a bag of something else. */
+export type BindingProblem = Refusal<'unknown-bag' | 'other-bag'> & { readonly field: string };
+
+interface Binding {
+  readonly field: string;
+  readonly bag: string;
+  readonly fits: (bag: Bag, kind: BagKind) => boolean;
+}
+
+/** Everything that a formula binds to a bag: lines to flour or yeast of their kind, stages to starters. */
+function* bindings(formula: Formula): Generator<Binding> {
+  for (const stage of formula.stages) {
+    if (stage.bag !== undefined) {
+      yield {
+        field: `stage ${stage.id}`,
+        bag: stage.bag,
+        fits: (_, kind) => kind === 'starter' && stage.kind === 'starter',
+      };
+    }
+    for (const { id, bag, ingredient } of stage.lines) {
+      if (bag === undefined) continue;
+      yield {
+        field: `line ${id}`,
+        bag,
+        fits: (of, kind) => kind !== 'starter' && of.ingredient === ingredient,
+      };
+    }
+  }
+}
+
+/**
+ * What is wrong with the bags that a formula is bound to; empty where nothing is.
+ *
+ * @example bagBindings(formulaOfBlueBag, [])[0].code // 'unknown-bag'
+ */
+export function bagBindings(formula: Formula, bags: readonly Bag[]): BindingProblem[] {
+  const byId = new Map(bags.map((b) => [b.id, b]));
+  const problems: BindingProblem[] = [];
+  for (const { field, bag, fits } of bindings(formula)) {
+    const found = byId.get(bag);
+    if (!found) {
+      problems.push({ code: 'unknown-bag', field, says: `there is no bag “${bag}” in the pantry` });
+    } else if (!fits(found, kindOfBag(found))) {
+      problems.push({
+        code: 'other-bag',
+        field,
+        says: `“${found.name}” is a bag of something else`,
+      });
+    }
+  }
+  return problems;
+}
+
+/**
+ * A formula without the bindings that do not hold: a bag that has become another's.
+ *
+ * @returns the same formula where all hold
+ */
+export function withoutStrangeBags(formula: Formula, bags: readonly Bag[]): Formula {
+  const strange = new Set(bagBindings(formula, bags).map((p) => p.field));
+  if (strange.size === 0) return formula;
+  const unbound = <T extends { readonly bag?: string }>(thing: T): T => {
+    const { bag, ...rest } = thing;
+    void bag;
+    return rest as T;
+  };
+  return {
+    ...formula,
+    stages: formula.stages.map((stage) => ({
+      ...(strange.has(`stage ${stage.id}`) ? unbound(stage) : stage),
+      lines: stage.lines.map((line) => (strange.has(`line ${line.id}`) ? unbound(line) : line)),
+    })),
+  };
+}
