@@ -17,6 +17,17 @@ export * from './ingredient/pantry.ts';
 export * from './ingredient/measure-weight.ts';
 export * from './ingredient/yeast.ts';
 export * from './style/style.ts';
+export * from './style/style-figures.ts';
+export * from './style/structure.ts';
+export {
+  settable,
+  withOwn,
+  tableWithOwn,
+  isInRange,
+  setHere,
+  type Settable,
+} from './figure/settable.ts';
+export * from './correct/certainty.ts';
 export * from './formula/formula.ts';
 export * from './formula/measuring-method.ts';
 export * from './formula/resolve.ts';

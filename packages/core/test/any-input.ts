@@ -113,7 +113,7 @@ class AnyInput {
   household(): Household {
     const set = this.many(6, () => {
       const row = this.pick(figures);
-      return [row.name, this.pick([row.least, row.most, row.value])] as const;
+      return [row.key, this.pick([row.least, row.most, row.value])] as const;
     });
     const bag = (id: string) => ({
       id,

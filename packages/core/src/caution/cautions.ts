@@ -1,8 +1,8 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { StyleId } from '../style/style.ts';
-import { coefficients } from '../household/coefficients.ts';
-import { proteinAim } from '../dough/strength.ts';
+import type { Kitchen } from '../household/kitchen.ts';
+import { proteinAim, strengthShares } from '../dough/strength.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
@@ -21,12 +21,16 @@ export interface CautionFacts {
   readonly glutenGrams: number;
   /** Protein of the flours without the gluten added to them, g per 100 g. */
   readonly flourProtein: number;
-  readonly roomCelsius?: number;
+  readonly kitchen: Pick<Kitchen, 'coefficients' | 'figures' | 'room'>;
+  /** Shares of the flour by what it can build. */
+  readonly strength: ReturnType<typeof strengthShares>;
   /** Somebody in the household must not eat gluten. */
   readonly glutenFree?: boolean;
 }
 
-interface CautionRow extends Caution {
+interface CautionRow {
+  readonly id: string;
+  readonly text: string | ((facts: CautionFacts) => string);
   readonly source: string;
   readonly when: (facts: CautionFacts) => boolean;
 }
@@ -36,6 +40,9 @@ const has = (facts: CautionFacts, test: (i: Ingredient) => boolean): boolean =>
 
 /** Hours that perishables may stand shorten above this. Source: US food-safety guidance. */
 const hotRoom = 32;
+
+/** *Most of the flour*, by mass. */
+const most = 0.5;
 
 /** General guidance that defers to local rules, makers' manuals and licensed advice. */
 export const cautionTable: readonly CautionRow[] = [
@@ -61,13 +68,13 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'perishable',
     text: 'Milk, egg, soft butter or cheese in it: not over 2 hours in all between 4 and 60 °C, waiting included, so no delay timer. Milk powder keeps dry on top of the flour.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.perishable === true) && (f.roomCelsius ?? 0) <= hotRoom,
+    when: (f) => has(f, (i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) <= hotRoom,
   },
   {
     id: 'perishable-hot',
     text: 'Milk, egg, soft butter or cheese in it, in a room above 32 °C: not over 1 hour out of the fridge, waiting included, and no delay timer.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.perishable === true) && (f.roomCelsius ?? 0) > hotRoom,
+    when: (f) => has(f, (i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) > hotRoom,
   },
   {
     id: 'egg-rich',
@@ -107,9 +114,12 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'rubbery-gluten',
-    text: 'Gluten above 5 % of the flour turns a wheat bread rubbery.',
+    text: ({ kitchen }) =>
+      `Gluten above ${kitchen.coefficients.glutenMost.value} % of the flour turns a wheat bread rubbery.`,
     source: 'common practice, no source',
-    when: (f) => !f.totals.dryBase && f.glutenGrams > 0.05 * f.totals.flourGrams,
+    when: (f) =>
+      !f.totals.dryBase &&
+      100 * f.glutenGrams > f.kitchen.coefficients.glutenMost.value * f.totals.flourGrams,
   },
   {
     id: 'needless-gluten',
@@ -118,15 +128,14 @@ export const cautionTable: readonly CautionRow[] = [
     when: (f) =>
       !f.totals.dryBase &&
       f.glutenGrams > 0 &&
-      f.flourProtein >= proteinAim(f.style, f.totals) - coefficients.leastShortfall.value,
+      f.flourProtein >=
+        proteinAim(f.style, f.totals, f.kitchen) - f.kitchen.coefficients.leastShortfall.value,
   },
   {
     id: 'no-gluten-grains',
     text: 'Most of this flour holds no gluten that can build: it will not trap gas as wheat does, and kneading does nothing for it. Gluten is not the cure here either.',
     source: 'common practice, no source',
-    when: (f) =>
-      !f.totals.dryBase &&
-      f.ingredients.filter((i) => i.role === 'flour').every((i) => i.strength === 'none'),
+    when: (f) => !f.totals.dryBase && f.strength.none > most,
   },
   {
     id: 'raw-flour',
@@ -138,17 +147,15 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'machine-too-loose',
     text: 'A dough in a bread machine must form a ball: this one is too loose for the paddle. Use a tin and your hands, or hold water back.',
     source: 'common practice, no source',
-    when: (f) => (f.style === 'pan' || f.style === 'wholegrain-pan') && f.points > 8,
+    when: (f) =>
+      (f.style === 'pan' || f.style === 'wholegrain-pan') &&
+      f.points > f.kitchen.coefficients.machineLoosest.value,
   },
   {
     id: 'soft-wheat',
     text: 'Most of this flour is soft or ancient wheat: it spreads and tears with long kneading, and added gluten does not cure that. Short mixing, a tin for support.',
     source: 'common practice, no source',
-    when: (f) =>
-      !f.totals.dryBase &&
-      f.ingredients
-        .filter((i) => i.role === 'flour')
-        .every((i) => i.strength === 'weak' || i.strength === 'soft'),
+    when: (f) => !f.totals.dryBase && f.strength.weak + f.strength.soft > most,
   },
 ];
 
@@ -162,13 +169,19 @@ function flourProtein(lines: readonly ResolvedLine[]): number {
 /** The cautions that a formula calls for, in the table's order. */
 export function cautions(
   lines: readonly ResolvedLine[],
-  facts: Omit<CautionFacts, 'ingredients' | 'glutenGrams' | 'flourProtein'>,
+  facts: Omit<CautionFacts, 'ingredients' | 'glutenGrams' | 'flourProtein' | 'strength'>,
 ): Caution[] {
-  const present = {
+  const present: CautionFacts = {
     ...facts,
     glutenGrams: lines.reduce((g, l) => g + (l.of.role === 'gluten' ? l.grams : 0), 0),
     flourProtein: flourProtein(lines),
+    strength: strengthShares(lines),
     ingredients: lines.filter((l) => l.grams > 0).map((l) => l.of),
   };
-  return cautionTable.filter((row) => row.when(present)).map(({ id, text }) => ({ id, text }));
+  return cautionTable
+    .filter((row) => row.when(present))
+    .map(({ id, text }) => ({
+      id,
+      text: typeof text === 'string' ? text : text(present),
+    }));
 }

@@ -45,7 +45,7 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
   }
 
   if (strengthShares(lines).strong < 0.5) return undefined;
-  const aim = proteinAim(formula.style, totals, kitchen.coefficients);
+  const aim = proteinAim(formula.style, totals, kitchen);
   const short = aim - totals.proteinPercent;
   if (short < leastShortfall.value) return undefined;
   const already = totals.flourGrams + inIt;

@@ -14,7 +14,9 @@ const sumOf = ({ lines }: CorrectionContext, of: (line: ResolvedLine) => number)
 
 /** All yeast as its weight in instant. */
 const asInstant = (context: CorrectionContext): number =>
-  sumOf(context, ({ of, grams }) => (of.yeast ? convertYeast(grams, of.yeast, 'instant') : 0));
+  sumOf(context, ({ of, grams }) =>
+    of.yeast ? convertYeast(grams, of.yeast, 'instant', context.pantry.yeastWork) : 0,
+  );
 
 /** The household keeps one kind of yeast and the recipe asks for another: the same work of its own. */
 export function yeastKindCorrection(context: CorrectionContext): Correction | undefined {
@@ -24,7 +26,7 @@ export function yeastKindCorrection(context: CorrectionContext): Correction | un
   const line = context.lines.find((l) => l.of.yeast && l.of.yeast !== to && l.grams > 0);
   const from = line?.of.yeast;
   if (!line || !from) return undefined;
-  const grams = tenth(convertYeast(line.grams, from, to));
+  const grams = tenth(convertYeast(line.grams, from, to, context.pantry.yeastWork));
   const { name } = context.pantry.ingredient(kept);
   return makeCorrection(context, {
     kind: 'yeast',
@@ -60,7 +62,14 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
   const of = line?.ingredient ?? context.yeastKept ?? 'instant-yeast';
   const { name, yeast: kind = 'instant' } = pantry.ingredient(of);
   const change = (percent: number) =>
-    tenth(convertYeast(((percent - present) * totals.flourGrams) / 100, 'instant', kind));
+    tenth(
+      convertYeast(
+        ((percent - present) * totals.flourGrams) / 100,
+        'instant',
+        kind,
+        pantry.yeastWork,
+      ),
+    );
   const sugar = (100 * sumOf(context, sugars)) / totals.flourGrams;
   const sweet = !totals.dryBase && sugar > slowingSugar.value;
   const place = { stage: line?.stage ?? stage, ingredient: of };

@@ -1,18 +1,20 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { styles, type StyleId } from '../style/style.ts';
+import { styleIn } from '../style/style-figures.ts';
+import type { StyleId } from '../style/style.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
-import { coefficients, type Coefficients } from '../household/coefficients.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 
 /** Least protein that this blend wants in this style, g per 100 g. */
-export const proteinAim = (
+export function proteinAim(
   style: StyleId,
   totals: Totals,
-  table: Coefficients = coefficients,
-): number =>
-  styles[style].protein[0] +
-  (styles[style].branCounted ? 0 : table.branAllowance.value * totals.wholeShare);
+  { coefficients, figures }: Pick<Kitchen, 'coefficients' | 'figures'>,
+): number {
+  const { protein, branCounted } = styleIn(style, figures);
+  return protein[0] + (branCounted ? 0 : coefficients.branAllowance.value * totals.wholeShare);
+}
 
 /**
  * Gluten to add to a flour so that the two together have a protein.

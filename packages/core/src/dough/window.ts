@@ -1,13 +1,7 @@
 import { between } from '../formula/base.ts';
-import { dryBaseStyle, styles, windowNames, type StyleId, type Window } from '../style/style.ts';
-import type { OwnFigures } from '../household/coefficients.ts';
-
-/** A style's window; one that would be upside down is left as it was. */
-function windowOf(style: StyleId, own: OwnFigures): Window {
-  const [low, high] = windowNames(style);
-  const set: Window = [own[low] ?? styles[style].window[0], own[high] ?? styles[style].window[1]];
-  return set[0] < set[1] ? set : styles[style].window;
-}
+import type { OwnFigures } from '../figure/settable.ts';
+import { styleIn } from '../style/style-figures.ts';
+import { dryBaseStyle, type StyleId, type Window } from '../style/style.ts';
 
 /**
  * The window of a style in a household. A bread on its dry base has one window whatever its shape, which
@@ -18,9 +12,9 @@ function windowOf(style: StyleId, own: OwnFigures): Window {
  * @example windowFor('pan', 0) // [-3, 4]
  */
 export function windowFor(style: StyleId, dryness: number, own: OwnFigures = {}): Window {
-  const wheat = windowOf(style, own);
+  const wheat = styleIn(style, own).window;
   if (dryness === 0) return wheat;
-  const dryBase = windowOf(dryBaseStyle, own);
+  const dryBase = styleIn(dryBaseStyle, own).window;
   return [between(wheat[0], dryBase[0], dryness), between(wheat[1], dryBase[1], dryness)];
 }
 

@@ -75,7 +75,7 @@ export function evaluate(
       style: formula.style,
       totals: sums,
       points: at.points,
-      roomCelsius: household.room.celsius,
+      kitchen,
       glutenFree: household.glutenFree,
     }),
   };

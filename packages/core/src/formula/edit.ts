@@ -1,7 +1,7 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { PercentageSchool } from '../household/schools.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
-import { massPerWork } from '../ingredient/yeast.ts';
+import { convertYeast } from '../ingredient/yeast.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import {
   allLines,
@@ -146,7 +146,7 @@ export function swapIngredient(
   if (!line) return formula;
   const from = pantry.ingredient(line.ingredient).yeast;
   const kind = pantry.ingredient(to).yeast;
-  const ratio = from && kind ? massPerWork[kind].value / massPerWork[from].value : 1;
+  const ratio = from && kind ? convertYeast(1, from, kind, pantry.yeastWork) : 1;
   return editLine(formula, lineId, {
     ingredient: to,
     bag,

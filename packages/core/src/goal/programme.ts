@@ -8,7 +8,8 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles } from '../ingredient/role.ts';
 import { energy } from '../nutrition/energy.ts';
 import { availableCarbs, netCarbs } from '../nutrition/nutrition.ts';
-import { mostOf, structure, wheatStructure, type Goal, type Relaxable } from './goal.ts';
+import { structureIn, type StructureBound } from '../style/structure.ts';
+import type { Goal, Relaxable } from './goal.ts';
 
 /** What may go into the bread, and how much of it is in now. */
 export interface CandidateStuff {
@@ -38,6 +39,19 @@ export interface Programme {
   /** Money per gram, where a price is known. */
   readonly price: ReadonlyMap<string, number>;
 }
+
+/** What holds it together; in a wheat bread there is no more gluten than does it good. */
+const boundsOf = (dryBase: boolean, { coefficients, figures }: Kitchen): StructureBound[] =>
+  dryBase
+    ? structureIn('dry', figures)
+    : [
+        ...structureIn('wheat', figures),
+        {
+          of: { role: 'gluten' },
+          edge: 'most',
+          share: coefficients.glutenMost.value / 100,
+        },
+      ];
 
 /** A line made of an ingredient, to ask the dough model about it. */
 const lineOf = (of: Ingredient, grams: number): ResolvedLine => ({
@@ -154,18 +168,13 @@ export function programmeOf(
       perUnit: 1 / goal.portions,
     });
   }
-  const bounds = dryBase ? structure : wheatStructure;
-  for (const [role, { least, most }] of Object.entries(bounds)) {
-    if (!lines.some((l) => l.of.role === role)) continue;
-    if (least !== undefined)
-      rows.push({ id: `${role}-least`, coefficients: ofRole(role, least), least: 0 });
-    if (most !== undefined)
-      rows.push({ id: `${role}-most`, coefficients: ofRole(role, most), most: 0 });
-  }
-  for (const [id, most] of Object.entries(mostOf)) {
-    if (!lines.some((l) => l.id === id)) continue;
-    const coefficients = each((l) => Number(l.id === id) - most * base.get(l.id)!);
-    rows.push({ id: `${id}-most`, coefficients, most: 0 });
+  for (const { of, edge, share } of boundsOf(dryBase, kitchen)) {
+    const is = (l: ResolvedLine) =>
+      'role' in of ? l.of.role === of.role : l.of.id === of.ingredient;
+    if (!lines.some(is)) continue;
+    const coefficients = each((l) => Number(is(l)) - share * base.get(l.id)!);
+    const id = `${'role' in of ? of.role : of.ingredient}-${edge}`;
+    rows.push({ id, coefficients, [edge]: 0 });
   }
   const price = new Map(
     usable.flatMap((c) =>

@@ -3,7 +3,8 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { nothingLearned, type Belief } from './belief.ts';
-import { coefficientsWith, type Coefficients, type OwnFigures } from './coefficients.ts';
+import type { OwnFigures } from './figure-rows.ts';
+import { coefficientsWith, type Coefficients } from './coefficients.ts';
 import type { Kitchen } from './kitchen.ts';
 import type { Room } from './room.ts';
 import {
@@ -88,5 +89,6 @@ export const kitchenOf = (household: Household, belief: Belief = nothingLearned)
   room: household.room,
   ...(household.today ? { today: household.today } : {}),
   coefficients: coefficientsIn(household),
+  figures: household.figures,
   belief,
 });

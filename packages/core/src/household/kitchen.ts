@@ -1,4 +1,5 @@
 import type { Measures } from '../quantity/measures.ts';
+import type { OwnFigures } from '../figure/settable.ts';
 import type { Belief } from './belief.ts';
 import type { Coefficients } from './coefficients.ts';
 import type { Room } from './room.ts';
@@ -17,5 +18,7 @@ export interface Kitchen extends Measuring {
   /** ISO date. */
   readonly today?: string;
   readonly belief: Belief;
+  /** The household's own figures. */
+  readonly figures: OwnFigures;
   readonly coefficients: Coefficients;
 }

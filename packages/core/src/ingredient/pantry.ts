@@ -1,12 +1,16 @@
 import { figure } from '../figure/figure.ts';
+import { setHere, type OwnFigures } from '../figure/settable.ts';
 import { pricePerKilo, type Bag } from './bag.ts';
 import { catalogue, ingredient as fromCatalogue, isIngredientId } from './catalogue.ts';
 import { groundAs } from './grind.ts';
 import type { Ingredient } from './ingredient.ts';
+import { massPerWork, yeastWorkWith, type YeastWork } from './yeast.ts';
 
 /** What a household bakes from: the catalogue, its own ingredients, its bags. */
 export interface Pantry {
   readonly all: readonly Ingredient[];
+  /** What its yeasts are worth. */
+  readonly yeastWork: YeastWork;
   has(id: string): boolean;
   /** @throws RangeError for an id that is neither in the catalogue nor the household's own */
   ingredient(id: string): Ingredient;
@@ -17,6 +21,7 @@ export interface Pantry {
 /** The catalogue alone, as a household has it that has said nothing yet. */
 export const cataloguePantry: Pantry = {
   all: catalogue,
+  yeastWork: massPerWork,
   has: isIngredientId,
   ingredient: fromCatalogue,
   stuff: (line) => fromCatalogue(line.ingredient),
@@ -26,8 +31,8 @@ export const cataloguePantry: Pantry = {
 export interface PantryContents {
   readonly own: readonly Ingredient[];
   readonly bags: readonly Bag[];
-  /** The household's own figures in place of the catalogue's, by `thirst:` and id. */
-  readonly figures: Readonly<Record<string, number>>;
+  /** The household's own figures over the catalogue's. */
+  readonly figures: OwnFigures;
 }
 
 /** Bag to bag spread that is left where the label says the protein, g per 100 g: common practice. */
@@ -68,7 +73,7 @@ export function pantryOf({ own, bags, figures }: PantryContents): Pantry {
     const value = figures[`thirst:${of.id}`];
     return value === undefined
       ? of
-      : { ...of, thirst: figure(value, of.thirst.unit, of.thirst.sd, 'set by this household') };
+      : { ...of, thirst: figure(value, of.thirst.unit, of.thirst.sd, setHere) };
   };
   const all = [...catalogue, ...own].map(adjusted);
   const byId = new Map(all.map((i) => [i.id, i]));
@@ -84,6 +89,7 @@ export function pantryOf({ own, bags, figures }: PantryContents): Pantry {
   );
   return {
     all,
+    yeastWork: yeastWorkWith(figures),
     has: (id) => byId.has(id),
     ingredient,
     stuff: (line) => {

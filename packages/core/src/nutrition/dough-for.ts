@@ -1,9 +1,7 @@
-import { styles, type StyleId } from '../style/style.ts';
-
 /**
  * Dough for a weight of bread.
  *
- * @example doughFor(800, 'pan') // 909 g
+ * @param loss share of the dough that the oven takes, 0 to below 1
+ * @example doughFor(800, 0.12) // 909 g
  */
-export const doughFor = (bread: number, style: StyleId): number =>
-  bread / (1 - styles[style].loss.value);
+export const doughFor = (bread: number, loss: number): number => bread / (1 - loss);

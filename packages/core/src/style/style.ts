@@ -1,4 +1,4 @@
-import { commonPractice, figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
+import { figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
 
 /** The stretch of the level that a style of dough wants, in points. */
 export type Window = readonly [low: number, high: number];
@@ -64,10 +64,3 @@ export const styleIds = Object.keys(styles) as StyleId[];
 export const dryBaseStyle: StyleId = 'low-carb';
 
 export const windowSource = ownModel;
-export const proteinAimSource = commonPractice;
-
-/** Names under which a household sets the ends of a style's window. */
-export const windowNames = (id: StyleId): readonly [string, string] => [
-  `window:${id}:low`,
-  `window:${id}:high`,
-];

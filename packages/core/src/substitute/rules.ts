@@ -272,7 +272,10 @@ const yeastForYeast: Rule = (line, { pantry }) => {
           id: to.id,
           label: to.name,
           make: (l) => ({
-            changes: [add(l, to.id, convertYeast(l.grams, from, to.yeast!)), takeOut(l)],
+            changes: [
+              add(l, to.id, convertYeast(l.grams, from, to.yeast!, pantry.yeastWork)),
+              takeOut(l),
+            ],
             held: [],
             notes:
               to.yeast === 'active-dry'

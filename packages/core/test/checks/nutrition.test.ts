@@ -5,6 +5,7 @@ import {
   costOf,
   defaultHousehold,
   doughFor,
+  styles,
   energy,
   ingredient,
   kitchenOf,
@@ -85,7 +86,7 @@ describe('bread and its slices', () => {
     group,
     'dough for 800 g of tin loaf at 12 % loss',
     'plain arithmetic; loss from memory',
-    () => doughFor(800, 'pan'),
+    () => doughFor(800, styles.pan.loss.value),
     909,
     0.5,
   );

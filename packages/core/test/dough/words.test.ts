@@ -77,21 +77,21 @@ describe('the figures that everything rests on', () => {
   const rows = groups.flatMap((g) => g.rows);
 
   it('each has a name of its own, a unit, a source, and lies in its own range', () => {
-    expect(new Set(rows.map((r) => r.name)).size).to.equal(rows.length);
+    expect(new Set(rows.map((r) => r.key)).size).to.equal(rows.length);
     for (const row of rows) {
-      expect(row.unit, row.name).not.to.equal('');
-      expect(row.source, row.name).not.to.equal('');
-      expect(row.sd, row.name).to.be.at.least(0);
-      expect(row.value, row.name).to.be.within(row.least, row.most);
+      expect(row.unit, row.key).not.to.equal('');
+      expect(row.source, row.key).not.to.equal('');
+      expect(row.sd, row.key).to.be.at.least(0);
+      expect(row.value, row.key).to.be.within(row.least, row.most);
     }
-    expect(rows.find((r) => r.name === 'softening')?.own).to.equal(0.25);
-    expect(rows.find((r) => r.name === 'thirst:bread-flour')?.own).to.equal(0.6);
+    expect(rows.find((r) => r.key === 'softening')?.own).to.equal(0.25);
+    expect(rows.find((r) => r.key === 'thirst:bread-flour')?.own).to.equal(0.6);
   });
 
   it('every coefficient of the model stands among them', () => {
     for (const name of Object.keys(coefficients)) {
       expect(
-        rows.some((r) => r.name === name),
+        rows.some((r) => r.key === name),
         name,
       ).to.equal(true);
     }

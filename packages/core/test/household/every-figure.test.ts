@@ -1,6 +1,9 @@
 import { expect } from 'chai';
 import {
   catalogue,
+  certaintyWords,
+  doughFor,
+  styleIn,
   chanceInWindow,
   checkDough,
   coefficientsWith,
@@ -43,6 +46,7 @@ const breads: ReadonlyArray<readonly [Record<string, number>, StyleId]> = [
   [{ ...usual, salt: 9.5, 'instant-yeast': 6 }, 'wholegrain-pan'],
   [{ ...usual, salt: 16, 'instant-yeast': 20, 'vital-gluten': 40 }, 'rolls'],
   [{ 'plain-flour': 500, water: 300, salt: 9 }, 'hearth-white'],
+  [{ 'bread-flour': 400, water: 310 }, 'pan'],
   [{ 'plain-flour': 350, 'whole-wheat': 150, water: 310, sugar: 25, 'instant-yeast': 6 }, 'pan'],
   [
     { 'vital-gluten': 165, 'oat-fibre': 50, 'flax-meal': 80, water: 237, 'instant-yeast': 6 },
@@ -60,7 +64,15 @@ function seen(formula: Formula, given: Household): unknown {
   const { level, window, corrections, cautions } = evaluation;
   return [
     [level.points, level.early, level.sd, window, chanceInWindow(level, window)],
-    corrections.map((s) => [s.key, s.grams, s.reason, s.certainty]),
+    corrections.map((s) => [
+      s.key,
+      s.grams,
+      s.reason,
+      certaintyWords(s.certainty, kitchen.coefficients),
+    ]),
+    // What the panel of strength and that of portions say.
+    styleIn(formula.style, household.figures).protein,
+    doughFor(800, styleIn(formula.style, household.figures).loss.value),
     cautions,
     verdict(evaluation, formula.style),
     checkDough(-6, window, lines, level.baseGrams, household.measures),
@@ -79,7 +91,21 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
       { id: 'b', name: 'Bag', ingredient: 'bread-flour', moisture: 12, openedOn: '2026-05-20' },
     ],
   };
-  const low = build(breads.at(-1)![0], 'low-carb');
+  const stuff = catalogue.filter(
+    (i) =>
+      [
+        'sugar',
+        'psyllium',
+        'chia-seeds',
+        'lupin-flour',
+        'xanthan',
+        'milk-powder',
+        'walnuts',
+      ].includes(i.id) ||
+      ['fibre', 'meal', 'bran', 'egg', 'fat', 'sweetener', 'grain', 'addIn', 'improver'].includes(
+        i.role,
+      ),
+  );
   const goal = {
     window: [-6, 6] as const,
     netCarbs: 2,
@@ -88,20 +114,21 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
     school: 'eu' as const,
     prefer: 'fewest' as const,
   };
-  const programme = programmeOf(
-    candidatesOf(
-      resolve({ ...low, stages: low.stages }),
-      catalogue.filter((i) => i.id === 'sugar'),
-      's1',
+  const programmes = (['low-carb', 'pan'] as const).map((style) =>
+    programmeOf(
+      candidatesOf(resolve(build(breads.at(style === 'pan' ? 2 : -1)![0], style)), stuff, 's1'),
+      goal,
+      kitchenOf(household),
     ),
-    goal,
-    kitchenOf(household),
   );
   return JSON.stringify([
     breads.map(([amounts, style]) => seen(build(amounts, style), household)),
     seen(build(breads[1]![0], 'pan'), { ...lowSalt, figures }),
     seen(build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, { bag: 'b' }), bagged),
     (['volume', 'about', 'heaping'] as const).map((m) => seen(by(m), household)),
+    ['fresh-yeast', 'active-dry-yeast', 'osmotolerant-yeast'].map((kept) =>
+      seen(build(breads[1]![0], 'pan'), { ...household, yeastKept: kept }),
+    ),
     learnFromBake(
       build({ 'bread-flour': 500, water: 310 }),
       [{ id: 'f', at: '2026-01-01T08:00:00Z', kind: 'felt', data: { points: -5 } }],
@@ -109,7 +136,7 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
       nothingLearned,
     )!.belief.mean,
     readRecipe('2 heaping cups bread flour', defaultMeasures, 'pan', figures).formula.stages,
-    programme.rows.map((r) => [r.id, r.least, r.most]),
+    programmes.map((p) => p.rows.map((r) => [r.id, r.least, r.most, [...r.coefficients]])),
     extra.map((f) => seen(f, household)),
   ]);
 }
@@ -117,8 +144,8 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
 describe('every figure that can be set', () => {
   for (const { title, rows } of figureGroups(catalogue, {})) {
     it(`${title.toLowerCase()}: moves something at both ends of its range`, () => {
-      const still = rows.flatMap(({ name, least, most, value }) => {
-        const [kind, of] = name.split(':') as [string, string?];
+      const still = rows.flatMap(({ key, least, most, value }) => {
+        const [kind, of] = key.split(':') as [string, string?];
         const extra =
           kind === 'thirst'
             ? [build({ 'bread-flour': 500, water: 320, [of!]: 30 })]
@@ -126,17 +153,17 @@ describe('every figure that can be set', () => {
               ? [build({ 'bread-flour': 500, water: 320 }, of as StyleId)]
               : [];
         const before = everything({}, extra);
-        // A window's ends do not change places: each goes as far as the other.
-        const [low, high] = kind === 'window' ? styles[of as StyleId].window : [least, most];
-        const ends =
-          kind !== 'window'
-            ? [least, most]
-            : name.endsWith(':low')
-              ? [least, high - 0.1]
-              : [low + 0.1, most];
+        // The ends of a span do not change places: each goes as far as the other.
+        const isSpan = kind === 'window' || kind === 'protein';
+        const [low, high] = isSpan ? styles[of as StyleId][kind] : [least, most];
+        const ends = !isSpan
+          ? [least, most]
+          : key.endsWith(':low')
+            ? [least, high - 0.1]
+            : [low + 0.1, most];
         return ends
-          .filter((end) => end !== value && everything({ [name]: end }, extra) === before)
-          .map((end) => `${name} at ${end}`);
+          .filter((end) => end !== value && everything({ [key]: end }, extra) === before)
+          .map((end) => `${key} at ${end}`);
       });
       expect(still).to.deep.equal([]);
     });

@@ -1,5 +1,7 @@
 import {
   evaluate,
+  kitchenOf,
+  styleIn,
   pantryIn,
   resolve,
   giveBackCorrection,
@@ -54,6 +56,9 @@ export class Bench {
 
   readonly evaluation = $derived.by(() => evaluate(this.formula, this.household, this.belief));
   readonly pantry = $derived(pantryIn(this.household));
+  readonly kitchen = $derived(kitchenOf(this.household, this.belief));
+  /** What this bread's style wants, with the household's own figures. */
+  readonly style = $derived(styleIn(this.formula.style, this.household.figures));
   readonly resolved = $derived(resolve(this.formula, this.pantry));
   readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.formula.style));
   /** The level, where it can be told. */

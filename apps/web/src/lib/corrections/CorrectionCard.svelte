@@ -1,17 +1,11 @@
 <script lang="ts">
-  import { gramsText, type Correction } from '@tender-crumb/core';
+  import { certaintyWords, gramsText, type Correction } from '@tender-crumb/core';
   import Check from '@lucide/svelte/icons/check';
   import type { Bench } from '../bench/bench.svelte.ts';
 
   let { correction, bench }: { correction: Correction; bench: Bench } = $props();
 
-  const sure = $derived(
-    correction.certainty > 0.9
-      ? 'very likely'
-      : correction.certainty > 0.7
-        ? 'likely'
-        : 'as likely as not',
-  );
+  const sure = $derived(certaintyWords(correction.certainty, bench.kitchen.coefficients));
   const point = () => (bench.pointedCorrection = correction.key);
   const unpoint = () => (bench.pointedCorrection = undefined);
 </script>

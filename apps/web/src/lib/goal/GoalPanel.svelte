@@ -1,6 +1,5 @@
 <script lang="ts">
   import {
-    styles,
     gramsNumber,
     offeredFor,
     parseNumber,
@@ -67,7 +66,7 @@
         ...goal,
         portions: portions.count,
         school: bench.household.netCarbs,
-        loss: styles[bench.formula.style].loss.value,
+        loss: bench.style.loss.value,
         prefer,
       },
     );

@@ -131,7 +131,7 @@
       {#if paste.read}
         <Level
           level={paste.evaluation?.cannotTell ? undefined : paste.evaluation?.level}
-          window={paste.evaluation?.window ?? windowFor(paste.style, 0)}
+          window={paste.evaluation?.window ?? windowFor(paste.style, 0, household.figures)}
         />
         {#if paste.verdict}
           <p><b>{paste.verdict.state}.</b> {paste.verdict.says}</p>

@@ -1,12 +1,10 @@
 <script lang="ts">
   import {
     allergensOf,
-    styles,
     carbSchools,
     costOf,
     gramsText,
     inHundredGrams,
-    kitchenOf,
     nutrition,
     otherSchool,
     parseNumber,
@@ -35,9 +33,8 @@
   const school = $derived(bench.household.netCarbs);
   const other = $derived(otherSchool(carbSchools, school));
   const portions = $derived(portionsOf(bench.formula));
-  const loss = $derived(styles[bench.formula.style].loss.value);
-  const kitchen = $derived(kitchenOf(bench.household, bench.belief));
-  const whole = (of: CarbSchool) => nutrition(evaluation!.lines, of, kitchen, loss);
+  const loss = $derived(bench.style.loss.value);
+  const whole = (of: CarbSchool) => nutrition(evaluation!.lines, of, bench.kitchen, loss);
   const names = { eu: 'EU label', us: 'US label' } as const;
 
   function count(text: string) {

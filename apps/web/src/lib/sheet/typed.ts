@@ -1,5 +1,5 @@
 import {
-  coefficientsWith,
+  kitchenOf,
   isRefused,
   measuresFor,
   methods,
@@ -38,8 +38,14 @@ const percent: Column = (text, formula, line, household) => {
   return isRefused(next) ? { fault: next.refused.says } : { formula: next };
 };
 
-const measure: Column = (text, formula, line, { measures, figures }) => {
-  const read = readMeasure(text, line.of, measuresFor(line, measures), coefficientsWith(figures));
+const measure: Column = (text, formula, line, household) => {
+  const { measures } = household;
+  const read = readMeasure(
+    text,
+    line.of,
+    measuresFor(line, measures),
+    kitchenOf(household).coefficients,
+  );
   if ('code' in read) return { fault: `Not clear: ${read.says}` };
   const spread = read.spread > 0 ? read.spread : undefined;
   // A line that is dipped stays dipped, however many cups of it are typed.

@@ -2,7 +2,6 @@
   import {
     gramsText,
     inSchool,
-    kitchenOf,
     otherSchool,
     percentageSchools,
     percentText,
@@ -22,12 +21,7 @@
   const other = $derived(otherSchool(percentageSchools, school));
   const ladder = $derived(
     evaluation
-      ? saltLadder(
-          evaluation.lines,
-          evaluation.totals,
-          kitchenOf(bench.household, bench.belief),
-          portions.count,
-        )
+      ? saltLadder(evaluation.lines, evaluation.totals, bench.kitchen, portions.count)
       : [],
   );
   const signed = (share: number) =>

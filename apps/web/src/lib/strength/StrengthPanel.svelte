@@ -9,8 +9,6 @@
     mixingRise,
     parseNumber,
     proteinAim,
-    styles,
-    coefficientsWith,
     thinSpace,
     waterTemperature,
     type Blend,
@@ -25,9 +23,8 @@
 
   const evaluation = $derived(bench.evaluation);
   const lines = $derived(evaluation?.lines ?? []);
-  const table = $derived(coefficientsWith(bench.household.figures));
   const aim = $derived(
-    evaluation ? proteinAim(bench.formula.style, evaluation.totals, table) : undefined,
+    evaluation ? proteinAim(bench.formula.style, evaluation.totals, bench.kitchen) : undefined,
   );
   const strong = $derived([
     ...new Set(
@@ -41,7 +38,9 @@
     evaluation && aim !== undefined ? blendTo(aim, lines, evaluation.totals, strong) : undefined,
   );
   const mixing = $derived(mixingAdvice(lines));
-  const room = $derived(bench.household.room.celsius ?? table.ordinaryCelsius.value);
+  const room = $derived(
+    bench.household.room.celsius ?? bench.kitchen.coefficients.ordinaryCelsius.value,
+  );
   const water = $derived.by(() => {
     const celsius = parseNumber(desired);
     return celsius === undefined || celsius < 10 || celsius > 40
@@ -82,8 +81,7 @@
       {:else}
         <p>
           The flours bring <b>{totals.proteinPercent.toFixed(1)} %</b> protein; this bread wants
-          <b>{aim.toFixed(1)}</b> to {styles[bench.formula.style].protein[1]} %{totals.wholeShare >
-          0.2
+          <b>{aim.toFixed(1)}</b> to {bench.style.protein[1]} %{totals.wholeShare > 0.2
             ? ', with what bran asks for on top'
             : ''}.
         </p>

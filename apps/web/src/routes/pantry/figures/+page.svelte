@@ -12,21 +12,21 @@
 
   async function keep(row: FigureRow, text: string) {
     const value = numberIn(text);
-    const { [row.name]: mended, ...rest } = faults;
+    const { [row.key]: mended, ...rest } = faults;
     void mended;
     if (value !== undefined && !(value >= row.least && value <= row.most)) {
-      faults = { ...rest, [row.name]: `A number from ${row.least} to ${row.most}` };
+      faults = { ...rest, [row.key]: `A number from ${row.least} to ${row.most}` };
       return;
     }
     faults = rest;
     busy = true;
-    const { [row.name]: before, ...others } = data.household.figures;
+    const { [row.key]: before, ...others } = data.household.figures;
     void before;
-    const figures = value === undefined ? others : { ...others, [row.name]: value };
+    const figures = value === undefined ? others : { ...others, [row.key]: value };
     const { refused, says } = await settle(data.household, { figures });
     busy = false;
     said = refused ? '' : says;
-    if (refused) faults = { ...faults, [row.name]: says };
+    if (refused) faults = { ...faults, [row.key]: says };
   }
 
   const plain = (value: number) => String(Number(value.toPrecision(4))).replace('-', '−');
@@ -59,7 +59,7 @@
             </tr>
           </thead>
           <tbody>
-            {#each group.rows as row (row.name)}
+            {#each group.rows as row (row.key)}
               <tr class="border-t border-line">
                 <td class="py-1">{row.label}</td>
                 <td class="text-right">{plain(row.value)}</td>
@@ -71,11 +71,11 @@
                     aria-label="Yours: {row.label}"
                     value={row.own ?? ''}
                     disabled={busy}
-                    aria-invalid={faults[row.name] ? 'true' : undefined}
+                    aria-invalid={faults[row.key] ? 'true' : undefined}
                     onchange={(e) => void keep(row, e.currentTarget.value)}
                   />
-                  {#if faults[row.name]}
-                    <span class="block text-act" role="alert">{faults[row.name]}</span>
+                  {#if faults[row.key]}
+                    <span class="block text-act" role="alert">{faults[row.key]}</span>
                   {/if}
                 </td>
                 <td class="quiet pl-3">{row.unit}</td>

@@ -1,0 +1,78 @@
+import { figure, commonPractice } from '../figure/figure.ts';
+import { isInRange, settable, type OwnFigures, type Settable } from '../figure/settable.ts';
+import { styleIds, styles, windowSource, type Style, type StyleId } from './style.ts';
+
+export const ends = ['low', 'high'] as const;
+export type End = (typeof ends)[number];
+/** Pairs of a style whose ends must not change places. */
+export const spans = ['window', 'protein'] as const;
+export type Span = (typeof spans)[number];
+
+/** Keys under which a household sets what a style wants. */
+export type StyleFigure = `${Span}:${StyleId}:${End}` | `loss:${StyleId}`;
+
+/** Ends of the level as it is drawn, with room to spare. */
+const furthest = 30;
+
+const says: Readonly<Record<Span, Readonly<Record<End, string>>>> = {
+  window: { low: 'from', high: 'to' },
+  protein: { low: 'from', high: 'to' },
+};
+
+const rowsOf = (id: StyleId): Array<readonly [StyleFigure, Settable]> => {
+  const { name, window, protein, loss } = styles[id];
+  const window2 = ends.map(
+    (end, i) =>
+      [
+        `window:${id}:${end}`,
+        settable(
+          `${name}, ${says.window[end]}`,
+          figure(window[i]!, 'points', 1, windowSource),
+          -furthest,
+          furthest,
+        ),
+      ] as const,
+  );
+  const protein2 = ends.map(
+    (end, i) =>
+      [
+        `protein:${id}:${end}`,
+        settable(
+          `${name}, ${says.protein[end]}`,
+          figure(protein[i]!, 'g per 100 g', 0.5, commonPractice),
+          0,
+          100,
+        ),
+      ] as const,
+  );
+  return [...window2, ...protein2, [`loss:${id}`, settable(name, loss, 0, 0.4)]];
+};
+
+/** What each style wants, as figures that a household may set. */
+export const styleFigures = Object.fromEntries(styleIds.flatMap(rowsOf)) as Readonly<
+  Record<StyleFigure, Settable>
+>;
+
+const value = (key: StyleFigure, own: OwnFigures): number => {
+  const set = own[key];
+  const row = styleFigures[key];
+  return set !== undefined && isInRange(row, set) ? set : row.value;
+};
+
+/** A pair as the household has it; one that would be upside down is left as it was. */
+function span(of: Span, id: StyleId, own: OwnFigures): readonly [number, number] {
+  const [low, high] = [value(`${of}:${id}:low`, own), value(`${of}:${id}:high`, own)];
+  return low < high ? [low, high] : styles[id][of];
+}
+
+/**
+ * A style as a household has it: its own figures over the table's.
+ *
+ * @example styleIn('pan', {'window:pan:low': -2}).window // [-2, 4]
+ */
+export const styleIn = (id: StyleId, own: OwnFigures = {}): Style => ({
+  ...styles[id],
+  window: span('window', id, own),
+  protein: span('protein', id, own),
+  loss: { ...styles[id].loss, value: value(`loss:${id}`, own) },
+});
