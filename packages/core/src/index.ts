@@ -81,6 +81,8 @@ export * from './bake/mixed.ts';
 export * from './bake/weighing-list.ts';
 export * from './bake/dough-check.ts';
 export * from './machine/loading-order.ts';
+export * from './machine/kneading.ts';
+export * from './machine/device.ts';
 export * from './exchange/formula-json.ts';
 export * from './exchange/formula-shape.ts';
 export * from './exchange/formula-schema.ts';

@@ -3,7 +3,8 @@ import { stagesOf, type Formula, type StageKind } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { Role } from '../ingredient/role.ts';
-import { loadingOrders, type LoadingMethod } from '../machine/loading-order.ts';
+import { devices, type DeviceId } from '../machine/device.ts';
+import type { LoadingOrder } from '../machine/loading-order.ts';
 
 /** One thing to put on the scale. A starter is one thing, whatever it is made of. */
 export interface WeighingItem {
@@ -33,11 +34,11 @@ export interface WeighingStage {
  */
 export function weighingList(
   formula: Formula,
-  method: LoadingMethod,
+  device: DeviceId,
   pantry: Pantry = cataloguePantry,
 ): WeighingStage[] {
   const lines = resolve(formula, pantry).filter((l) => l.grams > 0);
-  const order = loadingOrders[method];
+  const order = devices[device].loading;
   const stages = stagesOf(formula);
   const starters = stages.filter((s) => s.kind === 'starter');
   const main = formula.stages.findLast((s) => s.kind === 'dough')?.id;
@@ -64,10 +65,7 @@ export function weighingList(
     .filter((s) => s.items.length > 0);
 }
 
-function item(
-  line: ResolvedLine,
-  hints: (typeof loadingOrders)[LoadingMethod]['hints'],
-): WeighingItem {
+function item(line: ResolvedLine, hints: LoadingOrder['hints']): WeighingItem {
   const { of } = line;
   const hint = hints[of.role];
   return {
@@ -91,5 +89,5 @@ const starterItem = (id: string, name: string, lines: readonly ResolvedLine[]): 
   hint: 'ripe: domed or just falling; stirred down',
 });
 
-const rank = (of: WeighingItem, ranks: (typeof loadingOrders)[LoadingMethod]['ranks']): number =>
+const rank = (of: WeighingItem, ranks: LoadingOrder['ranks']): number =>
   of.role ? ranks[of.role] : ranks.liquid + 0.5;

@@ -2,7 +2,7 @@ import { isPouredWater } from '../formula/poured-water.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
 import { grinds } from '../ingredient/grind.ts';
-import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
+import { figure, fromMemory } from '../figure/figure.ts';
 
 const choiOkos = fromMemory('Choi & Okos 1986, at about 25 °C');
 
@@ -12,13 +12,6 @@ export const specificHeat = {
   protein: figure(2.04, 'kJ/kg·K', 0.1, choiOkos),
   fat: figure(2.02, 'kJ/kg·K', 0.1, choiOkos),
   carbohydrate: figure(1.59, 'kJ/kg·K', 0.1, choiOkos),
-} as const;
-
-/** Warmth that mixing puts into a dough, °C. */
-export const mixingRise = {
-  hand: figure(1, '°C', 1, commonPractice),
-  mixer: figure(4, '°C', 2, commonPractice),
-  machine: figure(5, '°C', 2, commonPractice),
 } as const;
 
 /**

@@ -1,26 +1,19 @@
 import type { Role } from '../ingredient/role.ts';
-import { commonPractice } from '../figure/figure.ts';
-
-/** In what order a dough goes together. Both machine schools, and hands. */
-export const loadingMethods = ['liquids-first', 'dry-first', 'hand'] as const;
-export type LoadingMethod = (typeof loadingMethods)[number];
 
 export interface LoadingOrder {
-  readonly label: string;
+  /** What it comes to, in a sentence. */
   readonly says: string;
   /** Place of each role in the order. */
   readonly ranks: Readonly<Record<Role, number>>;
   readonly hints: Readonly<Partial<Record<Role, string>>>;
 }
 
-export const loadingSource = commonPractice;
-
 const places = (order: readonly Role[]): Record<Role, number> =>
   Object.fromEntries(order.map((role, i) => [role, i])) as Record<Role, number>;
 
-export const loadingOrders: Readonly<Record<LoadingMethod, LoadingOrder>> = {
+/** The orders in which a dough goes together: both machine schools, and a bowl. Common practice, no source. */
+export const loadingOrders = {
   'liquids-first': {
-    label: 'machine, liquids first',
     says: 'Water first, yeast last in a dent that does not reach the water. Nothing is mixed by hand.',
     ranks: places([
       'liquid',
@@ -51,7 +44,6 @@ export const loadingOrders: Readonly<Record<LoadingMethod, LoadingOrder>> = {
     },
   },
   'dry-first': {
-    label: 'machine, dry first',
     says: 'Yeast first under the flour, liquids last on top. Nothing is mixed by hand.',
     ranks: places([
       'leaven',
@@ -79,8 +71,7 @@ export const loadingOrders: Readonly<Record<LoadingMethod, LoadingOrder>> = {
       addIn: 'only at the signal',
     },
   },
-  hand: {
-    label: 'bowl, by hand or mixer',
+  bowl: {
     says: 'Salt on one side, yeast on the other, flour between them; then the liquids.',
     ranks: places([
       'flour',
@@ -108,4 +99,4 @@ export const loadingOrders: Readonly<Record<LoadingMethod, LoadingOrder>> = {
       addIn: 'folded in at the end',
     },
   },
-};
+} as const satisfies Record<string, LoadingOrder>;

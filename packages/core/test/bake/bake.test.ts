@@ -11,7 +11,7 @@ import {
   roles,
   weighingList,
   type BakeEvent,
-  type LoadingMethod,
+  type DeviceId,
 } from '../../src/index.ts';
 import { build } from '../build.ts';
 
@@ -64,7 +64,7 @@ describe('a bake as a fold over its events', () => {
 });
 
 describe('loading order (common practice, no source)', () => {
-  const names = (method: LoadingMethod) =>
+  const names = (method: DeviceId) =>
     weighingList(loaf, method)
       .at(-1)!
       .items.map((i) => i.ingredient);

@@ -2,14 +2,15 @@
   import { beforeNavigate, goto } from '$app/navigation';
   import {
     formulaText,
-    loadingOrders,
+    deviceIds,
+    devices,
     noFlour,
     percentageSchools,
     schoolNames,
     styleIds,
     styles,
     windowFor,
-    type LoadingMethod,
+    type DeviceId,
     type StyleId,
   } from '@tender-crumb/core';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
@@ -46,7 +47,7 @@
   $effect(() => bench.receive(data));
   /** Pressed twice, or begun and not heard of, it is one bake. */
   let bakeId = nanoid();
-  let method = $state<LoadingMethod>('liquids-first');
+  let method = $state<DeviceId>('liquids-first');
   let said = $state('');
   let starting = $state(false);
 
@@ -154,8 +155,8 @@
     >
     <label class="sr-only" for="method">Loading order</label>
     <select id="method" class="field" bind:value={method}>
-      {#each Object.entries(loadingOrders) as [id, order] (id)}
-        <option value={id}>{order.label}</option>
+      {#each deviceIds as id (id)}
+        <option value={id}>{devices[id].label}</option>
       {/each}
     </select>
     <button

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
   import {
-    loadingOrders,
+    devices,
     nextTime,
     type BakeEvent,
     type Circumstances,
@@ -9,7 +9,7 @@
     type Formula,
     type Household,
     type Lesson,
-    type LoadingMethod,
+    type DeviceId,
     type Outcome,
   } from '@tender-crumb/core';
   import { onMount, untrack } from 'svelte';
@@ -27,7 +27,7 @@
       bake: {
         id: string;
         formulaId: string;
-        method: LoadingMethod;
+        method: DeviceId;
         finishedAt?: string;
         lesson?: Lesson;
         circumstances: Circumstances;
@@ -139,7 +139,7 @@
       {/each}
     </nav>
     {#if run.step === 'weigh'}
-      <WeighStep {run} says={loadingOrders[data.bake.method].says} />
+      <WeighStep {run} says={devices[data.bake.method].loading.says} />
     {:else if run.step === 'check'}
       <CheckStep {run} />
     {:else}

@@ -19,7 +19,7 @@ import {
   type Belief,
   type Formula,
   type Household,
-  type LoadingMethod,
+  type DeviceId,
   type Outcome,
   type WeighingItem,
 } from '@tender-crumb/core';
@@ -97,7 +97,7 @@ export class Run {
   constructor(given: {
     id: string;
     formula: Formula;
-    method: LoadingMethod;
+    method: DeviceId;
     household: Household;
     belief: Belief;
     events: readonly BakeEvent[];

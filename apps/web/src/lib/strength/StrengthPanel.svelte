@@ -4,21 +4,21 @@
     grainFor,
     gramsText,
     isFlour,
-    mixers,
+    kneadingIds,
+    kneadings,
     mixingAdvice,
-    mixingRise,
     parseNumber,
     proteinAim,
     thinSpace,
     waterTemperature,
     type Blend,
-    type Mixer,
+    type KneadingId,
   } from '@tender-crumb/core';
   import type { Bench } from '../bench/bench.svelte.ts';
 
   let { bench }: { bench: Bench } = $props();
 
-  let mixer = $state<Mixer>('machine');
+  let worked = $state<KneadingId>('machine');
   let desired = $state('26');
 
   const evaluation = $derived(bench.evaluation);
@@ -45,7 +45,7 @@
     const celsius = parseNumber(desired);
     return celsius === undefined || celsius < 10 || celsius > 40
       ? undefined
-      : waterTemperature(lines, { desired: celsius, room, rise: mixingRise[mixer].value });
+      : waterTemperature(lines, { desired: celsius, room, rise: kneadings[worked].rise.value });
   });
   const milled = $derived(
     lines
@@ -117,7 +117,7 @@
     <section class="grid content-start gap-2">
       <h2>Mixing that it stands</h2>
       <ul class="grid gap-1">
-        {#each mixing as m (m.mixer)}
+        {#each mixing as m (m.by)}
           <li class:text-act={m.tooLong}>
             <b>{m.label}: about {m.minutes} minutes</b>, {m.says}.
           </li>
@@ -134,10 +134,8 @@
           aria-invalid={water ? undefined : 'true'}
         />
         <span class="quiet">°C, worked</span>
-        <select class="field" bind:value={mixer} aria-label="Worked by">
-          {#each mixers as m (m)}<option value={m}
-              >{mixing.find((row) => row.mixer === m)?.label}</option
-            >{/each}
+        <select class="field" bind:value={worked} aria-label="Worked by">
+          {#each kneadingIds as id (id)}<option value={id}>{kneadings[id].label}</option>{/each}
         </select>
       </div>
       {#if water}

@@ -7,12 +7,12 @@ import {
   catalogue,
   cupMillilitres,
   defaultSettings,
+  deviceIds,
   eggGrams,
   fills,
   formatLimits,
   formulaShape,
   formulaShape1,
-  loadingOrders,
   isDay,
   isMoment,
   leastGrams,
@@ -236,7 +236,7 @@ export const bakeBody = Joi.object<NewBake>({
     otherwise: Joi.string().trim().min(1).max(formatLimits.name).required(),
   }),
   method: Joi.string()
-    .valid(...Object.keys(loadingOrders))
+    .valid(...deviceIds)
     .default('hand'),
   startedAt: instant,
 }).required();

@@ -11,7 +11,7 @@ import {
   type KitchenThen,
   type Lesson,
   type LevelMark,
-  type LoadingMethod,
+  type DeviceId,
   type Outcome,
 } from '@tender-crumb/core';
 import { sql } from 'kysely';
@@ -31,7 +31,7 @@ export interface StoredBake {
   /** Of its formula, or what was baked without one. */
   readonly formulaName: string;
   readonly style?: string;
-  readonly method: LoadingMethod;
+  readonly method: DeviceId;
   readonly startedAt: string;
   readonly finishedAt?: string;
   readonly givenUpAt?: string;
@@ -52,7 +52,7 @@ export interface NewBake {
   readonly formulaVersion?: number;
   /** Of a bread that has no formula here. */
   readonly name?: string;
-  readonly method: LoadingMethod;
+  readonly method: DeviceId;
   readonly startedAt?: string;
 }
 
@@ -145,7 +145,7 @@ const stored = (row: Row, kitchen?: KitchenThen): StoredBake => ({
     : { formulaId: row.formula_id, formulaVersion: row.formula_version! }),
   formulaName: row.name ?? row.own_name ?? '',
   ...(row.style ? { style: row.style } : {}),
-  method: row.method as LoadingMethod,
+  method: row.method as DeviceId,
   startedAt: row.started_at,
   ...(row.finished_at ? { finishedAt: row.finished_at } : {}),
   ...(row.given_up_at ? { givenUpAt: row.given_up_at } : {}),
