@@ -3,11 +3,11 @@ import {
   completeFormula,
   defaultHousehold,
   kitchenNow,
-  learnBook,
   type Bag,
   type BookBake,
   type Household,
-} from '../../packages/core/src/index.ts';
+} from '@tender-crumb/core';
+import { learnBook } from '@tender-crumb/core/heavy';
 import { print } from './measure.ts';
 
 const bakes = 5000;

@@ -5,7 +5,8 @@ import {
   evaluate,
   nothingLearned,
   readRecipe,
-} from '../../packages/core/src/index.ts';
+} from '@tender-crumb/core';
+
 import { print, time } from './measure.ts';
 
 /** Thirty lines: four flours, a starter, water, and twenty-four other things in small amounts. */

@@ -3,7 +3,6 @@ import {
   catalogue,
   defaultHousehold,
   evaluate,
-  findBread,
   ingredient,
   kitchenOf,
   nothingLearned,
@@ -11,7 +10,8 @@ import {
   defaultMeasures,
   type CandidateStuff,
   type Household,
-} from '../../packages/core/src/index.ts';
+} from '@tender-crumb/core';
+import { findBread } from '@tender-crumb/core/heavy';
 import { demoBreads } from '../../demo/formulas.ts';
 import { print, time } from './measure.ts';
 

@@ -2,7 +2,8 @@
 import { chromium, type Page } from '@playwright/test';
 import { rmSync } from 'node:fs';
 import { serve } from '../../e2e/fixtures.ts';
-import { formatLimits } from '../../packages/core/src/index.ts';
+import { formatLimits } from '@tender-crumb/core';
+
 import { print } from './measure.ts';
 import { launchOptions } from '../chromium.mjs';
 

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { BakeEvent } from '../../packages/core/src/index.ts';
+import type { BakeEvent } from '@tender-crumb/core';
 import { openDatabase } from '../../apps/web/src/lib/server/database/open.ts';
 import { demoData } from '../../demo/household.ts';
 import { fillDemo } from '../../apps/web/src/lib/server/demo.ts';

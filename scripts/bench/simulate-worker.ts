@@ -1,12 +1,6 @@
 import { parentPort } from 'node:worker_threads';
-import {
-  kitchenOf,
-  resolve,
-  seededRandom,
-  simulateLevel,
-  type Formula,
-  type Household,
-} from '../../packages/core/src/index.ts';
+import { kitchenOf, resolve, seededRandom, type Formula, type Household } from '@tender-crumb/core';
+import { simulateLevel } from '@tender-crumb/core/heavy';
 
 /** Draws as the browser's worker does: a step, a word of progress, a breath. */
 parentPort!.on('message', async ([formula, household]: [Formula, Household]) => {

@@ -1,124 +1,178 @@
-export * from './figure/figure.ts';
-export * from './quantity/mass.ts';
-export * from './quantity/sum-grams.ts';
-export * from './quantity/day.ts';
-export * from './quantity/measures.ts';
-export * from './quantity/fraction.ts';
-export * from './quantity/number.ts';
-export * from './quantity/spoons.ts';
-export * from './ingredient/ingredient.ts';
-export * from './ingredient/role.ts';
-export * from './ingredient/catalogue.ts';
-export * from './ingredient/bag.ts';
-export * from './ingredient/grind.ts';
-export * from './ingredient/label.ts';
-export * from './ingredient/own-cup.ts';
-export * from './ingredient/pantry.ts';
-export * from './ingredient/measure-weight.ts';
-export * from './ingredient/yeast.ts';
-export * from './style/style.ts';
-export * from './style/style-figures.ts';
-export * from './style/structure.ts';
+/** What the application uses of the core, by name: what is not here is the core's own. */
+
+export { isDay, isMoment } from './quantity/day.ts';
+export { parseNumber } from './quantity/fraction.ts';
+export { leastGrams, mostGrams } from './quantity/mass.ts';
 export {
-  settable,
-  withOwn,
-  tableWithOwn,
-  isInRange,
-  setHere,
-  type Settable,
-} from './figure/settable.ts';
-export * from './correct/certainty.ts';
-export * from './formula/formula.ts';
-export * from './formula/measuring-method.ts';
-export * from './formula/resolve.ts';
-export * from './formula/base.ts';
-export * from './formula/poured-water.ts';
-export * from './formula/totals.ts';
-export * from './formula/percentage.ts';
-export * from './formula/schools.ts';
-export * from './formula/take-correction.ts';
-export * from './formula/edit.ts';
-export * from './formula/scale.ts';
-export * from './formula/compare.ts';
-export * from './reader/recipe.ts';
-export * from './reader/match.ts';
-export * from './household/belief.ts';
-export * from './household/coefficients.ts';
-export * from './household/household.ts';
-export * from './household/schools.ts';
-export * from './household/room.ts';
-export * from './household/kitchen.ts';
-export * from './dough/linear-form.ts';
-export * from './dough/dough-model.ts';
-export * from './dough/parameter.ts';
-export * from './dough/level.ts';
-export * from './dough/account.ts';
-export * from './dough/state.ts';
-export * from './dough/window.ts';
-export * from './correct/correction.ts';
-export * from './dough/cannot-tell.ts';
-export * from './correct/salt-ladder.ts';
-export * from './correct/salt.ts';
-export * from './caution/cautions.ts';
-export * from './caution/allergens.ts';
-export * from './evaluate/evaluate.ts';
-export * from './dough/moisture.ts';
-export * from './dough/weather.ts';
-export * from './dough/strength.ts';
-export * from './ferment/growth-rate.ts';
-export * from './learn/update.ts';
-export * from './bake/circumstances.ts';
-export * from './learn/level-mark.ts';
-export * from './learn/next-time.ts';
-export * from './learn/lesson.ts';
-export * from './learn/book.ts';
-export * from './bake/outcome.ts';
-export * from './bake/event-kinds.ts';
-export * from './bake/event.ts';
-export type { DataOf, Field, Shape } from './quantity/shape.ts';
-export * from './bake/state.ts';
-export * from './bake/mixed.ts';
-export * from './bake/weighing-list.ts';
-export * from './bake/dough-check.ts';
-export * from './machine/loading-order.ts';
-export * from './machine/kneading.ts';
-export * from './machine/device.ts';
-export * from './exchange/formula-json.ts';
-export * from './exchange/formula-shape.ts';
-export * from './exchange/formula-schema.ts';
-export * from './exchange/json-schema.ts';
-export * from './exchange/upgrade.ts';
-export * from './formula/process.ts';
-export * from './formula/step.ts';
-export * from './formula/beside.ts';
-export * from './formula/bag-bindings.ts';
-export * from './quantity/refusal.ts';
-export * from './dough/measuring.ts';
-export * from './correct/verdict.ts';
-export * from './ingredient/measure-text.ts';
+  defaultMeasures,
+  cupMillilitres,
+  eggGrams,
+  fills,
+  tablespoonMillilitres,
+  type Measures,
+} from './quantity/measures.ts';
+export { gramsNumber, gramsText, percentText, pointsText, thinSpace } from './quantity/number.ts';
+export { isRefused, type Refusal } from './quantity/refusal.ts';
+export { seededRandom } from './quantity/seeded-random.ts';
+export type { Field, Shape } from './quantity/shape.ts';
+export { sumGrams } from './quantity/sum-grams.ts';
+export {
+  bagProblems,
+  bagShape,
+  grindIds,
+  kindOfBag,
+  pricePerKilo,
+  suitsBag,
+  type Bag,
+} from './ingredient/bag.ts';
+export { catalogue, ingredient } from './ingredient/catalogue.ts';
+export { grainFor, grinds } from './ingredient/grind.ts';
+export { allergens, type Allergen, type Ingredient } from './ingredient/ingredient.ts';
+export {
+  ingredientFromLabel,
+  labelProblems,
+  ownIdPattern,
+  ownPrefix,
+  type Label,
+} from './ingredient/label.ts';
+export { measureText } from './ingredient/measure-text.ts';
+export { gramsByVolume } from './ingredient/measure-weight.ts';
+export { ownCup, weighingProblem, weighingsWanted } from './ingredient/own-cup.ts';
+export type { Pantry } from './ingredient/pantry.ts';
+export { roles, type Role } from './ingredient/role.ts';
+export { styleIn } from './style/style-figures.ts';
+export { styleIds, styles, type StyleId, type Window } from './style/style.ts';
+export { deviceIds, devices, type DeviceId } from './machine/device.ts';
+export { kneadingIds, kneadings, type KneadingId } from './machine/kneading.ts';
+export { nothingLearned, type Belief } from './household/belief.ts';
+export { coefficients } from './household/coefficients.ts';
+export {
+  figureGroups,
+  figureProblems,
+  soundFigures,
+  type FigureRow,
+} from './household/figure-rows.ts';
+export {
+  defaultHousehold,
+  defaultSettings,
+  kitchenOf,
+  pantryIn,
+  settingsOf,
+  type Household,
+  type Settings,
+} from './household/household.ts';
+export {
+  carbSchools,
+  percentageSchools,
+  waterSchools,
+  type CarbSchool,
+} from './household/schools.ts';
+export { bagBindings, withoutStrangeBags } from './formula/bag-bindings.ts';
+export { baseOf, isFlour } from './formula/base.ts';
+export { compareFormulas } from './formula/compare.ts';
+export {
+  addIngredient,
+  editLine,
+  removeLine,
+  setGrams,
+  setPercent,
+  swapIngredient,
+} from './formula/edit.ts';
+export {
+  allLines,
+  formulaFormat,
+  mainStage,
+  measuringMethods,
+  stagesOf,
+  type Formula,
+  type MeasuringMethod,
+  type Taken,
+} from './formula/formula.ts';
+export { measuresFor, methods } from './formula/measuring-method.ts';
+export { hundred, percentOf } from './formula/percentage.ts';
+export { layLines, resolve, type ResolvedLine } from './formula/resolve.ts';
+export { scaleTo, type ScaleTarget } from './formula/scale.ts';
+export { hydration, inSchool, otherSchool, schoolNames } from './formula/schools.ts';
+export { setMethod } from './formula/set-method.ts';
+export { shares, type Share } from './formula/shares.ts';
+export {
+  giveBackCorrection,
+  leaveCorrection,
+  reconsiderCorrection,
+  takeCorrection,
+} from './formula/take-correction.ts';
+export type { Totals } from './formula/totals.ts';
+export { waterTemperature } from './ferment/water-temperature.ts';
+export { accountBars, type AccountSegment } from './dough/account-bars.ts';
+export type { WaterAccount } from './dough/account.ts';
+export { noFlour } from './dough/cannot-tell.ts';
+export { level } from './dough/level.ts';
+export { measuringSd } from './dough/measuring.ts';
+export { mixingAdvice } from './dough/mixing.ts';
+export type { DoubtShare, Simulation } from './dough/simulation.ts';
+export { stateAt, states } from './dough/state.ts';
+export { proteinAim } from './dough/strength.ts';
+export type { Surer } from './dough/what-to-weigh.ts';
+export { outside, windowFor } from './dough/window.ts';
+export { blendTo, type Blend } from './correct/blend.ts';
+export { certaintyWords } from './correct/certainty.ts';
+export type { Correction } from './correct/correction.ts';
+export { saltLadder } from './correct/salt-ladder.ts';
+export { tellingDifference, verdict } from './correct/verdict.ts';
+export { allergensOf } from './caution/allergens.ts';
+export { evaluate, type Evaluation } from './evaluate/evaluate.ts';
+export { costOf } from './nutrition/cost.ts';
+export {
+  inHundredGrams,
+  nutrition,
+  partOf,
+  type Estimate,
+  type Nutrition,
+} from './nutrition/nutrition.ts';
+export {
+  portionsOf,
+  slicesFor,
+  thicknessOf,
+  thinnestSlice,
+  usualLength,
+} from './nutrition/slices.ts';
+export { usRounded } from './nutrition/us-rounding.ts';
 export { readMeasure } from './reader/line.ts';
-export * from './formula/shares.ts';
-export * from './dough/account-bars.ts';
-export * from './exchange/formula-text.ts';
-export * from './learn/known.ts';
-export * from './quantity/normal.ts';
-export * from './quantity/seeded-random.ts';
-export * from './dough/simulation.ts';
-export * from './dough/what-to-weigh.ts';
-export * from './dough/mixing.ts';
-export * from './correct/blend.ts';
-export * from './ferment/water-temperature.ts';
-export * from './nutrition/energy.ts';
-export * from './nutrition/us-rounding.ts';
-export * from './nutrition/dough-for.ts';
-export * from './nutrition/slices.ts';
-export * from './nutrition/nutrition.ts';
-export * from './nutrition/cost.ts';
-export * from './substitute/substitute.ts';
-export * from './goal/goal.ts';
-export * from './goal/programme.ts';
-export * from './goal/find-bread.ts';
-export * from './goal/offered.ts';
-export * from './formula/set-method.ts';
-export * from './household/figure-rows.ts';
-export * from './bake/rested-feel.ts';
+export { findIngredients } from './reader/match.ts';
+export { readRecipe, type ReadRecipe } from './reader/recipe.ts';
+export { choicesFor, substitute } from './substitute/substitute.ts';
+export type { Found, Relaxed } from './goal/find-bread.ts';
+export type { Goal, Relaxable } from './goal/goal.ts';
+export { offeredFor } from './goal/offered.ts';
+export type { CandidateStuff } from './goal/programme.ts';
+export {
+  asAlways,
+  householdOn,
+  kitchenNow,
+  type Circumstances,
+  type KitchenThen,
+} from './bake/circumstances.ts';
+export { checkDough } from './bake/dough-check.ts';
+export { bakeEventKinds, eventKinds } from './bake/event-kinds.ts';
+export { kindOfEvent, teaches, type BakeEvent } from './bake/event.ts';
+export { mixedLines } from './bake/mixed.ts';
+export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake/outcome.ts';
+export { restedFeel, stillToDrink } from './bake/rested-feel.ts';
+export { bakeState } from './bake/state.ts';
+export { weighingList, type WeighingItem } from './bake/weighing-list.ts';
+export { modelVersion, type BookBake } from './learn/book.ts';
+export { knownThirst, type KnownThirst } from './learn/known.ts';
+export type { Lesson } from './learn/lesson.ts';
+export { forecastOf, type LevelMark } from './learn/level-mark.ts';
+export { nextTime, type NextTime } from './learn/next-time.ts';
+export { completeFormula, formulaProblems } from './exchange/formula-json.ts';
+export { formulaSchemas } from './exchange/formula-schema.ts';
+export {
+  formatLimits,
+  formulaShape,
+  formulaShape1,
+  type FormulaJson,
+  type FormulaJson1,
+} from './exchange/formula-shape.ts';
+export { formulaText } from './exchange/formula-text.ts';
+export { upgrade, upgrade1 } from './exchange/upgrade.ts';

@@ -13,7 +13,7 @@ import {
   type BakeEvent,
   type Formula,
   type Household,
-} from '../src/index.ts';
+} from './core.ts';
 import { seeded } from './seeded.ts';
 
 const names = catalogue.flatMap((i) => [i.name, ...i.aliases]);

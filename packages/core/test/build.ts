@@ -10,7 +10,7 @@ import {
   type Household,
   type Line,
   type StyleId,
-} from '../src/index.ts';
+} from './core.ts';
 
 type Amounts = Readonly<Record<string, number>>;
 

@@ -11,9 +11,9 @@ import { stateAt } from '../dough/state.ts';
 import { outside } from '../dough/window.ts';
 
 /** Minutes to let a correction work in before looking again. */
-export const waitMinutes = figure(3, 'min', 1, commonPractice);
+const waitMinutes = figure(3, 'min', 1, commonPractice);
 /** Share of a correction to give first to a dough that drinks slowly. */
-export const firstShare = figure(0.5, 'share', 0.2, commonPractice);
+const firstShare = figure(0.5, 'share', 0.2, commonPractice);
 
 /** What to do with a dough while it can still be saved. */
 export interface DoughAdvice {

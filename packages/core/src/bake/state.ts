@@ -21,7 +21,7 @@ export interface BakeState {
   readonly abandonedAt?: string;
 }
 
-export const notBegun: BakeState = { weighed: new Map(), added: [], felt: [] };
+const notBegun: BakeState = { weighed: new Map(), added: [], felt: [] };
 
 /**
  * The state of a bake after its events, whatever order they came in and however often each came. What a

@@ -14,16 +14,7 @@ import type { Level } from '../dough/level.ts';
 import type { Window } from '../style/style.ts';
 
 /** What a formula calls for by itself; a substitution may also ask for fat and sugar. */
-export const correctionKinds = [
-  'water',
-  'flour',
-  'gluten',
-  'yeast',
-  'salt',
-  'fat',
-  'sugar',
-] as const;
-export type CorrectionKind = (typeof correctionKinds)[number];
+export type CorrectionKind = 'water' | 'flour' | 'gluten' | 'yeast' | 'salt' | 'fat' | 'sugar';
 
 /** A correction that the baker may take or leave. */
 export interface Correction {

@@ -11,7 +11,7 @@ import { makeCorrection, type Correction, type CorrectionContext } from './corre
 const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 
 /** What the level rests on, for the baker: the bakes of its main flour, or the catalogue. */
-export function levelBasis(context: CorrectionContext): string {
+function levelBasis(context: CorrectionContext): string {
   const flour = mainFlour(context);
   const bakes = (flour && context.kitchen.belief.bakes[thirstKeyOf(flour)]) ?? 0;
   if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';

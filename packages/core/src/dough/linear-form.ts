@@ -68,7 +68,7 @@ export function laterShare(line: ResolvedLine, coefficients: Coefficients): numb
  *
  * @example moistureOf(bagOpenedLongAgo, {room: {humidity: .8}, …}) // 17.4 %
  */
-export const moistureOf = (
+const moistureOf = (
   { bag }: Ingredient,
   { room, today, coefficients }: Pick<Kitchen, 'room' | 'today' | 'coefficients'>,
 ): number =>

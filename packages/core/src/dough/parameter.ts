@@ -56,13 +56,13 @@ export const filledByHabit = (line: ResolvedLine, { measures }: Measuring): bool
 };
 
 /** Key of the moisture of every bag that was not measured: the same air stands over all of them. */
-export const moistureKey = 'moisture';
+const moistureKey = 'moisture';
 
 /**
  * All that a level is in doubt about, one row a kind: level, interval, draws and learning are made from
  * this table. In order of their being drawn.
  */
-export const parameterKinds = {
+const parameterKinds = {
   thirst: {
     channel: 'thirst',
     learned: true,
@@ -113,7 +113,7 @@ export const parameterKinds = {
 } as const satisfies Record<string, Kind>;
 
 export type ParameterKind = keyof typeof parameterKinds;
-export const parameterKindNames = Object.keys(parameterKinds) as ParameterKind[];
+const parameterKindNames = Object.keys(parameterKinds) as ParameterKind[];
 
 /** One thing that is not surely known, with the lines of a dough that it moves. */
 export interface Parameter extends Known {

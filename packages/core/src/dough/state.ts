@@ -1,5 +1,3 @@
-import { ownModel } from '../figure/figure.ts';
-
 /** A state of dough: a stretch of the level, in the words a baker has for it. */
 export interface DoughState {
   readonly id: string;
@@ -9,8 +7,6 @@ export interface DoughState {
   readonly below: number;
   readonly says: string;
 }
-
-export const stateSource = ownModel;
 
 export const states: readonly DoughState[] = [
   { id: 'dry', short: 'dry', below: -10, says: 'dry and crumbly: it cracks, and a machine knocks' },

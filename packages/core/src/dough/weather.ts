@@ -5,7 +5,7 @@ import { coefficients, type Coefficients } from '../household/coefficients.ts';
 const asae = fromMemory('ASAE D245, modified Chung-Pfost');
 
 /** Parameters of the modified Chung-Pfost equation for grain. */
-export const chungPfost = {
+const chungPfost = {
   hard: { e: 0.35616, f: 0.056788, c: 50.998, source: asae },
   soft: { e: 0.27908, f: 0.04236, c: 35.662, source: asae },
 } as const;

@@ -1,5 +1,5 @@
 import { between } from '../formula/base.ts';
-import type { OwnFigures } from '../figure/settable.ts';
+import type { OwnValues } from '../figure/settable.ts';
 import { styleIn } from '../style/style-figures.ts';
 import { dryBaseStyle, type StyleId, type Window } from '../style/style.ts';
 
@@ -11,7 +11,7 @@ import { dryBaseStyle, type StyleId, type Window } from '../style/style.ts';
  * @param own the household's figures
  * @example windowFor('pan', 0) // [-3, 4]
  */
-export function windowFor(style: StyleId, dryness: number, own: OwnFigures = {}): Window {
+export function windowFor(style: StyleId, dryness: number, own: OwnValues = {}): Window {
   const wheat = styleIn(style, own).window;
   if (dryness === 0) return wheat;
   const dryBase = styleIn(dryBaseStyle, own).window;

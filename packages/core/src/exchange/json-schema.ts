@@ -7,7 +7,7 @@ import type { Field, Shape } from '../quantity/shape.ts';
 export type JsonSchema = Readonly<Record<string, unknown>>;
 
 /** Plain words; a colon marks the ids that the program makes by itself. */
-export const idPattern = '^[A-Za-z0-9_-]{1,80}$';
+const idPattern = '^[A-Za-z0-9_-]{1,80}$';
 
 /** What each kind of field is in JSON Schema. */
 const fields: {

@@ -1,7 +1,7 @@
 import { figure, fromMemory } from '../figure/figure.ts';
 
 /** Cardinal temperatures of baker's yeast; the lower end is weakly known. */
-export const cardinal = {
+const cardinal = {
   minimum: figure(0, '°C', 3, fromMemory('weakly known; 3 would stop a fridge dough')),
   optimum: figure(32.3, '°C', 0.5, fromMemory('Salvadó 2011')),
   maximum: figure(45.4, '°C', 0.5, fromMemory('Salvadó 2011')),

@@ -7,7 +7,7 @@ import { figure, fromMemory } from '../figure/figure.ts';
 const choiOkos = fromMemory('Choi & Okos 1986, at about 25 °C');
 
 /** Specific heats, kJ per kg and K: of what a dough is made of. */
-export const specificHeat = {
+const specificHeat = {
   water: figure(4.18, 'kJ/kg·K', 0.02, choiOkos),
   protein: figure(2.04, 'kJ/kg·K', 0.1, choiOkos),
   fat: figure(2.02, 'kJ/kg·K', 0.1, choiOkos),
@@ -51,11 +51,11 @@ function capacity({ of: { composition }, grams }: ResolvedLine): number {
 }
 
 /** Temperature of a line before mixing: a flour's from its mill, everything else the room's. */
-export const celsiusOf = ({ of }: ResolvedLine, room: number): number =>
+const celsiusOf = ({ of }: ResolvedLine, room: number): number =>
   (of.bag?.grind && grinds[of.bag.grind].celsius?.value) ?? room;
 
 /** Water that stays inside what machine yeast is at home in. Common practice, no source. */
-export const waterLimits = { least: 2, most: 43 } as const;
+const waterLimits = { least: 2, most: 43 } as const;
 
 export interface WaterTemperature {
   readonly celsius: number;

@@ -16,7 +16,7 @@ export const settable = (label: string, of: Figure, least: number, most: number)
 });
 
 /** What a household set by itself, by the figure's key. */
-export type OwnFigures<Key extends string = string> = { readonly [K in Key]?: number };
+export type OwnValues<Key extends string = string> = { readonly [K in Key]?: number };
 
 export const setHere = 'set by this household';
 
@@ -39,7 +39,7 @@ export const withOwn = <F extends Settable>(row: F, own: number | undefined): F 
  */
 export function tableWithOwn<Key extends string, F extends Settable>(
   table: Readonly<Record<Key, F>>,
-  own: OwnFigures,
+  own: OwnValues,
 ): Readonly<Record<Key, F>> {
   const set = (Object.keys(own) as Key[]).filter((key) => Object.hasOwn(table, key));
   if (set.length === 0) return table;

@@ -79,9 +79,6 @@ export function baseOf(lines: readonly ResolvedLine[]): Base {
 export const partOfBase = (line: ResolvedLine, { dryness }: Pick<Base, 'dryness'>): number =>
   isFlour(line) ? 1 : isDryStuff(line) ? dryness : 0;
 
-/** Whether the dry base is what a dough stands on, for the more part: then it is spoken of so. */
-export const isDryBase = (lines: readonly ResolvedLine[]): boolean => baseOf(lines).dryness > 0.5;
-
 /**
  * Between what holds for a wheat bread and what holds for one on a dry base.
  *

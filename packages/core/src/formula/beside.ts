@@ -11,11 +11,11 @@ import {
 } from '../quantity/shape.ts';
 
 /** What goes on, in or under a bread without being in its dough. */
-export const outsideUses = ['glaze', 'filling', 'topping', 'dusting', 'boil'] as const;
+const outsideUses = ['glaze', 'filling', 'topping', 'dusting', 'boil'] as const;
 export type OutsideUse = (typeof outsideUses)[number];
 
 /** A line outside the dough: it neither drinks nor counts there. */
-export const outsideShape = {
+const outsideShape = {
   id,
   use: word(outsideUses),
   says: meaning(text(2000, 1), 'as it was written'),
@@ -27,7 +27,7 @@ export type Outside = DataOf<typeof outsideShape>;
 export const outsideField = object(outsideShape);
 
 /** A line that could not be read, kept where it stood until the baker says what it is. */
-export const unreadShape = {
+const unreadShape = {
   text: text(2000, 1),
   why: maybe(text(200)),
   stage: maybe(meaning(id, 'the stage that it stood in')),
@@ -38,10 +38,10 @@ export type UnreadLine = DataOf<typeof unreadShape>;
 export const unreadField = object(unreadShape);
 
 /** What a dough is divided into. */
-export const pieceKinds = ['loaf', 'roll', 'ball', 'ring', 'plait', 'stick', 'flatbread'] as const;
+const pieceKinds = ['loaf', 'roll', 'ball', 'ring', 'plait', 'stick', 'flatbread'] as const;
 
 /** One of a bread's pieces. */
-export const pieceShape = {
+const pieceShape = {
   kind: maybe(word(pieceKinds)),
   grams: maybe(meaning(grams, 'raw weight of one')),
 } as const;

@@ -11,7 +11,7 @@ import {
   type Line,
   type MeasuringMethod,
 } from './formula.ts';
-import { hundred } from './percentage.ts';
+import { gramsOf } from './percentage.ts';
 import { isBroughtIn, layLines, resolve, type LaidLine, type ResolvedLine } from './resolve.ts';
 import { partOfBase } from './base.ts';
 import { totals } from './totals.ts';
@@ -19,7 +19,7 @@ import { totals } from './totals.ts';
 /** Edits: functions from a formula to a new one. The old one is what undo goes back to. */
 
 /** An id that no line of the formula has yet. */
-export function nextLineId(formula: Formula): string {
+function nextLineId(formula: Formula): string {
   const used = allLines(formula).map((l) => Number(l.id.slice(1)) || 0);
   return `l${Math.max(0, ...used) + 1}`;
 }
@@ -105,7 +105,7 @@ export function setPercent(
   const line = lines.find((l) => l.id === lineId);
   const sums = totals(lines);
   if (!line || !sums) return refuse('no-base', 'There is no flour yet to take a percentage of');
-  const grams = (percent * hundred(sums, school)) / 100;
+  const grams = gramsOf(percent, sums, school);
   const inBase = (l: ResolvedLine) => partOfBase(l, sums) > 0.5;
   if (!inBase(line)) return setGrams(formula, lineId, grams);
 
@@ -157,7 +157,7 @@ export function swapIngredient(
 }
 
 /** Puts a line at the end of a stage. */
-export const insertLine = (formula: Formula, stage: string, line: Line): Formula => ({
+const insertLine = (formula: Formula, stage: string, line: Line): Formula => ({
   ...formula,
   stages: formula.stages.map((s) => (s.id === stage ? { ...s, lines: [...s.lines, line] } : s)),
 });

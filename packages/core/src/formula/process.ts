@@ -5,7 +5,7 @@ export const places = ['room', 'fridge', 'warm', 'machine', 'oven'] as const;
 export type Place = (typeof places)[number];
 
 /** What ends a wait: the clock, what it looks like, or what a thermometer says. */
-export const processEnds = [
+const processEnds = [
   'time',
   'half-again',
   'doubled',
@@ -18,7 +18,7 @@ export const processEnds = [
 export type ProcessEnd = (typeof processEnds)[number];
 
 /** What becomes of a stage once it is mixed: how long, how warm, where, until when. */
-export const processShape = {
+const processShape = {
   minutes: maybe(meaning(number(0, 20_160), 'how long; the least where a span was given')),
   mostMinutes: maybe(meaning(number(0, 20_160), 'the most, where a span was given')),
   celsius: maybe(meaning(number(-25, 320), 'of the place that it stands in')),

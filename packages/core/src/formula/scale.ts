@@ -33,8 +33,7 @@ export function scaleBy(formula: Formula, factor: number): Formula {
 }
 
 /** What a formula can be scaled to a weight of. */
-export const scaleTargets = ['flour', 'dough'] as const;
-export type ScaleTarget = (typeof scaleTargets)[number];
+export type ScaleTarget = 'flour' | 'dough';
 
 /**
  * Scales a formula to a weight of flour or of dough. Held lines keep their grams, so that the

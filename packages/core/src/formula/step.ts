@@ -2,7 +2,7 @@ import { id, maybe, meaning, object, text, type DataOf } from '../quantity/shape
 import { processField } from './process.ts';
 
 /** One step of the work as a recipe has it. */
-export const stepShape = {
+const stepShape = {
   says: meaning(text(2000, 1), 'as it was written'),
   stage: maybe(meaning(id, 'the stage that it works on')),
   process: maybe(processField),

@@ -36,11 +36,11 @@ export interface Totals {
 }
 
 /** Whether a line stands in a starter or pre-ferment. */
-export const isPrefermented = (line: ResolvedLine): boolean =>
+const isPrefermented = (line: ResolvedLine): boolean =>
   line.stageKind === 'starter' || line.stageKind === 'preferment';
 
 /** Grams of water in a line that the dough can drink. */
-export const freeWater = (line: ResolvedLine): number => {
+const freeWater = (line: ResolvedLine): number => {
   const { of } = line;
   return roles[of.role].bringsWater ? (line.grams * of.composition.water) / 100 : 0;
 };

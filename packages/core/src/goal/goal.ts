@@ -20,5 +20,4 @@ export interface Goal {
 }
 
 /** Goals that can be relaxed, in the words of the screen. */
-export const relaxable = ['netCarbs', 'protein', 'kcal', 'level'] as const;
-export type Relaxable = (typeof relaxable)[number];
+export type Relaxable = 'netCarbs' | 'protein' | 'kcal' | 'level';

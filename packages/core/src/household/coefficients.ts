@@ -1,5 +1,5 @@
 import { commonPractice, figure, ownModel } from '../figure/figure.ts';
-import { settable, tableWithOwn, type OwnFigures, type Settable } from '../figure/settable.ts';
+import { settable, tableWithOwn, type OwnValues, type Settable } from '../figure/settable.ts';
 
 /**
  * Every coefficient of the dough model that is not an ingredient's own: the one place where they stand,
@@ -206,7 +206,7 @@ export type Coefficients = Readonly<Record<CoefficientName, Settable>>;
  *
  * @example coefficientsWith({softening: 0.25}).softening.value // .25
  */
-export const coefficientsWith = (own: OwnFigures): Coefficients => tableWithOwn(coefficients, own);
+export const coefficientsWith = (own: OwnValues): Coefficients => tableWithOwn(coefficients, own);
 
 /** Half-width of an 80 % interval in standard deviations. Source: the normal distribution. */
 export const z80 = 1.2815515655446004;

@@ -1,9 +1,4 @@
-import {
-  isInRange,
-  settable,
-  type OwnFigures as OwnOf,
-  type Settable,
-} from '../figure/settable.ts';
+import { isInRange, settable, type OwnValues, type Settable } from '../figure/settable.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { massPerWork, type YeastFigure } from '../ingredient/yeast.ts';
 import type { Refusal } from '../quantity/refusal.ts';
@@ -17,7 +12,7 @@ export type FigureKey =
   CoefficientName | `thirst:${string}` | StyleFigure | YeastFigure | StructureFigure;
 
 /** What a household set by itself, by the figure's key. */
-export type OwnFigures = OwnOf<FigureKey>;
+export type OwnFigures = OwnValues<FigureKey>;
 
 /** One figure that the household may set for itself. */
 export interface FigureRow extends Settable {

@@ -1,5 +1,5 @@
 import type { Measures } from '../quantity/measures.ts';
-import type { OwnFigures } from '../figure/settable.ts';
+import type { OwnValues } from '../figure/settable.ts';
 import type { Belief } from './belief.ts';
 import type { Coefficients } from './coefficients.ts';
 import type { Room } from './room.ts';
@@ -19,6 +19,6 @@ export interface Kitchen extends Measuring {
   readonly today?: string;
   readonly belief: Belief;
   /** The household's own figures. */
-  readonly figures: OwnFigures;
+  readonly figures: OwnValues;
   readonly coefficients: Coefficients;
 }

@@ -19,11 +19,11 @@ export const grindIds = ['bought', 'fresh-warm', 'fresh-rested', 'sifted'] as co
 export type GrindId = (typeof grindIds)[number];
 
 /** What is kept and told apart: a bag of flour (or of anything that a dough drinks with), yeast, a starter. */
-export const bagKinds = ['flour', 'yeast', 'starter'] as const;
+const bagKinds = ['flour', 'yeast', 'starter'] as const;
 export type BagKind = (typeof bagKinds)[number];
 
 /** Where a starter stands between feedings. */
-export const keptPlaces = ['room', 'fridge'] as const;
+const keptPlaces = ['room', 'fridge'] as const;
 
 /** Ranges are for {@link bagProblems} to judge, in words: here only that they are numbers. */
 const anyNumber = number(-1e6, 1e6);

@@ -34,10 +34,10 @@ export const grinds: Readonly<Record<GrindId, Grind>> = {
 };
 
 /** Bran and germ in a kernel of wheat: what sifting can take away. */
-export const branInKernel = figure(0.17, 'share of the kernel', 0.02, commonPractice);
+const branInKernel = figure(0.17, 'share of the kernel', 0.02, commonPractice);
 
 /** Share that a household sieve keeps where the baker has not said. */
-export const usualExtraction = figure(0.85, 'share of the grain', 0.05, commonPractice);
+const usualExtraction = figure(0.85, 'share of the grain', 0.05, commonPractice);
 
 const bran = drinkers.find((i) => i.id === 'wheat-bran')!;
 const freshCup = { level: perCup(112, 8) };

@@ -32,8 +32,7 @@ export const allergens = [
 export type Allergen = (typeof allergens)[number];
 
 /** Kinds of baker's yeast; how they compare by mass stands in ingredient/yeast.ts. */
-export const yeastKinds = ['fresh', 'active-dry', 'instant', 'osmotolerant'] as const;
-export type YeastKind = (typeof yeastKinds)[number];
+export type YeastKind = 'fresh' | 'active-dry' | 'instant' | 'osmotolerant';
 
 /** Things that a bread is made of. Every figure names its source. */
 export interface Ingredient {

@@ -1,5 +1,5 @@
 import { figure } from '../figure/figure.ts';
-import { setHere, type OwnFigures } from '../figure/settable.ts';
+import { setHere, type OwnValues } from '../figure/settable.ts';
 import { pricePerKilo, type Bag } from './bag.ts';
 import { catalogue, ingredient as fromCatalogue, isIngredientId } from './catalogue.ts';
 import { groundAs } from './grind.ts';
@@ -32,7 +32,7 @@ export interface PantryContents {
   readonly own: readonly Ingredient[];
   readonly bags: readonly Bag[];
   /** The household's own figures over the catalogue's. */
-  readonly figures: OwnFigures;
+  readonly figures: OwnValues;
 }
 
 /** Bag to bag spread that is left where the label says the protein, g per 100 g: common practice. */

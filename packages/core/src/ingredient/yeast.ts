@@ -1,6 +1,6 @@
 import type { YeastKind } from './ingredient.ts';
 import { commonPractice, figure, fromMemory, type Figure } from '../figure/figure.ts';
-import { settable, withOwn, type OwnFigures, type Settable } from '../figure/settable.ts';
+import { settable, withOwn, type OwnValues, type Settable } from '../figure/settable.ts';
 
 const handbooks = fromMemory('trade handbooks: fresh 1, active dry .4 to .5, instant .33 to .4');
 
@@ -28,7 +28,7 @@ export type YeastWork = Readonly<Record<YeastKind, Figure>>;
 export type YeastFigure = `yeast:${Exclude<YeastKind, 'instant'>}`;
 
 /** The table above with a household's own figures over it. */
-export const yeastWorkWith = (own: OwnFigures): YeastWork => ({
+export const yeastWorkWith = (own: OwnValues): YeastWork => ({
   ...massPerWork,
   fresh: withOwn<Settable>(massPerWork.fresh, own['yeast:fresh']),
   'active-dry': withOwn<Settable>(massPerWork['active-dry'], own['yeast:active-dry']),

@@ -6,7 +6,7 @@ const kj = (value: number): Figure => figure(value, 'kJ per g', 0, annex);
 const kcal = (value: number): Figure => figure(value, 'kcal per g', 0, annex);
 
 /** Energy of a gram. Carbohydrate here is without fibre and without polyols. */
-export const energyFactors = {
+const energyFactors = {
   carbohydrate: { kJ: kj(17), kcal: kcal(4) },
   protein: { kJ: kj(17), kcal: kcal(4) },
   fat: { kJ: kj(37), kcal: kcal(9) },

@@ -15,7 +15,7 @@ export interface Estimate {
   readonly high: number;
 }
 
-export const nutrients = [
+const nutrients = [
   'protein',
   'fat',
   'carbohydrate',
@@ -33,7 +33,7 @@ export type Nutrient = (typeof nutrients)[number];
 export type Nutrition = Readonly<Record<Nutrient, Estimate>> & { readonly grams: number };
 
 /** How far goods of one kind differ in composition, as a share. Own estimate, no source. */
-export const compositionSpread = {
+const compositionSpread = {
   protein: figure(0.05, 'share', 0.02, 'own estimate, no source'),
   fat: figure(0.06, 'share', 0.03, 'own estimate, no source'),
   available: figure(0.04, 'share', 0.02, 'own estimate, no source'),

@@ -2,7 +2,7 @@ import type { Formula } from '../formula/formula.ts';
 import { commonPractice, figure } from '../figure/figure.ts';
 
 /** Slices of a two-pound loaf where nobody has said: 14 to 18. */
-export const usualSlices = figure(16, 'slices', 2, commonPractice);
+const usualSlices = figure(16, 'slices', 2, commonPractice);
 
 /** Length of a loaf in a household tin, mm. */
 export const usualLength = figure(210, 'mm', 30, commonPractice);

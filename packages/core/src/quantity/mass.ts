@@ -1,5 +1,3 @@
-import { fromMemory } from '../figure/figure.ts';
-
 /** Units of mass and how many grams each is. Source: NIST Handbook 44, appendix C, from memory. */
 export const massUnits = {
   g: 1,
@@ -11,8 +9,6 @@ export const massUnits = {
 
 export type MassUnit = keyof typeof massUnits;
 
-export const massSource = fromMemory('NIST Handbook 44, appendix C');
-
 /**
  * Grams of an amount of mass.
  *
@@ -20,13 +16,6 @@ export const massSource = fromMemory('NIST Handbook 44, appendix C');
  * @example toGrams(2, 'lb') // 907.18474
  */
 export const toGrams = (amount: number, unit: MassUnit): number => amount * massUnits[unit];
-
-/**
- * An amount in `unit` of so many grams; the inverse of {@link toGrams}.
- *
- * @example fromGrams(907.18474, 'lb') // 2
- */
-export const fromGrams = (grams: number, unit: MassUnit): number => grams / massUnits[unit];
 
 /** More than a home kitchen mixes at once, grams. */
 export const mostGrams = 100_000;

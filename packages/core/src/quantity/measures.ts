@@ -74,14 +74,6 @@ const fluidOunce = 29.5735295625;
 export const toMillilitres = (amount: number, unit: VolumeUnit, measures: Measures): number =>
   amount * millilitresPer[unit](measures);
 
-/**
- * The amount in `unit` of so many millilitres; the inverse of {@link toMillilitres}.
- *
- * @example fromMillilitres(30, 'tbsp', {...defaultMeasures, tablespoon: 'metric'}) // 2
- */
-export const fromMillilitres = (ml: number, unit: VolumeUnit, measures: Measures): number =>
-  ml / millilitresPer[unit](measures);
-
 const millilitresPer: Record<VolumeUnit, (measures: Measures) => number> = {
   ml: () => 1,
   dl: () => 100,

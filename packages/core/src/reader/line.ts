@@ -20,7 +20,7 @@ export type UnreadCode =
   | 'not-in-dough'
   | 'too-long';
 
-export type UnreadLine = Refusal<UnreadCode>;
+export type CannotRead = Refusal<UnreadCode>;
 
 /** A line that was read: so much of that. */
 export interface ReadLine {
@@ -45,7 +45,7 @@ const container = /^(?:packet|package|pkg|sachet|envelope|pack|bag|tin|can|jar)s
 const notForDough =
   /\bfor (dusting|brushing|glazing|greasing|the tin|the pan|rolling|sprinkling)\b/i;
 
-const unread = (code: UnreadCode, says: string): UnreadLine => ({ code, says });
+const unread = (code: UnreadCode, says: string): CannotRead => ({ code, says });
 
 /** Brackets out, and what stands behind a comma after the name: notes. */
 function partNotes(text: string): { body: string; notes: string[] } {
@@ -95,7 +95,7 @@ function weigh(
   of: Ingredient,
   measures: Measures,
   { heaping }: Coefficients,
-): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | UnreadLine {
+): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | CannotRead {
   const { unit, heaped } = read;
   const amount = heaped ? read.amount * (1 + heaping.value) : read.amount;
   const spread = heaped ? Math.hypot(read.spread, heaping.sd) : read.spread;
@@ -131,7 +131,7 @@ export function readMeasure(
   of: Ingredient,
   measures: Measures,
   table: Coefficients = coefficients,
-): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | UnreadLine {
+): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | CannotRead {
   const read = readAmount(text.trim());
   if (!read || read.rest) return unread('no-amount', 'an amount such as 2 cups, 1½ tbsp or 250 g');
   if (read.amount.amount < 0) return unread('negative', 'an amount below zero');
@@ -144,7 +144,7 @@ export function readMeasure(
 }
 
 /** An amount that no kitchen weighs; undefined where one does. */
-function tooMuch(grams: number): UnreadLine | undefined {
+function tooMuch(grams: number): CannotRead | undefined {
   if (!(grams <= mostGrams))
     return unread('absurd', `more than ${mostGrams / 1000} kg of one thing`);
   return grams > 0 && grams < leastGrams
@@ -174,7 +174,7 @@ export function readLine(
   text: string,
   measures: Measures,
   table: Coefficients = coefficients,
-): ReadLine | UnreadLine {
+): ReadLine | CannotRead {
   if (text.length > longestLine) return unread('too-long', `longer than ${longestLine} characters`);
   const { body, notes } = partNotes(text);
   if (notForDough.test(text)) return unread('not-in-dough', 'not part of the dough');

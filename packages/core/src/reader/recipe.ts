@@ -4,7 +4,7 @@ import type { StyleId } from '../style/style.ts';
 import { ingredient } from '../ingredient/catalogue.ts';
 import { gramsText } from '../quantity/number.ts';
 import { toMillilitres, type Measures } from '../quantity/measures.ts';
-import type { OwnFigures } from '../figure/settable.ts';
+import type { OwnValues } from '../figure/settable.ts';
 import { coefficientsWith, type Coefficients } from '../household/coefficients.ts';
 import { readAmount, type ReadAmount } from './amount.ts';
 import { longestLine, readLine, type UnreadCode } from './line.ts';
@@ -33,7 +33,7 @@ export interface ReadRecipe {
 }
 
 /** Most lines that a recipe may have. */
-export const mostLines = 200;
+const mostLines = 200;
 
 /** Grams in a US cup of starter, the air knocked out: common practice, 225 to 245. */
 const starterPerCup = 235;
@@ -57,7 +57,7 @@ export function readRecipe(
   text: string,
   measures: Measures,
   style: StyleId = 'pan',
-  figures: OwnFigures = {},
+  figures: OwnValues = {},
 ): ReadRecipe {
   const reading = new Reading(measures, coefficientsWith(figures));
   const rows = text.split(/\r\n|\r|\n/);

@@ -1,10 +1,9 @@
 import { commonPractice, figure } from '../figure/figure.ts';
-import { settable, tableWithOwn, type OwnFigures, type Settable } from '../figure/settable.ts';
+import { settable, tableWithOwn, type OwnValues, type Settable } from '../figure/settable.ts';
 import type { Role } from '../ingredient/role.ts';
 
 /** The two kinds of dough that hold together in different ways: on cereal flour, and without. */
-export const breadBases = ['dry', 'wheat'] as const;
-export type BreadBase = (typeof breadBases)[number];
+export type BreadBase = 'dry' | 'wheat';
 type Edge = 'least' | 'most';
 
 /** Keys under which a household sets how much of what a bread holds together with. */
@@ -69,7 +68,7 @@ export interface StructureBound {
  *
  * @example structureIn('dry', {})[0] // {of: {role: 'gluten'}, edge: 'least', share: .3}
  */
-export function structureIn(base: BreadBase, own: OwnFigures): StructureBound[] {
+export function structureIn(base: BreadBase, own: OwnValues): StructureBound[] {
   return Object.entries(tableWithOwn(structureFigures, own)).flatMap(
     ([key, { value: share }]): StructureBound[] => {
       const [kind, of, role, edge] = key.split(':') as [string, string, Role, Edge];

@@ -1,5 +1,5 @@
 import { figure, commonPractice } from '../figure/figure.ts';
-import { isInRange, settable, type OwnFigures, type Settable } from '../figure/settable.ts';
+import { isInRange, settable, type OwnValues, type Settable } from '../figure/settable.ts';
 import { styleIds, styles, windowSource, type Style, type StyleId } from './style.ts';
 
 export const ends = ['low', 'high'] as const;
@@ -53,14 +53,14 @@ export const styleFigures = Object.fromEntries(styleIds.flatMap(rowsOf)) as Read
   Record<StyleFigure, Settable>
 >;
 
-const value = (key: StyleFigure, own: OwnFigures): number => {
+const value = (key: StyleFigure, own: OwnValues): number => {
   const set = own[key];
   const row = styleFigures[key];
   return set !== undefined && isInRange(row, set) ? set : row.value;
 };
 
 /** A pair as the household has it; one that would be upside down is left as it was. */
-function span(of: Span, id: StyleId, own: OwnFigures): readonly [number, number] {
+function span(of: Span, id: StyleId, own: OwnValues): readonly [number, number] {
   const [low, high] = [value(`${of}:${id}:low`, own), value(`${of}:${id}:high`, own)];
   return low < high ? [low, high] : styles[id][of];
 }
@@ -70,7 +70,7 @@ function span(of: Span, id: StyleId, own: OwnFigures): readonly [number, number]
  *
  * @example styleIn('pan', {'window:pan:low': -2}).window // [-2, 4]
  */
-export const styleIn = (id: StyleId, own: OwnFigures = {}): Style => ({
+export const styleIn = (id: StyleId, own: OwnValues = {}): Style => ({
   ...styles[id],
   window: span('window', id, own),
   protein: span('protein', id, own),

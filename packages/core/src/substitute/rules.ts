@@ -9,7 +9,7 @@ import { add, takeOut, type Candidate, type Rule } from './rule.ts';
 import { fromStarterRule, toStarterRule } from './sourdough.ts';
 
 /** Figures that substitutions go by. */
-export const swapFigures = {
+const swapFigures = {
   /** Purée takes the place of this share of a fat, not of more: crumb needs some fat. */
   pureeShare: figure(0.5, 'share of the fat', 0.1, commonPractice),
   /** Bought whole wheat in a fresh-milled formula: at most this, the rest strong white. */

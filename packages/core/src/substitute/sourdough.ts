@@ -8,9 +8,9 @@ import { commonPractice, figure } from '../figure/figure.ts';
 import type { Candidate, Rule, SwapContext } from './rule.ts';
 
 /** Starter of added flour: 20 to 30 %. */
-export const starterShare = figure(0.25, 'g starter per g added flour', 0.05, commonPractice);
+const starterShare = figure(0.25, 'g starter per g added flour', 0.05, commonPractice);
 /** Fed with equal weights. */
-export const starterHydration = figure(100, '% of its flour', 0, 'by definition of equal weights');
+const starterHydration = figure(100, '% of its flour', 0, 'by definition of equal weights');
 /** Instant yeast of all flour when a sourdough is made a yeasted dough. */
 const yeastOfFlour = figure(0.01, 'g instant per g flour', 0.003, commonPractice);
 

@@ -12,7 +12,7 @@ import {
   weighingList,
   type BakeEvent,
   type DeviceId,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const loaf = build(

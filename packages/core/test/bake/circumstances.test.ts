@@ -10,7 +10,7 @@ import {
   type Belief,
   type BookBake,
   type Household,
-} from '../../src/index.ts';
+} from '../core.ts';
 
 const bag: Bag = {
   id: 'blue',

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { cautionTable, defaultHousehold, type Household } from '../../src/index.ts';
+import { cautionTable, defaultHousehold, type Household } from '../core.ts';
 import { build, judge } from '../build.ts';
 
 type Dough = Record<string, number>;

@@ -15,7 +15,7 @@ import {
   type Ingredient,
   type ResolvedLine,
   type StyleId,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build, judge } from '../build.ts';
 
 /**

@@ -21,7 +21,7 @@ import {
   type Belief,
   type Formula,
   type Household,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 import { between } from './near.ts';
 import { seeded } from '../seeded.ts';

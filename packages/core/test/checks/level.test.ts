@@ -5,7 +5,7 @@ import {
   substitute,
   swapIngredient,
   type StyleId,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build, judge } from '../build.ts';
 import { between } from './near.ts';
 

@@ -17,7 +17,7 @@ import {
   slicesFor,
   usRounded,
   type UsPart,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 import { near } from './near.ts';
 

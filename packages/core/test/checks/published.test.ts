@@ -23,7 +23,7 @@ import {
   defaultMeasures,
   ingredient,
   type Measures,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 import { near } from './near.ts';
 

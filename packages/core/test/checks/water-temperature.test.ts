@@ -8,7 +8,7 @@ import {
   waterByRule,
   waterTemperature,
   type Household,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 import { near } from './near.ts';
 

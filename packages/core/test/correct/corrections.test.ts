@@ -10,7 +10,7 @@ import {
   level,
   resolve,
   cautionTable,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build, judge } from '../build.ts';
 
 const kinds = (

@@ -11,7 +11,7 @@ import {
   waterAccount,
   coefficients,
   type Household,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const kitchen = kitchenOf(defaultHousehold);

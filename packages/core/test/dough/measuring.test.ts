@@ -9,7 +9,7 @@ import {
   resolve,
   setMethod,
   type MeasuringMethod,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const kitchen = { measures: defaultMeasures, scaleStep: 1 };

@@ -12,7 +12,7 @@ import {
   whatToWeigh,
   type Line,
   type MeasuringMethod,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 import { between } from '../checks/near.ts';
 import { seeded } from '../seeded.ts';

@@ -12,7 +12,7 @@ import {
   resolve,
   takeCorrection,
   totals,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build, judge } from '../build.ts';
 import { near } from '../checks/near.ts';
 

@@ -19,7 +19,7 @@ import {
   styleIds,
   styles,
   verdict,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build, judge } from '../build.ts';
 
 describe('states', () => {

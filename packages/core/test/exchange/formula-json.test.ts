@@ -1,11 +1,6 @@
 import { expect } from 'chai';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import {
-  completeFormula,
-  formulaProblems,
-  formulaSchemas,
-  type FormulaJson,
-} from '../../src/index.ts';
+import { completeFormula, formulaProblems, formulaSchemas, type FormulaJson } from '../core.ts';
 import { build, read } from '../build.ts';
 
 const valid = new Ajv2020({ allErrors: true }).compile(formulaSchemas[2]);

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { NewerFormat, layLines, upgrade } from '../../src/index.ts';
+import { NewerFormat, layLines, upgrade } from '../core.ts';
 
 /** As the first version wrote it: a starter that a swap brought in, and a change of a stage that is not there. */
 const first = () => ({

@@ -10,7 +10,7 @@ import {
   ingredient,
   scaleTo,
   takeCorrection,
-} from '../../src/index.ts';
+} from '../core.ts';
 
 const formula = (grams: Readonly<Record<string, number>>, name = 'Loaf') =>
   completeFormula({

@@ -14,7 +14,7 @@ import {
   takeCorrection,
   totals,
   type Formula,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const loaf = build({

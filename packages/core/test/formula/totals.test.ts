@@ -20,7 +20,7 @@ import {
   waterSchools,
   weighingList,
   type Formula,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const sourdough = build({ 'bread-flour': 400, water: 250, milk: 100, salt: 9 }, 'hearth-white', {

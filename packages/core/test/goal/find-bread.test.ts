@@ -10,7 +10,7 @@ import {
   type CandidateStuff,
   type Goal,
   type Programme,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { solveProgramme } from '../../src/goal/solve.ts';
 import { seeded } from '../seeded.ts';
 

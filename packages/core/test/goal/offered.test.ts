@@ -7,7 +7,7 @@ import {
   offeredFor,
   pantryIn,
   resolve,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const lean = resolve(

@@ -26,7 +26,7 @@ import {
   type Formula,
   type Household,
   type StyleId,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 /**

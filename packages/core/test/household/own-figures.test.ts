@@ -1,11 +1,5 @@
 import { expect } from 'chai';
-import {
-  bagProblems,
-  catalogue,
-  figureGroups,
-  figureProblems,
-  soundFigures,
-} from '../../src/index.ts';
+import { bagProblems, catalogue, figureGroups, figureProblems, soundFigures } from '../core.ts';
 
 describe('figures that a household sets', () => {
   const rows = figureGroups(catalogue, {}).flatMap((g) => g.rows);

@@ -21,7 +21,7 @@ import {
   type Bag,
   type Household,
   type Label,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const bag = (over: Partial<Bag> = {}): Bag => ({

@@ -9,7 +9,7 @@ import {
   nothingLearned,
   type BakeEvent,
   type BookBake,
-} from '../../src/index.ts';
+} from '../core.ts';
 
 const formula = completeFormula({
   stages: [

@@ -6,7 +6,7 @@ import {
   kitchenFraction,
   readRecipe,
   type Measures,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { read } from '../build.ts';
 
 /** What one line is read as: ingredient, grams, how measured. */

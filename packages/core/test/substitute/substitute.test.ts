@@ -14,7 +14,7 @@ import {
   weighingList,
   type Formula,
   type Household,
-} from '../../src/index.ts';
+} from '../core.ts';
 import { build } from '../build.ts';
 
 const swap = (formula: Formula, line: string, to: string, household = defaultHousehold) => {

@@ -1,7 +1,5 @@
 import {
-  candidatesOf,
   evaluate,
-  findBread,
   kitchenOf,
   mainStage,
   pantryIn,
@@ -11,6 +9,7 @@ import {
   type Goal,
   type Household,
 } from '@tender-crumb/core';
+import { candidatesOf, findBread } from '@tender-crumb/core/heavy';
 import { expose } from 'comlink';
 
 const finder = {

@@ -2,14 +2,13 @@ import {
   evaluate,
   kitchenOf,
   seededRandom,
-  simulateLevel,
-  whatToWeigh,
   type Belief,
   type Formula,
   type Household,
   type Simulation,
   type Surer,
 } from '@tender-crumb/core';
+import { simulateLevel, whatToWeigh } from '@tender-crumb/core/heavy';
 import { expose } from 'comlink';
 
 /** A level drawn many times over, and what would make it surer. */

@@ -2,7 +2,6 @@ import {
   bakeState,
   forecastOf,
   kitchenNow,
-  learnBook,
   teaches,
   type BakeEvent,
   type BookBake,
@@ -14,6 +13,7 @@ import {
   type DeviceId,
   type Outcome,
 } from '@tender-crumb/core';
+import { learnBook } from '@tender-crumb/core/heavy';
 import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';

@@ -1,4 +1,5 @@
-import { learnBook, modelVersion } from '@tender-crumb/core';
+import { modelVersion } from '@tender-crumb/core';
+import { learnBook } from '@tender-crumb/core/heavy';
 import { inTransaction, type Database } from '../database/open.ts';
 import { saveLesson, wholeBook } from './bakes.ts';
 import { readHousehold, saveBelief } from './household.ts';

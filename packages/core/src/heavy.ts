@@ -1,0 +1,6 @@
+/** What takes long enough for a worker, by name: pages do not load it. */
+export { findBread } from './goal/find-bread.ts';
+export { candidatesOf } from './goal/offered.ts';
+export { learnBook } from './learn/book.ts';
+export { simulateLevel } from './dough/simulation.ts';
+export { whatToWeigh } from './dough/what-to-weigh.ts';
