@@ -33,7 +33,7 @@ const bagThen = ({ openedOn, moisture }: Bag): BagThen => ({
 /**
  * The kitchen as it is, to be kept with a bake of a formula, or of a bread that has none here.
  *
- * @example kitchenNow(household, formula).bags // {blue: {openedOn: '2026-11-02', moisture: 12.8}}
+ * @example kitchenNow(household, formulaOfBlueBag).bags // {blue: {openedOn: '2026-11-02', moisture: 12.8}}
  */
 export function kitchenNow(household: Household, formula?: Formula): KitchenThen {
   const used = new Set(formula && allLines(formula).map((l) => l.bag));

@@ -7,7 +7,7 @@ export const stillToDrink = ({ points, early }: Level): number => early - points
 /**
  * Where a dough was felt to be, as it will feel after its rest.
  *
- * @example restedFeel({points: 9, rested: false}, level) // 2, where 7 points are still to be drunk
+ * @example restedFeel({points: 9, rested: false}, {points: 1, early: 8}) // 2, as 7 points are still to be drunk
  */
 export const restedFeel = ({ points, rested }: Felt, level: Level): number =>
   rested === false ? points - stillToDrink(level) : points;

@@ -10,7 +10,7 @@ import { gramsNumber } from '../quantity/number.ts';
  * A formula as plain text, one ingredient a line, with the school's percentages in brackets; the
  * reader reads it back.
  *
- * @example formulaText(formula) // 'Lockside tin loaf\n\nDough:\n420 g strong bread flour (100 %)\n…'
+ * @example formulaText(formula).split('\n')[0] // 'Lockside'
  */
 export function formulaText(
   formula: Formula,

@@ -9,7 +9,7 @@ export const isPouredWater = (line: Pick<ResolvedLine, 'ingredient'>): boolean =
  * Grams of water that are poured: what can be held back or made warm.
  *
  * @param stage of that stage alone, where given
- * @example pouredWater(lines, 's1') // 340
+ * @example pouredWater(lines, 's1') // 400
  */
 export const pouredWater = (
   lines: readonly Pick<ResolvedLine, 'ingredient' | 'stage' | 'grams'>[],

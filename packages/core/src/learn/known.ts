@@ -11,7 +11,7 @@ export interface KnownThirst {
 /**
  * What is known of the thirst of an ingredient, or of one bag of it.
  *
- * @example knownThirst({ingredient: 'bread-flour', bag: 'blue'}, belief).now.thirst // .605
+ * @example knownThirst({ingredient: 'bread-flour', bag: 'blue'}, beliefOfBlueBag).now.thirst // .605
  */
 export function knownThirst(
   of: { readonly ingredient: string; readonly bag?: string },

@@ -11,7 +11,7 @@ export interface Cost {
 /**
  * What the ingredients cost, by the prices of bags and labels.
  *
- * @example costOf(lines).known // 1.32
+ * @example costOf(linesWithPrices).known // 1.32
  */
 export function costOf(lines: readonly ResolvedLine[]): Cost {
   const bought = lines.filter((l) => l.grams > 0 && l.ingredient !== 'water');

@@ -124,7 +124,7 @@ function weigh(
  * Reads an amount typed beside a known ingredient: "2 cups", "1½ tbsp", "250 g", "2" of eggs, or a bare
  * number, which is grams.
  *
- * @example readMeasure('1½ tbsp', ingredient('honey'), defaultMeasures) // 31.8 g, by volume
+ * @example readMeasure('1½ tbsp', ingredient('honey'), defaultMeasures).grams // 31.78
  */
 export function readMeasure(
   text: string,
@@ -168,7 +168,7 @@ function bracketed(notes: readonly string[]): { grams: number; each: boolean } |
  * Reads one line of a recipe.
  *
  * @param what decides on the ingredient, so that starters can be told from it
- * @example readLine('2 cups (spooned) bread flour', defaultMeasures) // 250 g, by volume
+ * @example readLine('2 cups (spooned) bread flour', defaultMeasures).grams // 250
  */
 export function readLine(
   text: string,

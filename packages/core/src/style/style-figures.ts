@@ -65,14 +65,22 @@ function span(of: Span, id: StyleId, own: OwnValues): readonly [number, number] 
   return low < high ? [low, high] : styles[id][of];
 }
 
+/** Own figures are values: a style is worked out once for each. */
+const known = new WeakMap<OwnValues, Partial<Record<StyleId, Style>>>();
+const nothingSet: OwnValues = {};
+
 /**
  * A style as a household has it: its own figures over the table's.
  *
  * @example styleIn('pan', {'window:pan:low': -2}).window // [-2, 4]
  */
-export const styleIn = (id: StyleId, own: OwnValues = {}): Style => ({
-  ...styles[id],
-  window: span('window', id, own),
-  protein: span('protein', id, own),
-  loss: { ...styles[id].loss, value: value(`loss:${id}`, own) },
-});
+export function styleIn(id: StyleId, own: OwnValues = nothingSet): Style {
+  const here = known.get(own) ?? {};
+  known.set(own, here);
+  return (here[id] ??= {
+    ...styles[id],
+    window: span('window', id, own),
+    protein: span('protein', id, own),
+    loss: { ...styles[id].loss, value: value(`loss:${id}`, own) },
+  });
+}
