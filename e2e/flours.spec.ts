@@ -64,6 +64,62 @@ test('a bag: what cannot be is said at its field, and a dry bag asks for more wa
   await expect(page.getByRole('article', { name: 'Correction: water' })).toBeVisible();
 });
 
+test('a bag that was baked with: its moisture holds from today, or always did', async ({
+  page,
+}) => {
+  const bag = { name: 'Stone bin', ingredient: 'bread-flour', moisture: 13 };
+  const kept = await page.request.post('/api/v1/bags', { data: bag });
+  const { id } = (await kept.json()) as { id: string };
+  const baked = await page.request.post('/api/v1/formulas', {
+    data: {
+      name: 'Bin loaf',
+      stages: [
+        {
+          lines: [
+            { ingredient: 'bread-flour', grams: 500, bag: id },
+            { ingredient: 'water', grams: 320 },
+          ],
+        },
+      ],
+    },
+  });
+  const { id: formulaId } = (await baked.json()) as { id: string };
+  const begun = await page.request.post('/api/v1/bakes', {
+    data: { formulaId, formulaVersion: 1 },
+  });
+  const { id: bake } = (await begun.json()) as { id: string };
+  const at = '2026-05-01T08:00:00.000Z';
+  await page.request.post(`/api/v1/bakes/${bake}/events`, {
+    data: {
+      events: [
+        { id: 'f', at, kind: 'felt', data: { points: 1 } },
+        { id: 'e', at, kind: 'finished', data: {} },
+      ],
+    },
+  });
+  const then = async () => {
+    const { circumstances } = await (await page.request.get(`/api/v1/bakes/${bake}`)).json();
+    return circumstances.kitchen.bags[id].moisture as number;
+  };
+  const say = async (moisture: string, since?: string) => {
+    await visit(page, '/pantry');
+    await page.getByRole('button', { name: 'Change Stone bin' }).click();
+    const form = page.locator('form').filter({ hasText: 'used up' });
+    await expect(form.getByText('Was it always so, or from today?')).toHaveCount(0);
+    await form.getByLabel('Moisture, %').fill(moisture);
+    await expect(form.getByText('Was it always so, or from today?')).toBeVisible();
+    if (since) await form.getByRole('radio', { name: since }).click();
+    await form.getByRole('button', { name: 'Keep the changes' }).click();
+    await expect(page.getByRole('row', { name: /^Stone bin/ })).toContainText(
+      `${moisture} % moisture`,
+    );
+  };
+  await say('11');
+  expect(await then()).toBe(13);
+  await say('10', 'It was always so');
+  expect(await then()).toBe(10);
+});
+
 test('an ingredient of one’s own from its label stands in a formula', async ({ page }) => {
   await visit(page, '/pantry');
   await page.getByText('Add one from its label').click();

@@ -360,6 +360,24 @@ test.describe('a bake', () => {
       .toBe(undefined);
   });
 
+  test('of something without a formula here is only said how it came out', async ({ page }) => {
+    await visit(page, '/bake');
+    await page.getByLabel(/without a formula/).fill('Bread of the neighbours');
+    await page.getByRole('button', { name: 'Bake it' }).click();
+    await expect(page).toHaveURL(/\/bake\/.+/);
+    await page.getByRole('radio', { name: 'as it should be' }).click();
+    await page.getByRole('button', { name: 'dense' }).click();
+    await page.getByLabel('In your own words').fill('rye, I think');
+    await page.getByRole('button', { name: 'Write it in the book' }).click();
+    await expect(page.getByRole('heading', { name: 'as it should be' })).toBeVisible();
+    await expect(page.getByText('dense · rye, I think')).toBeVisible();
+    await visit(page, '/book');
+    const row = page.getByRole('listitem').filter({ hasText: 'Bread of the neighbours' });
+    await expect(row).toContainText('as it should be');
+    await visit(page, '/bake');
+    await expect(page.getByText('Bread of the neighbours')).toHaveCount(0);
+  });
+
   test('is given up, and taken up again; what was tapped stays', async ({ page }) => {
     await page.locator('button.tick').first().click();
     await page.getByRole('button', { name: 'Give this bake up' }).click();

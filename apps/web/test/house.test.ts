@@ -36,11 +36,11 @@ import { isBookLearned, wantLearning, wantLearningBy } from '../src/lib/server/s
 import { listBags } from '../src/lib/server/store/bags.ts';
 import {
   addFormula,
-  listAside,
   listFormulas,
   readFormula,
   saveFormula,
 } from '../src/lib/server/store/formulas.ts';
+import { listAside } from '../src/lib/server/store/formula-asides.ts';
 import { readHousehold, readBelief } from '../src/lib/server/store/household.ts';
 import { learnWholeBook } from '../src/lib/server/store/learn-book.ts';
 import { listBakes, readBake } from '../src/lib/server/store/bakes.ts';

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { defaultSettings, formatLimits } from '@tender-crumb/core';
 import { bounded, jsonLimits } from '../src/lib/server/boundary/body.ts';
-import { saveFormula, addFormula, listAside, mostAside } from '../src/lib/server/store/formulas.ts';
+import { saveFormula, addFormula } from '../src/lib/server/store/formulas.ts';
+import { listAside, mostAside } from '../src/lib/server/store/formula-asides.ts';
 import { completeFormula } from '@tender-crumb/core';
 import { TestFolder } from './kitchen.ts';
 import { TestServer } from './server.ts';

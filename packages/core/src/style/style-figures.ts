@@ -14,38 +14,23 @@ export type StyleFigure = `${Span}:${StyleId}:${End}` | `loss:${StyleId}`;
 /** Ends of the level as it is drawn, with room to spare. */
 const furthest = 30;
 
-const says: Readonly<Record<Span, Readonly<Record<End, string>>>> = {
-  window: { low: 'from', high: 'to' },
-  protein: { low: 'from', high: 'to' },
-};
+const spanRows = {
+  window: { unit: 'points', sd: 1, source: windowSource, least: -furthest, most: furthest },
+  protein: { unit: 'g per 100 g', sd: 0.5, source: commonPractice, least: 0, most: 100 },
+} as const satisfies Record<Span, object>;
+const endNames: Readonly<Record<End, string>> = { low: 'from', high: 'to' };
 
 const rowsOf = (id: StyleId): Array<readonly [StyleFigure, Settable]> => {
-  const { name, window, protein, loss } = styles[id];
-  const window2 = ends.map(
-    (end, i) =>
-      [
-        `window:${id}:${end}`,
-        settable(
-          `${name}, ${says.window[end]}`,
-          figure(window[i]!, 'points', 1, windowSource),
-          -furthest,
-          furthest,
-        ),
-      ] as const,
-  );
-  const protein2 = ends.map(
-    (end, i) =>
-      [
-        `protein:${id}:${end}`,
-        settable(
-          `${name}, ${says.protein[end]}`,
-          figure(protein[i]!, 'g per 100 g', 0.5, commonPractice),
-          0,
-          100,
-        ),
-      ] as const,
-  );
-  return [...window2, ...protein2, [`loss:${id}`, settable(name, loss, 0, 0.4)]];
+  const { name, loss } = styles[id];
+  const ofSpans = spans.flatMap((span) => {
+    const { unit, sd, source, least, most } = spanRows[span];
+    return ends.map((end, i) => {
+      const value = figure(styles[id][span][i]!, unit, sd, source);
+      const row = settable(`${name}, ${endNames[end]}`, value, least, most);
+      return [`${span}:${id}:${end}`, row] as const;
+    });
+  });
+  return [...ofSpans, [`loss:${id}`, settable(name, loss, 0, 0.4)]];
 };
 
 /** What each style wants, as figures that a household may set. */

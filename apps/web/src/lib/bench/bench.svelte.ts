@@ -1,5 +1,6 @@
 import {
   evaluate,
+  kindOfBag,
   kitchenOf,
   styleIn,
   pantryIn,
@@ -128,7 +129,10 @@ export class Bench {
   /** Bags that a line can be bound to: of its kind, and not used up unless it is bound to it. */
   bagsOf(line: { readonly ingredient: string; readonly bag?: string }): readonly Bag[] {
     return this.household.bags.filter(
-      (b) => b.ingredient === line.ingredient && (!b.finished || b.id === line.bag),
+      (b) =>
+        b.ingredient === line.ingredient &&
+        kindOfBag(b) !== 'starter' &&
+        (!b.finished || b.id === line.bag),
     );
   }
 

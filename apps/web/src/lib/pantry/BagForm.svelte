@@ -51,6 +51,15 @@
   let faults = $state.raw<Faults>({});
   let busy = $state(false);
 
+  /** Fields of other kinds of bag than flour. */
+  const unasked = $derived(
+    Object.fromEntries(
+      (['kind', 'bestBefore', 'hydration', 'seed', 'keptAt', 'fedOn'] as const)
+        .filter((field) => bag?.[field] !== undefined)
+        .map((field) => [field, bag![field]]),
+    ),
+  );
+
   const percent = (n: number | undefined) => (n === undefined ? undefined : n / 100);
 
   async function keep(event: SubmitEvent) {
@@ -58,6 +67,8 @@
     const { name, ingredient, grind, openedOn, paid, finished, ...typed } = written.fields;
     const price = { paid: numberIn(paid) ?? 0, kilograms: numberIn(typed.kilograms) };
     const said = {
+      // What of a bag this form does not ask for stays as it is.
+      ...unasked,
       name: name.trim(),
       ingredient,
       ...(grind === 'bought' ? {} : { grind: grind as Bag['grind'] }),

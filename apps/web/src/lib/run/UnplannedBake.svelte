@@ -20,6 +20,10 @@
     ]),
   );
 
+  const more = $derived(
+    [state.outcome?.words.join(', '), state.outcome?.note].filter(Boolean).join(' · '),
+  );
+
   onMount(() =>
     outbox().subscribe(({ outcome }) => {
       if (outcome?.entry.lane === lane && outcome.result.kind === 'delivered') void refresh();
@@ -45,7 +49,7 @@
     <section class="bowl grid gap-3 p-5">
       {#if state.outcome}
         <h2 class="text-xl">{judgements[state.outcome.stars - 1]}</h2>
-        <p>{[state.outcome.words.join(', '), state.outcome.note].filter(Boolean).join(' · ')}</p>
+        {#if more}<p>{more}</p>{/if}
       {/if}
       <p class="quiet">
         It was baked without a formula here: there was no forecast, and it teaches nothing.

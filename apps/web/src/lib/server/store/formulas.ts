@@ -1,6 +1,7 @@
 import type { Formula } from '@tender-crumb/core';
 import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
+import { keepAside } from './formula-asides.ts';
 import { formulaOf } from './formula-body.ts';
 
 export interface StoredFormula {
@@ -271,116 +272,4 @@ export async function saveFormula(
       .execute();
     return { outcome: 'saved', version };
   });
-}
-
-/** Most refused copies of one formula that are kept; beyond it the oldest goes. */
-export const mostAside = 50;
-
-/** Keeps what was refused: what was sent before once, and the newest of one sitting. */
-async function keepAside(
-  tx: Database,
-  id: string,
-  basedOn: number,
-  body: string,
-  { at = new Date().toISOString(), device, draft }: SavedBy,
-): Promise<string> {
-  const known = await tx
-    .selectFrom('formula_aside')
-    .select('id')
-    .where('formula_id', '=', id)
-    .where((e) => e.or([e('body', '=', body), ...(draft ? [e('draft', '=', draft)] : [])]))
-    .executeTakeFirst();
-  const row = {
-    based_on: basedOn,
-    body,
-    kept_at: at,
-    device: device ?? null,
-    draft: draft ?? null,
-  };
-  if (known) {
-    await tx.updateTable('formula_aside').set(row).where('id', '=', known.id).execute();
-    return known.id;
-  }
-  const aside = crypto.randomUUID();
-  await tx
-    .insertInto('formula_aside')
-    .values({ id: aside, formula_id: id, ...row })
-    .execute();
-  await tx
-    .deleteFrom('formula_aside')
-    .where('formula_id', '=', id)
-    .where('id', 'not in', (q) =>
-      q
-        .selectFrom('formula_aside')
-        .select('id')
-        .where('formula_id', '=', id)
-        .orderBy('kept_at', 'desc')
-        .limit(mostAside),
-    )
-    .where('id', '!=', aside)
-    .execute();
-  return aside;
-}
-
-/** A copy that was refused as stale and kept. */
-export interface Aside {
-  readonly id: string;
-  readonly basedOn: number;
-  readonly keptAt: string;
-  readonly device?: string;
-  readonly formula: Formula;
-}
-
-/** Copies that were refused as stale and kept, newest first. */
-export async function listAside(db: Database, id: string): Promise<Aside[]> {
-  const rows = await db
-    .selectFrom('formula_aside')
-    .selectAll()
-    .where('formula_id', '=', id)
-    .orderBy('kept_at', 'desc')
-    .limit(mostAside)
-    .execute();
-  return rows.map((r) => ({
-    id: r.id,
-    basedOn: r.based_on,
-    keptAt: r.kept_at,
-    ...(r.device ? { device: r.device } : {}),
-    formula: formulaOf(r.body),
-  }));
-}
-
-/** A version of a formula, without its body. */
-export interface VersionHead {
-  readonly version: number;
-  readonly savedAt: string;
-  readonly device?: string;
-}
-
-/** Versions of a formula, newest first. */
-export async function listVersions(
-  db: Database,
-  id: string,
-  { limit = 30, offset = 0 } = {},
-): Promise<Page<VersionHead>> {
-  const rows = await db
-    .selectFrom('formula_version')
-    .select(['version', 'saved_at', 'device'])
-    .where('formula_id', '=', id)
-    .orderBy('version', 'desc')
-    .limit(limit)
-    .offset(offset)
-    .execute();
-  const { total } = await db
-    .selectFrom('formula_version')
-    .select((e) => e.fn.countAll<number>().as('total'))
-    .where('formula_id', '=', id)
-    .executeTakeFirstOrThrow();
-  return {
-    rows: rows.map((r) => ({
-      version: r.version,
-      savedAt: r.saved_at,
-      ...(r.device ? { device: r.device } : {}),
-    })),
-    total,
-  };
 }

@@ -1,7 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { lastFelt } from '$lib/server/store/bakes.ts';
-import { listAside, readFormula } from '$lib/server/store/formulas.ts';
+import { readFormula } from '$lib/server/store/formulas.ts';
+import { listAside } from '$lib/server/store/formula-asides.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 

@@ -8,7 +8,8 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
-import { listAside, readFormula, saveFormula } from '$lib/server/store/formulas.ts';
+import { readFormula, saveFormula } from '$lib/server/store/formulas.ts';
+import { listAside } from '$lib/server/store/formula-asides.ts';
 
 const missing = (id: string) =>
   new Problem(404, 'No such formula', [{ where: 'path', what: `no formula “${id}”` }]);
