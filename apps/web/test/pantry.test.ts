@@ -101,6 +101,32 @@ describe('the pantry', () => {
     });
   }
 
+  it('bakes keep how they were measured, until it is said that it was always so', async () => {
+    const { json: loaf } = await ask('POST', '/api/v1/formulas', {
+      stages: [{ lines: [{ ingredient: 'bread-flour', grams: 500, measured: 'volume' }] }],
+    });
+    const { json: begun } = await ask('POST', '/api/v1/bakes', {
+      formulaId: loaf['id'],
+      formulaVersion: 1,
+    });
+    const then = async () =>
+      (await ask('GET', `/api/v1/bakes/${begun['id']}`)).json['circumstances'].kitchen;
+    const before = await then();
+    const { json: settings } = await ask('GET', '/api/v1/household');
+    const measures = { ...settings['measures'], fill: 'dipped' };
+    await ask('PATCH', '/api/v1/household', { measures, room: { celsius: 31 } });
+    expect(await then()).to.deep.equal(before);
+    const { json } = await ask('POST', '/api/v1/household/always', {});
+    expect(json['bakes']).to.be.above(0);
+    // The measures alone: the room of that day stays that day's.
+    expect(await then()).to.deep.equal({ ...before, measures });
+    expect((await ask('POST', '/api/v1/household/always', {})).json).to.deep.equal({ bakes: 0 });
+    await ask('PATCH', '/api/v1/household', {
+      measures: settings['measures'],
+      room: settings['room'] ?? null,
+    });
+  });
+
   it('keeps yeast and starters beside flour; lines and stages are bound to those of their kind', async () => {
     const keep = async (of: object) => (await ask('POST', '/api/v1/bags', of)).json['id'] as string;
     const yeast = await keep({

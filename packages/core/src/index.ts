@@ -149,6 +149,8 @@ export {
   asAlways,
   householdOn,
   kitchenNow,
+  measuredAs,
+  measuresAlike,
   type Circumstances,
   type KitchenThen,
 } from './bake/circumstances.ts';

@@ -77,3 +77,18 @@ export const asAlways = (kitchen: KitchenThen, bag: Bag): KitchenThen =>
   kitchen.bags[bag.id] === undefined
     ? kitchen
     : { ...kitchen, bags: { ...kitchen.bags, [bag.id]: bagThen(bag) } };
+
+/** A kitchen of that time where the household had always measured as it does now. */
+export const measuredAs = (
+  kitchen: KitchenThen,
+  { measures, scaleStep }: Pick<Household, 'measures' | 'scaleStep'>,
+): KitchenThen => ({ ...kitchen, measures, scaleStep });
+
+/** Whether a household measures as it did in a kitchen of that time. */
+export const measuresAlike = (
+  then: KitchenThen,
+  now: Pick<Household, 'measures' | 'scaleStep'>,
+): boolean =>
+  then.scaleStep === now.scaleStep &&
+  JSON.stringify(Object.entries(then.measures).sort()) ===
+    JSON.stringify(Object.entries(now.measures).sort());

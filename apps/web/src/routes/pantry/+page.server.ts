@@ -1,6 +1,7 @@
 import { knownThirst, pantryIn } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listLabels } from '$lib/server/store/own.ts';
+import { bakesMeasuredOtherwise } from '$lib/server/store/kitchens.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
@@ -14,6 +15,7 @@ export const load: PageServerLoad = async () => {
   return {
     household,
     labels,
+    measuredOtherwise: await bakesMeasuredOtherwise(db, household),
     bags: household.bags.map((b) => ({
       ...b,
       known: knownThirst({ ingredient: b.ingredient, bag: b.id }, belief, pantryIn(household)),

@@ -2,6 +2,7 @@
   import { refresh } from '$lib/ui/refresh.ts';
   import { pantryIn, type Settings } from '@tender-crumb/core';
   import Pencil from '@lucide/svelte/icons/pencil';
+  import { api } from '$lib/api.ts';
   import BagForm from '$lib/pantry/BagForm.svelte';
   import BagTable from '$lib/pantry/BagTable.svelte';
   import CupForm from '$lib/pantry/CupForm.svelte';
@@ -27,6 +28,17 @@
     const { refused, says } = await settle(household, change);
     fault = refused ? says : '';
     said = refused ? '' : says;
+  }
+
+  /** The bakes that were measured otherwise were not. */
+  async function alwaysSo() {
+    try {
+      await api('POST', '/api/v1/household/always');
+      fault = '';
+      await kept();
+    } catch (refusal) {
+      fault = `Not changed: ${(refusal as Error).message}`;
+    }
   }
 
   async function kept() {
@@ -121,6 +133,19 @@
     <section class="bowl p-4" aria-labelledby="kitchen">
       <h2 id="kitchen" class="mb-3">The kitchen</h2>
       <KitchenForm {household} onkeep={(change) => void keep(change)} />
+      {#if data.measuredOtherwise > 0}
+        <div class="mt-3 flex flex-wrap items-center gap-3 border-t border-line pt-3">
+          <span
+            >{data.measuredOtherwise === 1
+              ? 'One bake was'
+              : `${data.measuredOtherwise} bakes were`} measured otherwise, and
+            {data.measuredOtherwise === 1 ? 'keeps' : 'keep'} that.</span
+          >
+          <button class="knob" type="button" onclick={() => void alwaysSo()}
+            >No, it was always as it is now</button
+          >
+        </div>
+      {/if}
     </section>
     <section class="bowl p-4" aria-labelledby="cup">
       <h2 id="cup">My cup</h2>
