@@ -15,22 +15,36 @@ export type StyleFigure = `${Span}:${StyleId}:${End}` | `loss:${StyleId}`;
 const furthest = 30;
 
 const spanRows = {
-  window: { unit: 'points', sd: 1, source: windowSource, least: -furthest, most: furthest },
-  protein: { unit: 'g per 100 g', sd: 0.5, source: commonPractice, least: 0, most: 100 },
+  window: {
+    says: (style: string) => style,
+    unit: 'points',
+    sd: 1,
+    source: windowSource,
+    least: -furthest,
+    most: furthest,
+  },
+  protein: {
+    says: (style: string) => `protein of ${style}`,
+    unit: 'g per 100 g',
+    sd: 0.5,
+    source: commonPractice,
+    least: 0,
+    most: 100,
+  },
 } as const satisfies Record<Span, object>;
 const endNames: Readonly<Record<End, string>> = { low: 'from', high: 'to' };
 
 const rowsOf = (id: StyleId): Array<readonly [StyleFigure, Settable]> => {
   const { name, loss } = styles[id];
   const ofSpans = spans.flatMap((span) => {
-    const { unit, sd, source, least, most } = spanRows[span];
+    const { unit, sd, source, least, most, says } = spanRows[span];
     return ends.map((end, i) => {
       const value = figure(styles[id][span][i]!, unit, sd, source);
-      const row = settable(`${name}, ${endNames[end]}`, value, least, most);
+      const row = settable(`${says(name)}, ${endNames[end]}`, value, least, most);
       return [`${span}:${id}:${end}`, row] as const;
     });
   });
-  return [...ofSpans, [`loss:${id}`, settable(name, loss, 0, 0.4)]];
+  return [...ofSpans, [`loss:${id}`, settable(`bake loss of ${name}`, loss, 0, 0.4)]];
 };
 
 /** What each style wants, as figures that a household may set. */
