@@ -20,12 +20,12 @@ const text = [
   '1 1/2 cups warm water',
   ...others.slice(0, 24).map((i, n) => `${1 + (n % 3)} tsp ${i.aliases[0]}, to taste (optional)`),
 ].join('\n');
-const { formula, unread } = readRecipe(text, defaultMeasures);
+const { formula, unread } = readRecipe(text, { measures: defaultMeasures });
 if (unread.length > 0) throw new Error(`the bench recipe is not read: ${unread[0]!.text}`);
 
 // A new value each time, as a keystroke makes one.
 const evaluation = () => evaluate({ ...formula }, defaultHousehold, nothingLearned);
-const reading = () => readRecipe(text, defaultMeasures);
+const reading = () => readRecipe(text, { measures: defaultMeasures });
 const passes = () => text.split('\n').map((l) => l.toLowerCase().match(/[\d½]+|[a-z]+/g));
 
 print({

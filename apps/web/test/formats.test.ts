@@ -84,7 +84,7 @@ describe('formulas at the door', () => {
   });
 
   it('what the reader makes, and what is upgraded, comes through unchanged', () => {
-    const { formula } = readRecipe('500 g flour\n100 g starter\n1 egg', defaultHousehold.measures);
+    const { formula } = readRecipe('500 g flour\n100 g starter\n1 egg', defaultHousehold);
     expect(completeFormula(formulaIn(formula, 'body'))).to.deep.equal(formula);
     const old = { ...formula, format: 'tender-crumb/formula-1' };
     expect(formulaIn(upgrade(old), 'body')).to.deep.equal(formula);

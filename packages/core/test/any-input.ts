@@ -169,7 +169,9 @@ export function tryAnyInput(count: number, seed: number): Tried {
     const text = any.text();
     const found: string[] = [];
     try {
-      const formula = any.bent(readRecipe(text, defaultMeasures, any.pick(styleIds)).formula);
+      const formula = any.bent(
+        readRecipe(text, { measures: defaultMeasures, style: any.pick(styleIds) }).formula,
+      );
       const household = any.household();
       const evaluation = evaluate(formula, household, carried);
       if (evaluation) {

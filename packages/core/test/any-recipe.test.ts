@@ -62,7 +62,7 @@ describe('recipes of any shape', () => {
     for (let n = 0; n < 2000; n += 1) {
       const text = recipe(random);
       const style = styleIds[n % styleIds.length]!;
-      const { formula } = readRecipe(text, defaultMeasures, style);
+      const { formula } = readRecipe(text, { measures: defaultMeasures, style });
       const evaluation = evaluate(formula, defaultHousehold, nothingLearned);
       const lines = resolve(formula);
       for (const line of lines) if (!(line.grams >= 0)) throw new Error(`${line.grams} in ${text}`);

@@ -57,4 +57,4 @@ export function judge(
 }
 
 export const read = (text: string, style: StyleId = 'pan') =>
-  readRecipe(text, defaultMeasures, style);
+  readRecipe(text, { measures: defaultMeasures, style });

@@ -19,7 +19,7 @@ import { totals } from './totals.ts';
 /** Edits: functions from a formula to a new one. The old one is what undo goes back to. */
 
 /** An id that no line of the formula has yet. */
-function nextLineId(formula: Formula): string {
+export function nextLineId(formula: Formula): string {
   const used = allLines(formula).map((l) => Number(l.id.slice(1)) || 0);
   return `l${Math.max(0, ...used) + 1}`;
 }

@@ -28,6 +28,10 @@ export interface Settings {
   readonly lowSodium: boolean;
   /** Id of the yeast in the cupboard, where there is only one. */
   readonly yeastKept?: string;
+  /** What it calls things that the catalogue calls otherwise, each with the id of what it is. */
+  readonly words: Readonly<Record<string, string>>;
+  /** What one of a thing weighs here, grams, by ingredient. */
+  readonly each: Readonly<Record<string, number>>;
   /** The household's own figures over the catalogue's and the model's. */
   readonly figures: OwnFigures;
 }
@@ -49,6 +53,8 @@ export const defaultSettings: Settings = {
   netCarbs: 'eu',
   glutenFree: false,
   lowSodium: false,
+  words: {},
+  each: {},
   figures: {},
 };
 

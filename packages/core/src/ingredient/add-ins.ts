@@ -1,6 +1,6 @@
 import type { Ingredient } from './ingredient.ts';
 import { quietRow } from './quiet-row.ts';
-import { composition, perCup, thirst, usda } from './rows.ts';
+import { composition, perCup, perPiece, thirst, usda } from './rows.ts';
 
 const estimate = 'own estimate, no source';
 
@@ -68,6 +68,7 @@ export const addIns: readonly Ingredient[] = [
     aliases: ['onion', 'onions', 'red onion', 'red onions', 'fried onions', 'fried onion'],
     role: 'addIn',
     // Its water stays in its cells until the oven: it brings the dough none.
+    piece: perPiece(110, 25),
     composition: composition(usda('11282'), [89.11, 1.1, 0.1, 9.34, 1.7, 4.24, 4]),
     cup: { level: perCup(160, 15, usda('11282')) },
   }),
@@ -89,6 +90,35 @@ export const addIns: readonly Ingredient[] = [
       'cardamom',
       'nutmeg',
       'spice',
+      'ground cinnamon',
+      'ground cardamom',
+      'allspice',
+      'cloves',
+      'ground cloves',
+      'ground ginger',
+      'ginger',
+      'paprika',
+      'smoked paprika',
+      'turmeric',
+      'saffron',
+      'chilli flakes',
+      'chilli powder',
+      'pumpkin spice',
+      'curry powder',
+      'mace',
+      'italian seasoning',
+      'mixed herbs',
+      'dried oregano',
+      'dried rosemary',
+      'dried thyme',
+      'dried basil',
+      'dried dill',
+      'dried onion',
+      'dried garlic',
+      'cayenne',
+      'star anise',
+      'white pepper',
+      'bread spice',
       'spices',
       'mixed spice',
       'pepper',
@@ -99,11 +129,6 @@ export const addIns: readonly Ingredient[] = [
       'oregano',
       'garlic powder',
       'onion powder',
-      'vanilla',
-      'vanilla extract',
-      'lemon zest',
-      'orange zest',
-      'zest',
     ],
     role: 'addIn',
     composition: composition(estimate, [10, 6, 4, 75, 40, 2, 20]),

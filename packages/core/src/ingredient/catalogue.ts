@@ -5,15 +5,25 @@ import type { Ingredient } from './ingredient.ts';
 import { smallThings } from './small.ts';
 import { sweetThings } from './sweet.ts';
 import { wetThings } from './wet.ts';
+import { dairy } from './dairy.ts';
+import { extras } from './extras.ts';
+import { fruitAndVegetables } from './fruit-and-vegetables.ts';
+import { grains } from './grains.ts';
+import { moreFlours } from './more-flours.ts';
 
 /** Everything that Tender Crumb knows by itself, in the order in which a baker would look for it. */
 export const catalogue: readonly Ingredient[] = [
   ...flours,
+  ...moreFlours,
   ...drinkers,
+  ...grains,
   ...wetThings,
+  ...dairy,
   ...sweetThings,
   ...smallThings,
   ...addIns,
+  ...fruitAndVegetables,
+  ...extras,
 ];
 
 const byId: ReadonlyMap<string, Ingredient> = new Map(catalogue.map((i) => [i.id, i]));

@@ -210,7 +210,6 @@ export const flours: readonly Ingredient[] = [
       'whole rye flour',
       'dark rye flour',
       'wholemeal rye flour',
-      'medium rye flour',
     ],
     role: 'flour',
     composition: composition(usda('20064'), [11, 10.88, 1.52, 75.43, 11.8, 1.05, 2], proteinSd),

@@ -59,7 +59,6 @@ export const smallThings: readonly Ingredient[] = [
     'rapid rise yeast',
     'fast action yeast',
     'fast action dried yeast',
-    'easy bake yeast',
     'quick yeast',
     'bread machine yeast',
     'machine yeast',
@@ -85,7 +84,7 @@ export const smallThings: readonly Ingredient[] = [
   quietRow({
     id: 'baking-powder',
     name: 'baking powder',
-    aliases: ['baking powder', 'baking soda', 'bicarbonate of soda'],
+    aliases: ['baking powder'],
     role: 'improver',
     composition: composition(usda('18369'), [5, 0, 0, 27.7, 0.2, 0, 10600]),
     cup: { level: perCup(221, 20, usda('18369')) },

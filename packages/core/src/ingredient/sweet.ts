@@ -35,16 +35,7 @@ export const sweetThings: readonly Ingredient[] = [
   quietRow({
     id: 'syrup',
     name: 'syrup',
-    aliases: [
-      'syrup',
-      'golden syrup',
-      'maple syrup',
-      'malt syrup',
-      'malt extract',
-      'agave',
-      'agave syrup',
-      'date syrup',
-    ],
+    aliases: ['syrup', 'golden syrup', 'maple syrup', 'agave', 'agave syrup', 'date syrup'],
     role: 'sugar',
     composition: composition(usda('19353'), [32.4, 0, 0.1, 67, 0, 60.5, 12]),
     cup: { level: perCup(322, 10, usda('19353')) },

@@ -25,12 +25,13 @@ const glyphClass = `[${Object.keys(glyphValues).join('')}]`;
 
 /** Source of a regular expression for one number as a recipe writes it, longest form first. */
 export const numberPattern = [
-  String.raw`\d+\s+(?:and\s+)?\d+\s*[/⁄]\s*\d+`,
+  String.raw`\d+(?:\s+(?:and\s+|&\s*)?|\s*&\s*|-)\d+\s*[/⁄]\s*\d+`,
   String.raw`\d+\s*[/⁄]\s*\d+`,
-  String.raw`\d+\s*(?:and\s+)?${glyphClass}`,
+  String.raw`\d+\s*(?:and\s+|&\s*|-)?${glyphClass}`,
   glyphClass,
-  String.raw`\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)`,
+  String.raw`[1-9]\d{0,2}(?:,\d{3})+(?:\.\d+)?(?!\d)`,
   String.raw`\d+[.,]\d+`,
+  String.raw`[.,]\d+`,
   String.raw`\d+`,
 ].join('|');
 
@@ -42,7 +43,10 @@ export const numberPattern = [
  * @example parseNumber('1⅓') // 1.333…
  */
 export function parseNumber(text: string): number | undefined {
-  const trimmed = text.trim().replace(/\band\b/, ' ');
+  const trimmed = text
+    .trim()
+    .replace(/(\d)\s*(?:\band\b|&|-)\s*(?=[\d¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])/, '$1 ')
+    .replace(/^[.,](?=\d)/, '0.');
   const mixed = /^(?:(\d+)\s+)?(\d+)\s*[/⁄]\s*(\d+)$/.exec(trimmed);
   if (mixed) {
     const bottom = Number(mixed[3]);
@@ -50,7 +54,8 @@ export function parseNumber(text: string): number | undefined {
   }
   const glyph = new RegExp(`^(\\d*)\\s*(${glyphClass})$`).exec(trimmed);
   if (glyph) return Number(glyph[1] || 0) + (glyphValues[glyph[2]!] ?? 0);
-  if (/^\d{1,3}(,\d{3})+(\.\d+)?$/.test(trimmed)) return Number(trimmed.replaceAll(',', ''));
+  // Nothing groups thousands behind a zero: "0,250" is a quarter.
+  if (/^[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(trimmed)) return Number(trimmed.replaceAll(',', ''));
   if (/^\d+([.,]\d+)?$/.test(trimmed)) return Number(trimmed.replace(',', '.'));
   return undefined;
 }

@@ -58,12 +58,17 @@ export const volumeUnits = [
   'floz',
   'pint',
   'quart',
+  'gallon',
+  'cl',
+  'dsp',
   'pinch',
 ] as const;
 export type VolumeUnit = (typeof volumeUnits)[number];
 
-/** Millilitres in a US fluid ounce. Source: CLDR units.json. */
-const fluidOunce = 29.5735295625;
+/** Millilitres in a fluid ounce, of the cup's school. Source: CLDR units.json. */
+const fluidOunce = { us: 29.5735295625, metric: 29.5735295625, imperial: 28.4130625 } as const;
+/** A dessert spoon: two teaspoons. Common practice, no source. */
+const teaspoonsInDessertSpoon = 2;
 
 /**
  * Millilitres of a kitchen measure in this household's conventions.
@@ -81,8 +86,11 @@ const millilitresPer: Record<VolumeUnit, (measures: Measures) => number> = {
   cup: (m) => cupMillilitres[m.cup],
   tbsp: (m) => tablespoonMillilitres[m.tablespoon],
   tsp: (m) => teaspoonMillilitres[m.tablespoon],
-  floz: () => fluidOunce,
+  floz: (m) => fluidOunce[m.cup],
   pint: (m) => 2 * cupMillilitres[m.cup],
   quart: (m) => 4 * cupMillilitres[m.cup],
+  gallon: (m) => 16 * cupMillilitres[m.cup],
+  cl: () => 10,
+  dsp: (m) => teaspoonsInDessertSpoon * teaspoonMillilitres[m.tablespoon],
   pinch: (m) => teaspoonMillilitres[m.tablespoon] / 16,
 };

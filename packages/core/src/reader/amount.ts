@@ -1,5 +1,6 @@
 import { coefficients } from '../household/coefficients.ts';
 import { numberPattern, parseNumber } from '../quantity/fraction.ts';
+import { inFigures } from './number-words.ts';
 import { unitNamed, unitPattern, type ReadUnit } from './units.ts';
 
 /** An amount as a recipe writes it, before it is known of what. */
@@ -13,36 +14,49 @@ export interface ReadAmount {
   readonly heaped?: boolean;
 }
 
-const countWords: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  half: 0.5,
-  quarter: 0.25,
-};
+/** How a text writes decimals: with a point where nothing says otherwise. */
+export type NumberStyle = 'point' | 'comma';
+
+/**
+ * How a whole text writes its decimals: by the comma where it has more of those than of points.
+ *
+ * @example numberStyle('0,250 l milk\n1.000 g flour') // 'comma'
+ */
+export function numberStyle(text: string): NumberStyle {
+  const count = (pattern: RegExp) => (text.match(pattern) ?? []).length;
+  const commas = count(/\d,\d{1,2}(?!\d)|(?<!\d)0,\d/g);
+  const points = count(/\d\.\d{1,2}(?!\d)|(?<!\d)0\.\d/g);
+  return commas > points ? 'comma' : 'point';
+}
 
 const approximately =
-  '(?<about>(?:about|approx(?:imately|\\.)?|ca\\.?|circa|roughly|around|~|≈)\\s*)?';
+  '(?<about>(?:about|approx(?:imately|\\.)?|ca\\.?|circa|roughly|around|nearly|almost|just over|just under|scant|generous|~|≈)\\s*)?';
 const number = `(?:${numberPattern})`;
-const word = `(?:half\\s+an?|quarter\\s+of\\s+an?|${Object.keys(countWords).join('|')})(?!\\p{L})`;
+const manners =
+  'heaping|heaped|rounded|generous|scant|level|levelled|good|full|large|big|small|mounded|packed|overflowing';
 const amountExpression = new RegExp(
-  `^${approximately}(?<minus>[-−]\\s*)?(?:(?<first>${number})(?:\\s*(?:-|–|—|to|or)\\s*(?<second>${number}))?|(?<word>${word}))` +
-    `\\s*(?<manner>(?:heaping|heaped|rounded|generous|scant|level|good)\\s+)?(?:(?<unit>[Tt](?![\\p{L}])\\.?|${unitPattern}))?` +
-    `(?<manner2>\\s+(?:heaping|heaped|rounded|generous|scant|level)(?!\\p{L}))?(?:\\s+of(?!\\p{L}))?`,
+  `^${approximately}(?<minus>[-−]\\s*)?(?<first>${number})(?:\\s*(?:-|–|—|to|or)\\s*(?<second>${number}))?` +
+    `\\s*(?<manner>(?:${manners})\\s+)?(?:(?<unit>[Tt](?![\\p{L}])\\.?|${unitPattern}))?` +
+    `(?<manner2>\\s+(?:${manners})(?!\\p{L}))?(?:\\s+of(?!\\p{L}))?`,
   'iu',
 );
-const barePinch = /^(?:pinch|dash)(?:es)?(?:\s+of)?(?!\p{L})/iu;
+const barePinch = /^(?:pinch|dash|sprinkle|sprinkling)(?:es)?(?:\s+of)?(?!\p{L})/iu;
+const bareUnit = /^(?<unit>handful|knob|splash|drizzle|glug|dollop|bunch)(?:\s+of)?(?!\p{L})/iu;
 
-const heaped = /heap|rounded|generous|good/i;
+const heaped = /heap|rounded|mounded|overflowing|generous|good/i;
 
 /** Standard deviation of a rectangular distribution over a range, as a share of its middle. */
 const rangeSpread = (low: number, high: number): number =>
   Math.abs(high - low) / (low + high) / Math.sqrt(3);
+
+/** A number in the text's own style: "1.000" is a thousand where decimals have a comma. */
+function valueOf(text: string, style: NumberStyle, unit: ReadUnit | undefined): number | undefined {
+  const grouped = /^[1-9]\d{0,2}\.\d{3}$/.test(text);
+  // A thousandth of a gram is weighed by nobody.
+  const small = unit?.unit === 'g' || unit?.unit === 'ml';
+  if (grouped && (style === 'comma' || small)) return Number(text.replace('.', ''));
+  return parseNumber(style === 'comma' ? text.replace(',', '.') : text);
+}
 
 /**
  * Reads an amount at the start of a text.
@@ -50,22 +64,40 @@ const rangeSpread = (low: number, high: number): number =>
  * @returns the amount and the text behind it; undefined where the text does not start with one
  * @example readAmount('1-2 tbsp honey') // {amount: {amount: 1.5, unit: tablespoon, spread: .19}, rest: 'honey'}
  */
-export function readAmount(text: string): { amount: ReadAmount; rest: string } | undefined {
-  const pinch = barePinch.exec(text);
+export function readAmount(
+  given: string,
+  style: NumberStyle = 'point',
+): { amount: ReadAmount; rest: string } | undefined {
+  const bare = given.replace(
+    /^(?:an?|one)\s+(?:(?:small|good|big|large|generous)\s+)?(?=pinch|dash|sprinkl|handful|knob|splash|drizzle|glug|dollop|bunch)/i,
+    '',
+  );
+  const pinch = barePinch.exec(bare);
   if (pinch) {
     const unit = unitNamed('pinch');
-    return { amount: { amount: 1, unit, spread: 0.4 }, rest: text.slice(pinch[0].length).trim() };
+    return { amount: { amount: 1, unit, spread: 0.4 }, rest: bare.slice(pinch[0].length).trim() };
   }
+  const lone = bareUnit.exec(bare);
+  if (lone?.groups) {
+    const unit = unitNamed(lone.groups['unit']!);
+    return { amount: { amount: 1, unit, spread: 0.3 }, rest: bare.slice(lone[0].length).trim() };
+  }
+  const text = inFigures(given);
   const match = amountExpression.exec(text);
   if (!match?.groups) return undefined;
-  const { about, minus, first, second, word: counted, manner, manner2, unit } = match.groups;
-  const one = first !== undefined ? parseNumber(first) : wordValue(counted!);
-  if (one === undefined) return undefined;
+  const { about, minus, first, second, manner, manner2 } = match.groups;
+  let unit = match.groups['unit'];
+  let rest = text.slice(match[0].length).trim();
+  // "2 L eggs" are two large eggs.
+  if (unit && /^l\.?$/i.test(unit) && /^eggs?\b/i.test(rest)) unit = undefined;
   const unitRead = unit === undefined ? undefined : unitNamed(unit);
+  const one = valueOf(first!, style, unitRead);
+  if (one === undefined) return undefined;
+  rest = rest.replace(/^(?:heaping|heaped|level|levelled)\s+/i, '');
 
   let amount = one;
   let spread = about ? coefficients.about.value : 0;
-  const two = second === undefined ? undefined : parseNumber(second);
+  const two = second === undefined ? undefined : valueOf(second, style, unitRead);
   if (two !== undefined) {
     // "1-1/2" is one and a half, not a range that runs backwards.
     if (two < 1 && one >= 1 && Number.isInteger(one)) amount = one + two;
@@ -74,19 +106,15 @@ export function readAmount(text: string): { amount: ReadAmount; rest: string } |
       spread = Math.hypot(spread, rangeSpread(one, two));
     }
   }
-  if (unitRead?.kind === 'volume' && unitRead.unit === 'pinch') spread = Math.hypot(spread, 0.4);
+  if (unitRead?.unit === 'pinch') spread = Math.hypot(spread, 0.4);
+  const spoons = unitRead?.kind === 'volume';
   return {
     amount: {
       amount: minus ? -amount : amount,
       unit: unitRead,
       spread,
-      ...(heaped.test(manner ?? manner2 ?? '') ? { heaped: true } : {}),
+      ...(spoons && heaped.test(manner ?? manner2 ?? '') ? { heaped: true } : {}),
     },
-    rest: text.slice(match[0].length).trim(),
+    rest,
   };
-}
-
-function wordValue(text: string): number | undefined {
-  const [head] = text.toLowerCase().split(/\s+/);
-  return countWords[head!];
 }

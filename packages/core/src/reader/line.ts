@@ -1,57 +1,114 @@
 import type { MeasuringMethod } from '../formula/formula.ts';
+import type { OutsideUse } from '../formula/beside.ts';
 import { gramsByVolume, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
-import { commonPractice, figure } from '../figure/figure.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
-import type { Measures } from '../quantity/measures.ts';
+import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { coefficients, type Coefficients } from '../household/coefficients.ts';
-import { readAmount, type ReadAmount } from './amount.ts';
-import { matchIngredient } from './match.ts';
+import { readAmount, type NumberStyle, type ReadAmount } from './amount.ts';
+import { matchWithNotes, vocabularyOf, type Vocabulary } from './match.ts';
+import { pieceWeight } from './piece-weights.ts';
+import { starterWord } from './starter.ts';
 
 /** Why a line could not be read. */
 export type UnreadCode =
   | 'no-amount'
   | 'no-unit'
   | 'unknown'
+  | 'several'
   | 'negative'
   | 'absurd'
   | 'no-weight'
-  | 'not-in-dough'
   | 'too-long';
 
-export type CannotRead = Refusal<UnreadCode>;
+/** Why a line cannot be read, and the words that name something in it. */
+export interface CannotRead extends Refusal<UnreadCode> {
+  readonly about?: string;
+}
 
 /** A line that was read: so much of that. */
 export interface ReadLine {
   /** Text that names the ingredient. */
   readonly what: string;
   readonly of: Ingredient;
-  readonly grams: number;
+  /** Absent where only a percentage of the flour was said. */
+  readonly grams?: number;
+  readonly percent?: number;
   readonly measured: MeasuringMethod;
   readonly spread: number;
   readonly note?: string;
+  /** What was taken for granted. */
+  readonly assumed?: string;
+  /** It is not in the dough. */
+  readonly outside?: OutsideUse;
 }
 
-/** A stick of butter: half a US cup. */
-const stick = figure(113.4, 'g', 1, commonPractice);
+/** What a text is read with: a household's measures, words and weights, and the text's own numbers. */
+export interface ReadingWith {
+  readonly measures: Measures;
+  readonly table: Coefficients;
+  readonly words: Vocabulary;
+  /** What one of a thing weighs in this household, grams, by ingredient. */
+  readonly each: Readonly<Record<string, number>>;
+  readonly style: NumberStyle;
+}
+
+/** Nothing but the catalogue and the usual measures. */
+export const plainReading = (measures: Measures = defaultMeasures): ReadingWith => ({
+  measures,
+  table: coefficients,
+  words: vocabularyOf([], {}),
+  each: {},
+  style: 'point',
+});
 
 /** Longest line that is read, characters. */
 export const longestLine = 500;
 
 /** What a weighed amount comes in: "1/4 oz package yeast". */
-const container = /^(?:packet|package|pkg|sachet|envelope|pack|bag|tin|can|jar)s?(?:\s+of)?\s+/i;
+const container =
+  /^(?:packet|package|pkg|sachet|envelope|pack|bag|tin|can|jar|container|carton|tub|bottle|block|cube|cake)s?(?:\s+of)?\s+/i;
 
-const notForDough =
-  /\bfor (dusting|brushing|glazing|greasing|the tin|the pan|rolling|sprinkling)\b/i;
+/** What is not in the dough, and why: the first that fits. */
+const outsides: ReadonlyArray<readonly [RegExp, OutsideUse]> = [
+  [
+    /\bfor (?:the )?(?:dusting|rolling|flouring|kneading|shaping|work ?surface|work ?top|bench|counter|bannetons?|baskets?|peel)\b|^(?:extra|additional|more)\b.*\bfor\b/i,
+    'dusting',
+  ],
+  [
+    /\bfor (?:the )?(?:brushing|glazing|glaze|egg ?wash|wash|coating)\b|\begg ?wash\b|\bto (?:brush|glaze)\b/i,
+    'glaze',
+  ],
+  [
+    /\bfor (?:the )?(?:greasing|oiling|tins?|pans?|bowl|tray|baking sheet|frying|skillet|griddle)\b|\bto grease\b/i,
+    'dusting',
+  ],
+  [
+    /\bfor (?:the )?(?:sprinkling|topping|decorating|decoration|garnish|crust|serving|drizzling|scattering|finishing)\b|\bto (?:sprinkle|serve|finish|decorate|top|garnish)\b/i,
+    'topping',
+  ],
+  [/\bfor (?:the )?(?:filling|spreading|layering)\b/i, 'filling'],
+  [/\bfor (?:the )?(?:boiling|poaching|water bath|pot)\b/i, 'boil'],
+];
+
+/** What a line is for, where that is not the dough. */
+export const outsideUse = (text: string): OutsideUse | undefined =>
+  /\bplus\b|\band\b.*\bextra\b|\+/i.test(text.slice(0, text.search(/\bfor\b/i)))
+    ? undefined
+    : outsides.find(([pattern]) => pattern.test(text))?.[1];
+
+/** What only says that more may be needed: it leaves the amount as it is. */
+const andMore =
+  /[,;]?\s*(?:(?:plus|and|with|\+)\s+(?:a (?:little|bit|few)\s+|some\s+)?(?:extra|more|additional)\b.*|or (?:more|less|so|to taste|as needed)\b.*|(?:or )?to taste\b.*|as (?:needed|required|desired|necessary)\b.*|if (?:needed|desired|using|necessary)\b.*|divided\b.*|\(?optional\)?)$/i;
 
 const unread = (code: UnreadCode, says: string): CannotRead => ({ code, says });
 
-/** Brackets out, and what stands behind a comma after the name: notes. */
+/** Brackets out: notes. */
 function partNotes(text: string): { body: string; notes: string[] } {
   const notes: string[] = [];
   const body = text
-    .replace(/[([]([^)\]]*)[)\]]?/g, (_, note: string) => {
+    .replace(/[([{]([^)\]}]*)[)\]}]?/g, (_, note: string) => {
       if (note.trim()) notes.push(note.trim());
       return ' ';
     })
@@ -60,42 +117,92 @@ function partNotes(text: string): { body: string; notes: string[] } {
   return { body, notes };
 }
 
-/** Splits "500 g flour" or "flour: 500 g" into amount and name. */
-function splitAmount(body: string): { amounts: ReadAmount[]; what: string } | undefined {
-  const leading = readAmount(body);
-  if (leading) return joined(leading);
-  const trailing = /^(?<what>\D*?[\p{L})])\s*[:,–—-]?\s+(?<amount>[~≈\d¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u.exec(
-    body,
-  );
+/** Percentages that are part of a name, not of the flour: milk's fat, a chocolate's cocoa, a starter's water. */
+const partOfName =
+  /^\s*(?:fat|milk|cocoa|dark|chocolate|cacao|hydration|fat-free|cream|protein|reduced)/i;
+/** Where the line weighs it besides: "100% rye flour 500 g". */
+const partOfWeighed = /^\s*(?:whole|rye|spelt|wholemeal|pure|organic|natural)\b.*\d/i;
+const percentage = /(\d+(?:[.,]\d+)?)\s*(?:%|percent|per cent)/i;
+
+/** A percentage of the flour, taken out of a text. */
+function takePercent(text: string): { body: string; percent?: number } {
+  const match = percentage.exec(text);
+  const behind = match && text.slice(match.index + match[0].length);
+  if (!match || partOfName.test(behind!)) return { body: text };
+  // "100 % rye flour 500 g" is all rye.
+  if (partOfWeighed.test(behind!)) return { body: `${text.slice(0, match.index)}${behind}`.trim() };
+  const body = `${text.slice(0, match.index)} ${text.slice(match.index + match[0].length)}`
+    .replace(/\s*[–—:=/|@-]\s*$/, '')
+    .replace(/^\s*[–—:=/|,-]\s*/, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+  return { body, percent: Number(match[1]!.replace(',', '.')) };
+}
+
+/** Amounts that stand for the same: each is a sum. */
+interface Said {
+  readonly options: ReadonlyArray<readonly ReadAmount[]>;
+  readonly what: string;
+}
+
+/** Splits "500 g flour" or "flour: 500 g" into what amounts it gives and a name. */
+function splitAmount(body: string, style: NumberStyle): Said | undefined {
+  const leading = readAmount(body, style);
+  if (leading) return options(leading, style);
+  const trailing =
+    /^(?<what>\D*?[\p{L})])\s*(?:[:,=–—-]|\.{2,}|@)?\s+(?<amount>(?:about|approx\.?|ca\.?|~|≈)?\s*[\d.¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u.exec(
+      body,
+    ) ?? /^(?<what>.*\p{L})\s*[:=–—-]\s*(?<amount>[\d.¼½¾⅓⅔⅛⅜⅝⅞].*)$/u.exec(body);
   if (!trailing?.groups) return undefined;
-  const amount = readAmount(trailing.groups['amount']!);
-  return amount && /^[\s,.]*(?:\d+([.,]\d+)?\s*%)?$/.test(amount.rest)
-    ? { amounts: [amount.amount], what: trailing.groups['what']! }
+  const amount = readAmount(trailing.groups['amount']!.trim(), style);
+  if (!amount) return undefined;
+  const said = options(amount, style);
+  return /^[\s,.;]*(?:each)?$/.test(said.what)
+    ? { options: said.options, what: trailing.groups['what']! }
     : undefined;
 }
 
-/** "3 cups plus 2 tablespoons flour", "500 g / 4 cups flour", "2 lb 3 oz flour". */
-function joined(first: { amount: ReadAmount; rest: string }) {
-  const more = /^(?<link>plus|and|\+|&|\/|\||or)\s*(?<tail>.*)$/iu.exec(first.rest);
-  const ounces = first.amount.unit?.kind === 'mass' ? readAmount(first.rest) : undefined;
-  if (!more && ounces?.amount.unit?.kind === 'mass') {
-    return { amounts: [first.amount, ounces.amount], what: ounces.rest };
+/** "3 cups plus 2 tablespoons", "500 g / 4 cups", "2 lb 3 oz", "2 cups = 250 g". */
+function options(first: { amount: ReadAmount; rest: string }, style: NumberStyle): Said {
+  const all: ReadAmount[][] = [[first.amount]];
+  let { rest } = first;
+  for (;;) {
+    const link = /^(?<link>plus|and|\+|&|\/|\||=|,?\s*or|,)?\s*(?<tail>.*)$/iu.exec(rest)!.groups!;
+    const next = link['tail'] ? readAmount(link['tail'], style) : undefined;
+    if (!next?.amount.unit) break;
+    const current = all.at(-1)!;
+    const before = current.at(-1)!.unit;
+    const sums = /plus|and|\+|&/i.test(link['link'] ?? '');
+    // Without a word between them only ounces behind pounds, grams behind kilograms, spoons behind cups.
+    const smaller =
+      link['link'] === undefined &&
+      before?.kind === next.amount.unit.kind &&
+      before.kind !== 'piece' &&
+      before.unit !== next.amount.unit.unit;
+    if (sums || smaller) current.push(next.amount);
+    else if (link['link'] !== undefined && link['link'] !== ',') all.push([next.amount]);
+    else break;
+    ({ rest } = next);
   }
-  const second = more?.groups && readAmount(more.groups['tail']!);
-  if (!second || !second.amount.unit) return { amounts: [first.amount], what: first.rest };
-  const sums = /plus|and|\+|&/i.test(more!.groups!['link']!);
-  if (sums) return { amounts: [first.amount, second.amount], what: second.rest };
-  const weighed = [first.amount, second.amount].find((a) => a.unit?.kind === 'mass');
-  return { amounts: [weighed ?? first.amount], what: second.rest };
+  return { options: all, what: rest };
 }
+
+/** How finely an amount is said: the finest counts. */
+const fineness = (sum: readonly ReadAmount[]): number =>
+  Math.min(
+    ...sum.map(({ unit }) => {
+      if (unit?.kind === 'mass') return unit.unit === 'oz' || unit.unit === 'lb' ? 4 : 5;
+      if (unit?.kind === 'volume') return 2;
+      return unit?.unit === 'stick' ? 3 : 1;
+    }),
+  );
 
 /** Grams of an amount of an ingredient, or why it cannot be told. */
 function weigh(
   read: ReadAmount,
   of: Ingredient,
-  measures: Measures,
-  { heaping }: Coefficients,
-): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | CannotRead {
+  { measures, table: { heaping }, each }: Pick<ReadingWith, 'measures' | 'table' | 'each'>,
+): { grams: number; measured: MeasuringMethod; spread: number; assumed?: string } | CannotRead {
   const { unit, heaped } = read;
   const amount = heaped ? read.amount * (1 + heaping.value) : read.amount;
   const spread = heaped ? Math.hypot(read.spread, heaping.sd) : read.spread;
@@ -107,16 +214,30 @@ function weigh(
       ? unread('no-weight', `it is not known what ${of.name} weighs by volume: write grams`)
       : { grams, measured: 'volume', spread };
   }
-  if (unit?.kind === 'stick') {
-    return of.role === 'fat'
-      ? { grams: amount * stick.value, measured: 'count', spread }
-      : unread('no-weight', `a stick is known of butter only, not of ${of.name}: write grams`);
+  const own = each[unit ? `${unit.unit}:${of.id}` : of.id];
+  const known =
+    own === undefined
+      ? unit
+        ? (pieceWeight(unit.unit, of) ??
+          (unit.unit === 'packet' && of.role === 'leaven' ? of.piece : undefined))
+        : of.role === 'leaven'
+          ? undefined
+          : gramsPerPiece(of, measures)
+      : { value: own, sd: 0 };
+  const one = unit ? `a ${unit.unit} of ${of.name}` : of.name;
+  if (known) {
+    const usual = unit?.unit === 'stick' || of.role === 'egg' || of.role === 'leaven' || own;
+    return {
+      grams: amount * known.value,
+      measured: 'count',
+      spread: Math.hypot(spread, known.value > 0 && !usual ? known.sd / known.value : 0),
+      ...(usual && unit?.unit !== 'cube' && unit?.unit !== 'cake'
+        ? {}
+        : { assumed: `${one} is taken to weigh ${Math.round(known.value)} g` }),
+    };
   }
-  const piece = gramsPerPiece(of, measures);
-  const counts = unit?.kind === 'packet' ? of.role === 'leaven' : of.role === 'egg';
-  if (piece && counts) return { grams: amount * piece.value, measured: 'count', spread };
   return unit
-    ? unread('no-weight', `it is not known what a packet of ${of.name} weighs: write grams`)
+    ? unread('no-weight', `it is not known what ${one} weighs: write grams`)
     : unread('no-unit', `an amount without a unit: is it ${amount} g?`);
 }
 
@@ -131,16 +252,17 @@ export function readMeasure(
   of: Ingredient,
   measures: Measures,
   table: Coefficients = coefficients,
-): Pick<ReadLine, 'grams' | 'measured' | 'spread'> | CannotRead {
+): { grams: number; measured: MeasuringMethod; spread: number } | CannotRead {
   const read = readAmount(text.trim());
   if (!read || read.rest) return unread('no-amount', 'an amount such as 2 cups, 1½ tbsp or 250 g');
   if (read.amount.amount < 0) return unread('negative', 'an amount below zero');
   const counted = !read.amount.unit && of.role !== 'egg';
   const weighed = counted
     ? { grams: read.amount.amount, measured: 'scale' as const, spread: read.amount.spread }
-    : weigh(read.amount, of, measures, table);
+    : weigh(read.amount, of, { measures, table, each: {} });
   if ('code' in weighed) return weighed;
-  return tooMuch(weighed.grams) ?? weighed;
+  const { grams, measured, spread } = weighed;
+  return tooMuch(grams) ?? { grams, measured, spread };
 }
 
 /** An amount that no kitchen weighs; undefined where one does. */
@@ -152,64 +274,178 @@ function tooMuch(grams: number): CannotRead | undefined {
     : undefined;
 }
 
-/** A weight in brackets behind a measure is what the writer weighed: it goes before the measure. */
-function bracketed(notes: readonly string[]): { grams: number; each: boolean } | undefined {
+/** Other ways in which the notes say the amount: "(360 g)", "(7 g each)", "(18 oz / 510 g)". */
+function inNotes(notes: readonly string[], style: NumberStyle) {
+  const found: Array<{ sum: readonly ReadAmount[]; each: boolean }> = [];
+  const left: string[] = [];
   for (const note of notes) {
-    const read = readAmount(note);
-    const each = /^each$/i.test(read?.rest ?? '');
-    if (read?.amount.unit?.kind === 'mass' && (read.rest === '' || each)) {
-      return { grams: toGrams(read.amount.amount, read.amount.unit.unit), each };
-    }
+    const bare = takePercent(note).body;
+    const read = readAmount(bare, style);
+    const said = read?.amount.unit && options(read, style);
+    const each = /^(?:each|apiece)$/i.test(said?.what ?? '');
+    if (said && (each || /^(?:total|in total|in all|weight)?$/i.test(said.what))) {
+      found.push(...said.options.map((sum) => ({ sum, each })));
+    } else if (bare) left.push(note);
   }
-  return undefined;
+  return { found, left };
+}
+
+/** "2 x 7 g packets", "2 (1/4 ounce) packages", "3 7-g sachets": so many times so much. */
+function times(text: string, style: NumberStyle): string {
+  const count =
+    /^(\d{1,2})(?:\s*[x×]\s*|\s*\(\s*|\s+(?=\d+(?:[.,]\d+)?-(?:g|oz|ounce|gram)s?\b))(?=[\d.¼½¾⅓⅔⅛])/i.exec(
+      text,
+    );
+  if (!count) return text;
+  const tail = text.slice(count[0].length).replace(/(\d)-(?=g\b|oz\b|ounce|gram)/i, '$1 ');
+  const read = readAmount(tail, style);
+  const { unit, amount } = read?.amount ?? {};
+  if (!read || amount === undefined || unit?.kind !== 'mass') return text;
+  const rest = read.rest.replace(/^(?:each\b)?\s*\)?\s*/i, '');
+  return `${Math.round(Number(count[1]) * amount * 1e6) / 1e6} ${unit.unit} ${rest}`;
 }
 
 /**
  * Reads one line of a recipe.
  *
- * @param what decides on the ingredient, so that starters can be told from it
- * @example readLine('2 cups (spooned) bread flour', defaultMeasures).grams // 250
+ * @example readLine('2 cups (spooned) bread flour', plainReading()).grams // 250
  */
-export function readLine(
-  text: string,
-  measures: Measures,
-  table: Coefficients = coefficients,
-): ReadLine | CannotRead {
-  if (text.length > longestLine) return unread('too-long', `longer than ${longestLine} characters`);
-  const { body, notes } = partNotes(text);
-  if (notForDough.test(text)) return unread('not-in-dough', 'not part of the dough');
-  const split = splitAmount(body);
-  if (!split) {
-    const asPercent = /\d\s*%/.test(body);
-    return asPercent
-      ? unread('no-unit', 'a percentage alone: write it in grams')
-      : unread('no-amount', 'no amount: write how much');
+export function readLine(given: string, reading: ReadingWith): ReadLine | CannotRead {
+  if (given.length > longestLine)
+    return unread('too-long', `longer than ${longestLine} characters`);
+  const { style, words } = reading;
+  const outside = outsideUse(given);
+  const more = andMore.exec(given);
+  const text = times(more ? given.slice(0, more.index) : given, style);
+  const { body: withPercent, notes: bracketed } = partNotes(alsoSaid(text, style));
+  // "5 eggs (4 for dough, 1 for wash)": which are which is for the baker to say.
+  const shared = bracketed.find((note) => /\d.*\bfor\b|\bfor\b.*\d/i.test(note));
+  if (shared !== undefined) {
+    return {
+      ...unread('several', `“${shared}”: write each on a line of its own`),
+      about: withPercent,
+    };
   }
-  const [name = '', ...after] = split.what.split(/\s*[,;]\s*|\s+[–—-]\s+/);
-  const what = name.trim().replace(container, '');
-  const of = matchIngredient(what.replace(/^\s*[:–—-]\s*/, ''));
-  if (split.amounts.some((a) => a.amount < 0)) {
+  const { body, percent } = takePercent(withPercent);
+  const percentInNotes = bracketed.map((n) => takePercent(n).percent).find((p) => p !== undefined);
+  const { found, left } = inNotes(bracketed, style);
+  const said = splitAmount(body, style);
+  const all = [...(said?.options ?? []).map((sum) => ({ sum, each: false })), ...found];
+  const described = said ? said.what : body;
+  const [name = '', ...after] = described
+    .replace(
+      /\bfor (?:the )?(?:dusting|brushing|glazing|greasing|sprinkling|topping|tins?|pans?)\b.*$/i,
+      '',
+    )
+    .split(/\s*[,;]\s*|\s+[–—-]\s+|\s*:\s*/)
+    .filter((part, i) => i === 0 || part !== '');
+  const what = name
+    .trim()
+    .replace(container, '')
+    .replace(/^of\s+|^x\s+/i, '');
+  if (all.some(({ sum }) => sum.some((a) => a.amount < 0))) {
     return unread('negative', 'an amount below zero');
   }
-  if (!of) {
-    return unread('unknown', what ? `“${what}” is not known` : 'an amount, but not of what');
+  // "oats, soaked in 150 g water": a second thing with an amount of its own is not a note.
+  const second = [...left, ...after].find((note) => {
+    const inside = /(?:^|\s)((?:\d|[¼½¾⅓⅔]).*)$/.exec(note)?.[1];
+    const read = inside === undefined ? undefined : readAmount(inside, style);
+    return read?.amount.unit && read.rest && matchWithNotes(read.rest, [], words);
+  });
+  if (second !== undefined && !starterWord(given)) {
+    return {
+      ...unread('several', `“${second}” is a thing of its own: write it on a line of its own`),
+      about: what,
+    };
   }
+  const found2 = what ? matchWithNotes(what, [...left, ...after], words) : undefined;
+  const used = percent ?? percentInNotes;
+  if (all.length === 0 && used === undefined) {
+    return { ...unread('no-amount', 'no amount: write how much'), about: body };
+  }
+  if (!found2) {
+    const two = /\s(?:or|and|plus)\s|[+&/]/i.test(` ${what} `);
+    return {
+      ...(two
+        ? unread('several', `“${what}” is more than one thing: which, and how much of each?`)
+        : unread('unknown', what ? `“${what}” is not known` : 'an amount, but not of what')),
+      about: `${what} ${after.join(' ')}`,
+    };
+  }
+  const { of, notes } = found2;
+  const note = [...notes, more?.[0].replace(/^[,;\s]+/, '')].filter(Boolean).join('; ');
+  const rest = { what, of, ...(note ? { note } : {}), ...(outside ? { outside } : {}) };
+  if (all.length === 0) return { ...rest, percent: used, measured: 'scale', spread: 0 };
 
+  const count = said?.options[0]?.[0]?.amount ?? 1;
+  const ranked = [...all].sort((a, b) => fineness(b.sum) - fineness(a.sum));
+  let refused: CannotRead | undefined;
+  for (const { sum, each } of ranked) {
+    const weighed = sumOf(sum, of, reading);
+    if ('code' in weighed) {
+      refused ??= weighed;
+      continue;
+    }
+    const grams = weighed.grams * (each ? count : 1);
+    const absurd = tooMuch(grams);
+    if (absurd) return absurd;
+    return { ...rest, ...weighed, grams, ...(used === undefined ? {} : { percent: used }) };
+  }
+  return { ...refused!, about: of.name };
+}
+
+/**
+ * Reads the amount of a line of which the baker has said what it is.
+ *
+ * @example readAs('3 blorps of 50 g', ingredient('water'), plainReading())
+ */
+export function readAs(text: string, of: Ingredient, reading: ReadingWith): ReadLine | CannotRead {
+  const { notes } = partNotes(text);
+  const said = splitAmount(partNotes(text).body, reading.style);
+  const { found } = inNotes(notes, reading.style);
+  const sums = [...(said?.options ?? []), ...found.map((f) => f.sum)].sort(
+    (a, b) => fineness(b) - fineness(a),
+  );
+  if (sums.length === 0) return unread('no-amount', 'no amount: write how much');
+  let refused: CannotRead | undefined;
+  for (const sum of sums) {
+    const weighed = sumOf(sum, of, reading);
+    if (!('code' in weighed)) {
+      return tooMuch(weighed.grams) ?? { what: said?.what.trim() || of.name, of, ...weighed };
+    }
+    refused ??= weighed;
+  }
+  return refused!;
+}
+
+/** "½ cup sugar, plus 1 tsp": what comes behind the name belongs to the amount. */
+function alsoSaid(text: string, style: NumberStyle): string {
+  const match = /^(.*\p{L})\s*,?\s*(?:plus|and|\+|&)\s+((?:\d|[¼½¾⅓⅔⅛]).*)$/iu.exec(text);
+  const more = match && readAmount(match[2]!, style);
+  const first = match && readAmount(match[1]!, style);
+  if (!match || !more?.amount.unit || more.rest !== '' || !first?.amount.unit) return text;
+  const at = match[1]!.length - first.rest.length;
+  return `${match[1]!.slice(0, at).trim()} plus ${match[2]} ${first.rest}`;
+}
+
+/** Several amounts of one thing together. */
+function sumOf(
+  sum: readonly ReadAmount[],
+  of: Ingredient,
+  reading: ReadingWith,
+): { grams: number; measured: MeasuringMethod; spread: number; assumed?: string } | CannotRead {
   let total = { grams: 0, measured: 'scale' as MeasuringMethod, spread: 0 };
-  for (const amount of split.amounts) {
-    const part = weigh(amount, of, measures, table);
+  for (const amount of sum) {
+    const part = weigh(amount, of, reading);
     if ('code' in part) return part;
     const grams = total.grams + part.grams;
     const spread = Math.hypot(total.spread * total.grams, part.spread * part.grams);
-    total = { grams, measured: part.measured, spread: grams > 0 ? spread / grams : 0 };
+    total = {
+      ...part,
+      grams,
+      measured: total.grams > 0 && total.measured !== 'scale' ? total.measured : part.measured,
+      spread: grams > 0 ? spread / grams : 0,
+    };
   }
-  const inBrackets = total.measured === 'scale' ? undefined : bracketed(notes);
-  if (inBrackets) {
-    const pieces = inBrackets.each ? split.amounts[0]!.amount : 1;
-    total = { grams: pieces * inBrackets.grams, measured: 'scale', spread: 0 };
-  }
-  const absurd = tooMuch(total.grams);
-  if (absurd) return absurd;
-  const note = [...notes, ...after].filter(Boolean).join('; ');
-  return { what, of, ...total, ...(note ? { note } : {}) };
+  return total;
 }

@@ -1,20 +1,39 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
+import type { Outside, OutsideUse, UnreadLine } from '../formula/beside.ts';
 import { formulaFormat, type Formula, type Line, type Stage } from '../formula/formula.ts';
+import type { Step } from '../formula/step.ts';
+import type { OwnValues } from '../figure/settable.ts';
+import { catalogue, ingredient } from '../ingredient/catalogue.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { StyleId } from '../style/style.ts';
-import { ingredient } from '../ingredient/catalogue.ts';
 import { gramsText } from '../quantity/number.ts';
 import { toMillilitres, type Measures } from '../quantity/measures.ts';
-import type { OwnValues } from '../figure/settable.ts';
-import { coefficientsWith, type Coefficients } from '../household/coefficients.ts';
-import { readAmount, type ReadAmount } from './amount.ts';
-import { longestLine, readLine, type UnreadCode } from './line.ts';
-import { starterWord, stageHeading, type StarterWord } from './starter.ts';
-import { matchIngredient } from './match.ts';
-import type { Refusal } from '../quantity/refusal.ts';
 import { isGrams, toGrams } from '../quantity/mass.ts';
+import { coefficientsWith } from '../household/coefficients.ts';
+import { numberStyle, readAmount, type ReadAmount } from './amount.ts';
+import {
+  longestLine,
+  outsideUse,
+  readAs,
+  readLine,
+  type CannotRead,
+  type ReadingWith,
+  type UnreadCode,
+} from './line.ts';
+import type { Refusal } from '../quantity/refusal.ts';
+import { matchIngredient, nearest, vocabularyOf } from './match.ts';
+import { isMethod, processIn } from './method.ts';
+import { pieceUnits } from './piece-weights.ts';
+import { rowsOf, type TextRow } from './rows.ts';
+import { bareHeading, sectionOf } from './section.ts';
+import { starterWord, type StarterWord } from './starter.ts';
+import { wordsOf } from './words.ts';
+import { yieldIn, type Yield } from './yield.ts';
 
 /** A line that is handed back because it could not be read. Nothing is dropped, nothing guessed. */
 export interface Unread extends Refusal<UnreadCode> {
+  /** What it might speak of: ids, nearest first. */
+  readonly might: readonly string[];
   /** Counted from 1 in the text as given. */
   readonly line: number;
   readonly text: string;
@@ -26,51 +45,126 @@ export interface Assumption {
   readonly text: string;
 }
 
+/** What a row of a text was taken for. */
+export type ReadAs =
+  'title' | 'heading' | 'line' | 'reference' | 'outside' | 'yield' | 'step' | 'note' | 'unread';
+
+/** One row as written, and as read. */
+export interface ReadRow {
+  readonly line: number;
+  readonly text: string;
+  readonly as: ReadAs;
+  /** Ids of the lines that it became. */
+  readonly lines?: readonly string[];
+}
+
 export interface ReadRecipe {
   readonly formula: Formula;
+  readonly rows: readonly ReadRow[];
   readonly unread: readonly Unread[];
   readonly assumptions: readonly Assumption[];
 }
 
-/** Most lines that a recipe may have. */
+/** What the baker says of one row that could not be read. */
+export type Answer =
+  /** It is this ingredient. */
+  | { readonly is: string; readonly each?: number }
+  /** It is outside the dough, or nothing that goes in. */
+  | { readonly not: 'dough' | 'ingredient' };
+
+/** What a household reads with besides its measures. */
+export interface Reader {
+  readonly measures: Measures;
+  readonly style?: StyleId;
+  readonly figures?: OwnValues;
+  /** What it calls things, each with the id of what it is. */
+  readonly words?: Readonly<Record<string, string>>;
+  /** What one of a thing weighs, grams, by ingredient, or by unit and ingredient: "tin:pumpkin". */
+  readonly each?: Readonly<Record<string, number>>;
+  /** What is in its pantry; the catalogue where absent. */
+  readonly all?: readonly Ingredient[];
+  /** Grain by its name is flour from the mill. */
+  readonly mills?: boolean;
+  /** What the baker said of single rows, by their text. */
+  readonly answers?: Readonly<Record<string, Answer>>;
+}
+
+/** Most ingredients that are read: more than a formula can hold are handed back. */
 const mostLines = 200;
 
 /** Grams in a US cup of starter, the air knocked out: common practice, 225 to 245. */
 const starterPerCup = 235;
+
+/** Flour that percentages are of where a recipe gives no weight at all, grams. Own choice, said. */
+const usualFlour = 500;
 
 /** How wet a starter is, which must not be taken for how much of it there is. */
 const hydrationPhrase = /[([]?\b\d+(?:[.,]\d+)?\s*%(?:\s*hydration)?[)\]]?/i;
 
 const unnamed = 'Pasted recipe';
 
+/** What stands round recipes on pages and is none of them. */
+const aboutIt =
+  /^(?:(?:prep|cook|bake|total|active|rise|rising|resting|inactive|ready)\w*(?: time)?\s*[:–-]|(?:calories|author|cuisine|course|category|keyword|rating|difficulty|diet|posted|published|updated|by|source|adapted|inspired|print|jump to|pin|save|share|scale|us customary|metric|total)\b|https?:|www\.|\d+(?:\.\d+)?\s*(?:from|stars?|votes?|reviews?|comments?)|(?:about )?\d+ (?:hours?|minutes?|mins?|hrs?)\b)/i;
+
+/** Words by which a text in another language shows. */
+const foreign =
+  /\b(?:mehl|wasser|salz|hefe|zucker|roggen|weizen|vollkorn|farine|eau|sel|levure|sucre|beurre|oeufs?|harina|agua|levadura|azucar|aceite|farina|acqua|lievito|zucchero|olio|bloem|zout|gist|meel|mjöl|vatten|jäst|mel|vann|gær|mąka|woda|sól|drożdże)\b/gi;
+
+/** Names that stand for the usual one of several things. */
+const usualNames: ReadonlySet<string> = new Set([
+  'flour',
+  'yeast',
+  'butter',
+  'spelt',
+  'milk',
+  'linseed',
+  'flaxseed',
+  'flax',
+  'flax seed',
+  'sugar beet',
+  'rye flour',
+  'rye',
+  'plant milk',
+  'oats',
+  'semolina',
+]);
+
+const millGrains: ReadonlyArray<readonly [RegExp, string]> = [
+  [
+    /\b(?:hard|red|white|spring|winter)?\s*(?:red |white )?wheat ?(?:berries|kernels?|grains?)\b/i,
+    'fresh-hard-wheat',
+  ],
+  [/\bspelt ?(?:berries|kernels?|grains?)\b/i, 'spelt-whole'],
+  [/\brye ?(?:berries|kernels?|grains?)\b/i, 'rye-whole'],
+  [/\beinkorn ?(?:berries|kernels?|grains?)\b/i, 'einkorn-whole'],
+  [/\bkhorasan ?(?:wheat )?(?:berries|kernels?|grains?)\b/i, 'khorasan-whole'],
+];
+
 /**
- * Reads a recipe as people write them, one ingredient a line.
+ * Reads a recipe as people write them: a page, a card, a table, a list.
  *
- * Headings ("Poolish:", "For the soaker", "Dough") open stages. A starter spoken of as one
- * ingredient becomes a stage with its flour and its water. What cannot be read comes back with its
- * line number.
+ * Headings open stages ("Poolish:", "Levain build", "Day 2"), what lies outside the dough ("Egg wash") or
+ * the method. A starter spoken of as one ingredient becomes a stage with its flour and its water, unless
+ * it is built elsewhere. What cannot be read comes back with its line, and stands in the formula where it
+ * stood.
  *
- * @param text any text, of which the first {@link mostLines} lines are read
- * @example readRecipe('3 cups bread flour\n1 1/4 cups water\n1 tsp salt', defaultMeasures, 'pan')
+ * @example readRecipe('3 cups bread flour\n1 1/4 cups water\n1 tsp salt', {measures: defaultMeasures}).unread // []
  */
-export function readRecipe(
-  text: string,
-  measures: Measures,
-  style: StyleId = 'pan',
-  figures: OwnValues = {},
-): ReadRecipe {
-  const reading = new Reading(measures, coefficientsWith(figures));
-  const rows = text.split(/\r\n|\r|\n/);
-  rows.slice(0, mostLines).forEach((row, i) => reading.row(row, i + 1, rows[i + 1]));
-  rows.slice(mostLines).forEach((row, i) => {
-    if (row.trim())
-      reading.handBack(i + 1 + mostLines, row, {
-        code: 'too-long',
-        says: `beyond ${mostLines} lines`,
-      });
-  });
-  return reading.finish(text, style);
+export function readRecipe(text: string, reader: Reader): ReadRecipe {
+  const reading = new Reading(text, reader);
+  const rows = isBinary(text) ? [] : rowsOf(text);
+  rows.forEach((row, i) => reading.row(row, rows[i + 1]));
+  return reading.finish(text);
 }
+
+/** Bytes of something that is no text. */
+const isBinary = (text: string): boolean => {
+  const head = text.slice(0, 4000);
+  // eslint-disable-next-line no-control-regex
+  const odd = (head.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g) ?? []).length;
+  return odd > 20 && odd > head.length / 20;
+};
 
 interface OpenStage {
   kind: Stage['kind'];
@@ -80,111 +174,385 @@ interface OpenStage {
 
 /** A line of the dough that speaks of a starter or pre-ferment. */
 interface SpokenOf {
-  readonly text: string;
-  readonly at: number;
+  readonly row: TextRow;
   readonly word: StarterWord;
   readonly grams: number | undefined;
   readonly read: ReadAmount | undefined;
 }
 
-/** One pass over the rows; its state is the stage that rows go to. */
+/** What is open while rows go by. */
+type Place = 'ingredients' | 'method' | 'notes' | { readonly outside: OutsideUse };
+
+/** One pass over the rows; its state is what rows go to. */
 class Reading {
-  readonly #measures: Measures;
-  readonly #table: Coefficients;
+  readonly #with: ReadingWith;
+  readonly #reader: Reader;
   readonly #stages: OpenStage[] = [];
-  readonly #unread: Unread[] = [];
+  readonly #unread: Array<Unread & Pick<UnreadLine, 'after'> & { stage?: OpenStage }> = [];
   readonly #assumptions: Assumption[] = [];
+  readonly #rows: ReadRow[] = [];
+  readonly #steps: Step[] = [];
+  readonly #notes: string[] = [];
+  readonly #outside: Outside[] = [];
+  readonly #percents: Array<{ stage: OpenStage; line: Line; percent: number; row: TextRow }> = [];
+  readonly #spokenOf: SpokenOf[] = [];
+  #yield: Yield = {};
   #name: string | undefined;
   #open: OpenStage | undefined;
-  readonly #spokenOf: SpokenOf[] = [];
+  #place: Place = 'ingredients';
   #lineCount = 0;
   #begun = false;
+  #lastLine: string | undefined;
 
-  constructor(measures: Measures, table: Coefficients) {
-    this.#measures = measures;
-    this.#table = table;
-  }
-
-  handBack(line: number, text: string, { code, says }: Refusal<UnreadCode>): void {
-    this.#unread.push({ line, text: text.trim(), code, says });
-  }
-
-  row(raw: string, at: number, next: string | undefined): void {
-    const text = raw
-      .trim()
-      .replace(/^[•*·▪‣☐□✓]\s*/, '')
-      .replace(/^[-–—]\s+/, '')
-      .replace(/^\d{1,2}[.)]\s+/, '');
-    if (!text) return;
-    if (text.length > longestLine) {
-      this.handBack(at, raw, { code: 'too-long', says: `longer than ${longestLine} characters` });
-      return;
+  constructor(text: string, reader: Reader) {
+    this.#reader = reader;
+    this.#with = {
+      measures: reader.measures,
+      table: coefficientsWith(reader.figures ?? {}),
+      words: vocabularyOf(reader.all ?? catalogue, reader.words ?? {}),
+      each: reader.each ?? {},
+      style: numberStyle(text),
+    };
+    const words = new Set((text.slice(0, 20_000).match(foreign) ?? []).map((w) => w.toLowerCase()));
+    if (words.size >= 3) {
+      this.#assumptions.push({
+        line: 1,
+        text: 'only English is read: what can be read is, and the rest is kept as it stands',
+      });
     }
-    if (this.#heading(text, next)) return;
+  }
+
+  row(row: TextRow, next: TextRow | undefined): void {
+    if (row.text.length > longestLine) {
+      if (isMethod(row.text) || this.#place === 'method') return this.#step(row);
+      if (this.#place === 'notes' || row.text.length > 4 * longestLine) return this.#note(row);
+      return this.#handBack(row, {
+        code: 'too-long',
+        says: `longer than ${longestLine} characters`,
+      });
+    }
+    if (this.#heading(row, next)) return;
+    if (this.#place === 'method') return this.#step(row);
+    if (this.#place === 'notes') return this.#note(row);
+    const made = yieldIn(row.text);
+    if (
+      made &&
+      !matchIngredient(row.text.replace(/^[\d\s.,/½¼¾]+(?:kg|g|lb|oz)?\s*/i, ''), this.#with.words)
+    ) {
+      this.#yield = { ...this.#yield, ...made };
+      return void this.#say(row, 'yield');
+    }
+    if (aboutIt.test(row.text) && !(row.item && readAmount(row.text)?.amount.unit))
+      return this.#note(row);
+    if (row.numbered && !readAmount(row.text)?.amount.unit && isMethod(row.text))
+      return this.#step(row);
+    if (typeof this.#place === 'object') return this.#asOutside(row, this.#place.outside);
+    if (starterWord(row.text) && this.#starter(row)) return void (this.#begun = true);
+    if (this.#reference(row)) return;
+    this.#ingredient(row);
+  }
+
+  /** A line that is something in the dough, or what else it turns out to be. */
+  #ingredient(row: TextRow): void {
+    const answer = this.#reader.answers?.[row.raw];
+    if (answer && 'not' in answer) {
+      return answer.not === 'dough' ? this.#asOutside(row, 'topping') : this.#note(row);
+    }
+    if (answer) return this.#answered(row, answer);
+    const pieces = this.#pieces(row.text);
+    const reads = pieces.map((piece) => this.#mill(piece) ?? readLine(piece, this.#with));
+    const failed = reads.find((r) => 'code' in r) as CannotRead | undefined;
+    if (failed) {
+      const plain = failed.code === 'no-amount' || (failed.code === 'unknown' && !row.item);
+      if (plain && isMethod(row.text)) return this.#begun ? this.#step(row) : this.#note(row);
+      if (
+        !this.#begun &&
+        failed.code === 'no-amount' &&
+        nearest(failed.about ?? '', this.#with.words).length === 0
+      )
+        return this.#note(row);
+      if (failed.code === 'no-amount' && row.text.split(/\s+/).length > 8) return this.#note(row);
+      const use = outsideUse(row.text);
+      if (use && (failed.code === 'no-amount' || failed.code === 'unknown'))
+        return this.#asOutside(row, use);
+      return this.#handBack(row, failed);
+    }
     this.#begun = true;
-    if (starterWord(text) && this.#starter(text, at)) return;
+    const ids: string[] = [];
+    for (const [i, read] of reads.entries()) {
+      if ('code' in read) continue;
+      if (read.outside) {
+        this.#outside.push({
+          id: `o${this.#outside.length + 1}`,
+          use: read.outside,
+          says: pieces[i]!,
+          ingredient: read.of.id,
+          ...(read.grams === undefined ? {} : { grams: read.grams }),
+        });
+        continue;
+      }
+      if (this.#lineCount >= mostLines) {
+        return this.#handBack(row, { code: 'too-long', says: `beyond ${mostLines} lines` });
+      }
+      const named = wordsOf(read.what).join(' ');
+      const byName = matchIngredient(read.what, this.#with.words)?.id === read.of.id;
+      if (byName && usualNames.has(named) && named !== wordsOf(read.of.name).join(' ')) {
+        this.#assume(row, `“${read.what}” is read as ${read.of.name}`);
+      }
+      if (read.assumed) this.#assume(row, read.assumed);
+      const line: Line = {
+        id: this.#lineId(),
+        ingredient: read.of.id,
+        grams: read.grams ?? 0,
+        measured: read.measured,
+        ...(read.spread > 0 ? { spread: read.spread } : {}),
+        ...(read.note ? { note: read.note.slice(0, 2000) } : {}),
+        asWritten: pieces.length > 1 ? pieces[i]! : row.text,
+      };
+      const stage = this.#stage();
+      stage.lines.push(line);
+      ids.push(line.id);
+      if (read.grams === undefined) {
+        this.#percents.push({ stage, line, percent: read.percent!, row });
+      }
+      this.#lastLine = line.id;
+    }
+    this.#say(row, ids.length > 0 ? 'line' : 'outside', ids);
+  }
 
-    const read = readLine(text, this.#measures, this.#table);
-    if ('code' in read) {
-      this.handBack(at, raw, read);
-      return;
-    }
-    const named = read.what.toLowerCase().trim();
-    if (named === 'flour' || named === 'yeast' || named === 'butter' || named === 'spelt') {
-      this.#assumptions.push({ line: at, text: `“${named}” is read as ${read.of.name}` });
-    }
-    this.#stage().lines.push({
+  /** A row of which the baker said what it is, and perhaps what one of it weighs. */
+  #answered(row: TextRow, { is, each }: Extract<Answer, { is: string }>): void {
+    const of = (this.#reader.all ?? catalogue).find((i) => i.id === is);
+    if (!of) return this.#handBack(row, { code: 'unknown', says: `there is no “${is}” here` });
+    const weights =
+      each === undefined ? this.#with.each : { ...this.#with.each, ...eachUnit(is, each) };
+    const read = readAs(row.text, of, { ...this.#with, each: weights });
+    if ('code' in read) return this.#handBack(row, { ...read, about: of.name });
+    this.#begun = true;
+    const line: Line = {
       id: this.#lineId(),
-      ingredient: read.of.id,
-      grams: read.grams,
+      ingredient: of.id,
+      grams: read.grams ?? 0,
       measured: read.measured,
       ...(read.spread > 0 ? { spread: read.spread } : {}),
-      ...(read.note ? { note: read.note } : {}),
-      asWritten: text,
-    });
+      asWritten: row.text,
+    };
+    this.#stage().lines.push(line);
+    this.#lastLine = line.id;
+    this.#say(row, 'line', [line.id]);
   }
 
-  finish(source: string, style: StyleId): ReadRecipe {
+  /** Several things on one row, each with its amount: "1 egg + 1 yolk", "10 g each salt and sugar". */
+  #pieces(text: string): string[] {
+    const each = /^(.*?)\s+each(?:\s+of)?:?\s+(.+?)\s*(?:,|and|&)\s*(.+)$/i.exec(text);
+    if (each && readAmount(each[1]!, this.#with.style)?.rest === '') {
+      return [`${each[1]} ${each[2]}`, `${each[1]} ${each[3]}`];
+    }
+    const parts = text.split(
+      /\s*(?:\+|\bplus\b|\band\b|&)\s*(?=(?:\d|[¼½¾⅓⅔]|an?\s|one\s|half\s))/i,
+    );
+    if (parts.length < 2) return [text];
+    const read = parts.map((p) => readLine(p, this.#with));
+    return read.every((r) => !('code' in r)) ? parts : [text];
+  }
+
+  /** In a milling household grain by its name is flour from the mill. */
+  #mill(text: string): ReturnType<typeof readLine> | undefined {
+    const milled = this.#reader.mills || /\b(?:milled|ground)\b/i.test(text);
+    if (!milled || /\b(?:cooked|soaked|cracked|sprouted|boiled)\b/i.test(text)) return undefined;
+    const grain = millGrains.find(([pattern]) => pattern.test(text));
+    if (!grain) return undefined;
+    const of = ingredient(grain[1]);
+    const read = readLine(text.replace(grain[0], of.name), this.#with);
+    return 'code' in read
+      ? undefined
+      : { ...read, what: text, assumed: `grain is read as flour from the mill: ${of.name}` };
+  }
+
+  finish(source: string): ReadRecipe {
     this.#settleStarters();
+    this.#settlePercents();
     const kept = this.#stages.filter((s) => s.lines.length > 0);
     if (!kept.some((s) => s.kind === 'dough'))
       kept.push({ kind: 'dough', name: 'Dough', lines: [] });
     const order = ['starter', 'preferment', 'soaker', 'dough'];
     kept.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
+    this.#askOfAmounts(kept);
+    const stages = kept.slice(0, 12).map((s, i) => ({ id: `s${i + 1}`, ...s }));
+    const idOf = (stage: OpenStage | undefined): string | undefined =>
+      stage && stages[kept.indexOf(stage)]?.id;
+    const byLine = (a: { line: number }, b: { line: number }) => a.line - b.line;
+    const unread = this.#unread.sort(byLine);
+    const { pieces, piece, slices, size } = this.#yield;
+    const notes = this.#notes.join('\n').slice(0, 20_000);
     const formula: Formula = {
       format: formulaFormat,
       name: this.#name ?? unnamed,
-      style,
-      stages: kept.map((s, i) => ({ id: `s${i + 1}`, ...s })),
+      style: this.#reader.style ?? 'pan',
+      stages,
       taken: [],
       left: [],
-      source,
+      ...(pieces && pieces <= 1000 ? { pieces } : {}),
+      ...(slices ? { slices } : {}),
+      source: source.slice(0, 65_536),
+      ...(piece ? { piece } : {}),
+      ...(size ? { size } : {}),
+      ...(this.#steps.length > 0 ? { steps: this.#steps.slice(0, 100) } : {}),
+      ...(this.#outside.length > 0 ? { outside: this.#outside.slice(0, 60) } : {}),
+      ...(unread.length > 0
+        ? {
+            unread: unread.slice(0, mostLines).map(({ text, says, after, stage }): UnreadLine => {
+              const at = idOf(stage);
+              return {
+                text: text.slice(0, 2000),
+                why: says.slice(0, 200),
+                ...(at ? { stage: at } : {}),
+                ...(after ? { after } : {}),
+              };
+            }),
+          }
+        : {}),
+      ...(notes ? { notes } : {}),
     };
-    const byLine = (a: { line: number }, b: { line: number }) => a.line - b.line;
     return {
       formula,
-      unread: this.#unread.sort(byLine),
+      rows: this.#rows.sort(byLine),
+      unread: unread.map(({ after, stage, ...rest }) => (void [after, stage], rest)),
       assumptions: this.#assumptions.sort(byLine),
     };
   }
 
-  /** A title or the heading of a stage. */
-  #heading(text: string, next: string | undefined): boolean {
-    const stage = stageHeading(text);
-    if (stage && (/:\s*$/.test(text) || /^#/.test(text) || !readAmount(text))) {
-      this.#open = { ...stage, lines: [] };
-      this.#stages.push(this.#open);
+  #say(row: TextRow, as: ReadAs, lines: readonly string[] = []): void {
+    this.#rows.push({ line: row.at, text: row.raw, as, ...(lines.length > 0 ? { lines } : {}) });
+  }
+
+  #assume(row: TextRow, text: string): void {
+    this.#assumptions.push({ line: row.at, text });
+  }
+
+  #handBack(row: TextRow, { code, says, about }: CannotRead): void {
+    this.#unread.push({
+      line: row.at,
+      text: row.raw,
+      code,
+      says,
+      might: about ? nearest(about, this.#with.words).map((i) => i.id) : [],
+      ...(this.#open ? { stage: this.#open } : {}),
+      ...(this.#lastLine ? { after: this.#lastLine } : {}),
+    });
+    this.#say(row, 'unread');
+  }
+
+  #step(row: TextRow): void {
+    const process = processIn(row.text);
+    for (let i = 0; i < row.text.length; i += 2000) {
+      const says = row.text.slice(i, i + 2000);
+      this.#steps.push({ says, ...(process && i === 0 ? { process } : {}) });
+    }
+    this.#say(row, 'step');
+  }
+
+  #note(row: TextRow): void {
+    this.#notes.push(row.text);
+    this.#say(row, 'note');
+  }
+
+  #asOutside(row: TextRow, use: OutsideUse): void {
+    if (isMethod(row.text) && !readAmount(row.text)) return this.#step(row);
+    const read = readLine(row.text, this.#with);
+    this.#outside.push({
+      id: `o${this.#outside.length + 1}`,
+      use,
+      says: row.text,
+      ...('code' in read
+        ? {}
+        : { ingredient: read.of.id, ...(read.grams === undefined ? {} : { grams: read.grams }) }),
+    });
+    this.#say(row, 'outside');
+  }
+
+  /** A title or the heading of a part. */
+  #heading(row: TextRow, next: TextRow | undefined): boolean {
+    const { text } = row;
+    const marked = row.heading === true || /:\s*$/.test(text);
+    const section = sectionOf(text);
+    const amount = readAmount(text);
+    const bare = bareHeading(text);
+    const alone = !row.item && bare.split(/\s+/).length <= 6 && !/[.!,]$/.test(text);
+    if (section && (marked || (alone && !amount) || /^day \d/i.test(bare))) {
+      // A word that is also an ingredient is one, unless it is marked as a heading.
+      const named =
+        section.opens === 'stage' &&
+        !marked &&
+        (/^sourdough$/i.test(bare) || matchIngredient(bare, this.#with.words) !== undefined);
+      // Built above, and named again in the dough: it goes in there.
+      const again =
+        section.opens === 'stage' &&
+        section.kind !== 'dough' &&
+        !marked &&
+        this.#open?.kind === 'dough' &&
+        this.#stages.some((s) => s.kind === section.kind && s.lines.length > 0);
+      if (again) return false;
+      if (!named) {
+        this.#opens(section, row);
+        return true;
+      }
+    }
+    if (this.#name === undefined && !this.#begun && this.#isTitle(row, next, marked)) {
+      this.#name = text.replace(/:\s*$/, '').slice(0, 120);
+      const bracket = /\(([^)]+)\)|[-–—,:]\s*((?:makes|yields?|serves)\b.*)$/i.exec(text);
+      this.#yield = { ...this.#yield, ...yieldIn(bracket?.[1] ?? bracket?.[2] ?? text) };
+      this.#say(row, 'title');
       return true;
     }
-    const marked = /^#/.test(text) || /:\s*$/.test(text);
-    const alone = !this.#begun && next !== undefined && next.trim() === '' && !/\d/.test(text);
-    // "A loaf for Sundays" is no amount of one.
-    const amount = readAmount(text);
-    if (amount && !(alone && !amount.amount.unit && !matchIngredient(amount.rest))) return false;
-    if (!marked && !(alone && !matchIngredient(text))) return false;
-    if (!this.#name && !this.#begun) this.#name = text.replace(/^#+\s*|:\s*$/g, '').slice(0, 120);
-    else if (marked) this.#open = undefined;
+    if (!marked || amount?.amount.unit || this.#place === 'method' || this.#place === 'notes') {
+      // A heading of a page closes its method and notes only where it opens ingredients again.
+      return false;
+    }
+    if (/\d/.test(text) && amount && matchIngredient(amount.rest, this.#with.words)) return false;
+    this.#open = undefined;
+    this.#place = 'ingredients';
+    this.#say(row, 'heading');
     return true;
+  }
+
+  #isTitle(row: TextRow, next: TextRow | undefined, marked: boolean): boolean {
+    const { text } = row;
+    if (
+      row.item ||
+      row.numbered ||
+      text.split(/\s+/).length > 14 ||
+      yieldIn(text) ||
+      aboutIt.test(text)
+    ) {
+      return false;
+    }
+    const amount = readAmount(text);
+    // "A loaf for Sundays" is no amount of one; "500 g flour" is.
+    if (amount?.amount.unit) return false;
+    if (amount && matchIngredient(amount.rest, this.#with.words)) return false;
+    if (marked) return true;
+    if (matchIngredient(text, this.#with.words) && !row.blankAfter) return false;
+    if (starterWord(text) && /\d/.test(text)) return false;
+    if (/[.!]$/.test(text) && isMethod(text)) return false;
+    return next !== undefined && !('code' in readLine(text, this.#with) === false);
+  }
+
+  #opens(section: NonNullable<ReturnType<typeof sectionOf>>, row: TextRow): void {
+    this.#say(row, 'heading');
+    if (section.opens === 'outside') {
+      this.#place = { outside: section.use };
+    } else if (section.opens !== 'stage') {
+      this.#place = section.opens;
+    } else {
+      this.#place = 'ingredients';
+      const { kind, name } = section;
+      // "Dry ingredients" and "wet ingredients" are one dough.
+      const again = kind === 'dough' ? this.#stages.find((s) => s.kind === 'dough') : undefined;
+      this.#open = again ?? { kind, name, lines: [] };
+      if (!again) this.#stages.push(this.#open);
+      else if (again.lines.length === 0) again.name = name;
+    }
   }
 
   #stage(): OpenStage {
@@ -203,54 +571,162 @@ class Reading {
     return `l${this.#lineCount}`;
   }
 
+  /** A soaker, scald or mash that is built above, spoken of in the dough: it is in already. */
+  #reference(row: TextRow): boolean {
+    if (this.#open && this.#open.kind !== 'dough') return false;
+    const built = this.#stages.find(
+      (s) =>
+        s.kind === 'soaker' &&
+        s.lines.length > 0 &&
+        (/\b(?:soaker|scald|tangzhong|yudane|roux|mash|porridge)\b/i.exec(s.name)?.[0] ?? s.name)
+          .toLowerCase()
+          .split(' ')
+          .some((word) => new RegExp(`\\b${word.replace(/[^a-z]/g, '')}\\b`, 'i').test(row.text)),
+    );
+    if (!built) return false;
+    this.#assume(
+      row,
+      `“${row.text}” is read as all ${gramsText(sumGrams(built.lines))} of the ${built.name.toLowerCase()}`,
+    );
+    this.#say(row, 'reference');
+    return true;
+  }
+
   /**
    * A starter or pre-ferment spoken of as one thing. In the dough it may mean one that is built under
    * its own heading, perhaps further down: that is settled at the end.
    */
-  #starter(text: string, at: number): boolean {
+  #starter(row: TextRow): boolean {
+    const text = row.text
+      .replace(/\([^)]*\bor\b[^)]*\)/gi, ' ')
+      .replace(/\(\s*all\s*\)/i, ' ')
+      .trim();
     const word = starterWord(text)!;
-    const bare = text.replace(hydrationPhrase, ' ').trim();
-    const read = readAmount(bare) ?? trailingAmount(bare);
-    const grams = read && this.#starterGrams(read.amount);
+    const bare = text.replace(hydrationPhrase, ' ').replace(/\s+/g, ' ').trim();
+    const read = readAmount(bare, this.#with.style) ?? trailingAmount(bare);
+    const bracket = /\(\s*(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(?:g|grams?)\s*\)/i.exec(row.text);
+    const grams = bracket
+      ? Number(bracket[1]!.replace(',', '.'))
+      : read && this.#starterGrams(read.amount);
     const known = grams !== undefined && grams > 0 && isGrams(grams);
     const inDough = !this.#open || this.#open.kind === 'dough';
+    if (!known && isMethod(row.text)) return false;
     if (inDough) {
-      const all = /^(?:all|the|all of)\b/i.test(text);
+      const all =
+        /^(?:all|the|all of|entire|whole)\b|\b(?:above|below|from (?:above|below|last|yesterday|the))\b|^[\p{L}\s]{3,30}$/iu.test(
+          text,
+        );
       if (!known && !all) return false;
-      this.#spokenOf.push({ text, at, word, grams: known ? grams : undefined, read: read?.amount });
+      if (
+        !known &&
+        !/^(?:all|the|entire)\b|above|from/i.test(text) &&
+        !this.#stages.some((s) => s.kind !== 'dough')
+      )
+        return false;
+      this.#spokenOf.push({
+        row,
+        word,
+        grams: known ? grams : undefined,
+        read: read?.amount,
+      });
+      this.#stage();
       return true;
     }
     if (!known || !read) return false;
-    this.#pushStarter(text, at, word, grams, read.amount);
+    this.#pushStarter(row, word, grams, read.amount);
     return true;
   }
 
   /** Settles what the dough said of starters: one that is built above or below, or one by itself. */
   #settleStarters(): void {
-    const built = this.#stages.filter((s) => s.kind !== 'dough' && s.lines.length > 0);
-    for (const { text, at, word, grams, read } of this.#spokenOf) {
+    const built = this.#stages.filter(
+      (s) => (s.kind === 'starter' || s.kind === 'preferment') && s.lines.length > 0,
+    );
+    for (const { row, word, grams, read } of this.#spokenOf) {
       const meant =
         built.find((s) => s.kind === word.kind) ??
-        (word.kind === 'preferment' ? undefined : built.find((s) => s.kind === 'preferment'));
+        (word.kind === 'preferment' ? undefined : built.find((s) => s.kind === 'preferment')) ??
+        (built.length === 1 && grams === undefined ? built[0] : undefined);
       if (meant) {
         const all = sumGrams(meant.lines);
+        this.#assume(
+          row,
+          `“${row.text}” is read as all ${gramsText(all)} of the ${meant.name.toLowerCase()}`,
+        );
+        this.#say(row, 'reference');
+      } else if (grams !== undefined && read) {
+        this.#open = undefined;
+        this.#pushStarter(row, word, grams, read);
+      } else this.#handBack(row, { code: 'no-amount', says: 'no amount: write how much' });
+    }
+  }
+
+  /** Gives what was said in per cent of the flour its grams. */
+  #settlePercents(): void {
+    if (this.#percents.length === 0) return;
+    const isFlour = (line: Line) =>
+      (this.#reader.all ?? catalogue).find((i) => i.id === line.ingredient)?.role === 'flour';
+    const waiting = new Set(this.#percents.map((p) => p.line.id));
+    const lines = this.#stages.flatMap((s) => s.lines);
+    const weighed = sumGrams(lines.filter((l) => isFlour(l) && !waiting.has(l.id)));
+    const flourPercent = this.#percents
+      .filter((p) => isFlour(p.line))
+      .reduce((sum, p) => sum + p.percent, 0);
+    const rest = 100 - flourPercent;
+    const hundred = weighed > 0 && rest > 0 ? (100 * weighed) / rest : weighed || usualFlour;
+    if (weighed === 0) {
+      this.#assume(
+        this.#percents[0]!.row,
+        `percentages alone: they are read of ${usualFlour} g of flour`,
+      );
+    }
+    for (const { stage, line, percent } of this.#percents) {
+      const grams = Math.round(percent * hundred) / 100;
+      stage.lines = stage.lines.map((l) =>
+        l.id === line.id ? { ...l, grams: isGrams(grams) ? grams : 0 } : l,
+      );
+    }
+  }
+
+  /** Amounts that no bread has are read, and asked about. */
+  #askOfAmounts(stages: readonly OpenStage[]): void {
+    const all = this.#reader.all ?? catalogue;
+    const lines = stages.flatMap((s) =>
+      s.lines.map((l) => ({ ...l, of: all.find((i) => i.id === l.ingredient) })),
+    );
+    const flour = sumGrams(
+      lines.filter((l) => l.of && ['flour', 'gluten', 'fibre', 'meal', 'bran'].includes(l.of.role)),
+    );
+    // Where the flour itself may be among what was not read, shares of it say nothing.
+    if (flour <= 0 || (flour < 150 && this.#unread.length > 0)) return;
+    const most: Readonly<Record<string, number>> = {
+      salt: 0.05,
+      leaven: 0.12,
+      egg: 1,
+      sugar: 0.5,
+      liquid: 1.6,
+    };
+    for (const { of, grams, asWritten = '' } of lines) {
+      const limit = of && most[of.role];
+      if (limit !== undefined && grams > limit * flour) {
+        const row = this.#rows.find((r) => r.text.includes(asWritten));
         this.#assumptions.push({
-          line: at,
-          text: `“${text}” is read as all ${gramsText(all)} of the ${meant.name.toLowerCase()}`,
+          line: row?.line ?? 1,
+          text: `${of!.name} is ${Math.round((100 * grams) / flour)} % of the flour: is that right?`,
         });
-      } else if (grams !== undefined && read) this.#pushStarter(text, at, word, grams, read);
-      else this.handBack(at, text, { code: 'no-amount', says: 'no amount: write how much' });
+      }
     }
   }
 
   #starterGrams({ amount, unit }: ReadAmount): number | undefined {
     if (unit?.kind === 'mass') return toGrams(amount, unit.unit);
     if (unit?.kind !== 'volume') return undefined;
-    const ml = toMillilitres(amount, unit.unit, this.#measures);
-    return (ml * starterPerCup) / toMillilitres(1, 'cup', { ...this.#measures, cup: 'us' });
+    const ml = toMillilitres(amount, unit.unit, this.#with.measures);
+    return (ml * starterPerCup) / toMillilitres(1, 'cup', { ...this.#with.measures, cup: 'us' });
   }
 
-  #pushStarter(text: string, at: number, word: StarterWord, grams: number, read: ReadAmount): void {
+  #pushStarter(row: TextRow, word: StarterWord, grams: number, read: ReadAmount): void {
+    const { text } = row;
     const inFerment = this.#open && this.#open.kind !== 'dough' ? this.#open : undefined;
     const stage = inFerment ?? {
       kind: word.kind,
@@ -266,23 +742,26 @@ class Reading {
       ...(read.spread > 0 ? { spread: read.spread } : {}),
       asWritten: text,
     };
+    const ids = [this.#lineId(), this.#lineId()];
     stage.lines.push(
-      { id: this.#lineId(), ingredient: word.flour, grams: flour, ...common },
-      { id: this.#lineId(), ingredient: 'water', grams: grams - flour, ...common },
+      { id: ids[0]!, ingredient: word.flour, grams: flour, ...common },
+      { id: ids[1]!, ingredient: 'water', grams: grams - flour, ...common },
     );
     if (!inFerment) this.#stages.push(stage);
+    this.#say(row, 'line', ids);
     const open = [
       !word.flourSaid && `fed with ${ingredient(word.flour).name}`,
       !word.hydrationSaid && `at ${word.hydration} % hydration`,
     ].filter(Boolean);
     if (open.length > 0) {
-      this.#assumptions.push({
-        line: at,
-        text: `the ${stage.name.toLowerCase()} is read as ${open.join(', ')}`,
-      });
+      this.#assume(row, `the ${stage.name.toLowerCase()} is read as ${open.join(', ')}`);
     }
   }
 }
+
+/** A weight for one of a thing, in whatever it is counted. */
+const eachUnit = (of: string, grams: number): Record<string, number> =>
+  Object.fromEntries([of, ...pieceUnits.map((unit) => `${unit}:${of}`)].map((key) => [key, grams]));
 
 function trailingAmount(text: string): { amount: ReadAmount; rest: string } | undefined {
   const match = /[\s:–—-]([~≈\d¼½¾⅓⅔⅛].*)$/u.exec(text);

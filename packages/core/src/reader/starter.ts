@@ -1,5 +1,5 @@
 import type { StageKind } from '../formula/formula.ts';
-import { wordsOf } from './match.ts';
+import { wordsOf } from './words.ts';
 
 /** A starter or pre-ferment, spoken of as one ingredient. */
 export interface StarterWord {
@@ -16,9 +16,13 @@ export interface StarterWord {
 const names: ReadonlyArray<readonly [RegExp, StageKind, number]> = [
   [/\b(poolish)\b/i, 'preferment', 100],
   [/\b(biga)\b/i, 'preferment', 55],
-  [/\b(sponge|pre-?ferment|old dough)\b/i, 'preferment', 60],
-  [/\b(stiff starter|stiff levain)\b/i, 'starter', 50],
-  [/\b(sour\s?dough starter|starter|levain|leaven|sourdough culture|sourdough)\b/i, 'starter', 100],
+  [/\b(sponge|pre-?ferment|old dough|pate fermentee|pâte fermentée)\b/i, 'preferment', 60],
+  [/\b(stiff starter|stiff levain|lievito madre|pasta madre)\b/i, 'starter', 50],
+  [
+    /\b(sour\s?dough starter|starter|levain|leaven|sourdough culture|mother culture|sourdough|rye sour)\b/i,
+    'starter',
+    100,
+  ],
 ];
 
 const starterFlours: ReadonlyArray<readonly [readonly string[], string]> = [
@@ -55,21 +59,8 @@ export function starterWord(text: string): StarterWord | undefined {
   };
 }
 
-/** Heading of a stage: "For the poolish:", "Levain", "Dough". */
-export function stageHeading(text: string): { kind: StageKind; name: string } | undefined {
-  const bare = text
-    .replace(/^#+\s*/, '')
-    .replace(/\([^)]*\)/g, '')
-    .replace(/[:*_]+\s*$/, '')
-    .replace(/^[*_]+/, '')
-    .replace(/^for (?:the|a) /i, '')
-    .trim();
-  if (/\d/.test(bare) || bare.split(/\s+/).length > 4) return undefined;
-  const name = bare.charAt(0).toUpperCase() + bare.slice(1).toLowerCase();
-  if (/\b(soaker|scald|tangzhong|roux|mash)\b/i.test(bare)) return { kind: 'soaker', name };
-  if (/^(?:(?:final|main|bread|the) )?dough$|^ingredients$|^bread$/i.test(bare)) {
-    return { kind: 'dough', name: /ingredients|bread/i.test(name) ? 'Dough' : name };
-  }
-  const starter = names.find(([pattern]) => bare.replace(pattern, '').trim() === '');
-  return starter ? { kind: starter[1], name } : undefined;
+/** The kind of starter or pre-ferment that a text speaks of, and where. */
+export function starterKind(text: string): { kind: StageKind; pattern: RegExp } | undefined {
+  const found = names.find(([pattern]) => pattern.test(text));
+  return found && { kind: found[1], pattern: found[0] };
 }

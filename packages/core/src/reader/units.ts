@@ -1,53 +1,92 @@
 import type { MassUnit } from '../quantity/mass.ts';
 import type { VolumeUnit } from '../quantity/measures.ts';
+import type { PieceUnit } from './piece-weights.ts';
 
 /** A unit as a recipe writes it. */
 export type ReadUnit =
   | { readonly kind: 'mass'; readonly unit: MassUnit }
   | { readonly kind: 'volume'; readonly unit: VolumeUnit }
-  | { readonly kind: 'packet' }
-  | { readonly kind: 'stick' };
+  /** Counted, in packets, tins, cloves … */
+  | { readonly kind: 'piece'; readonly unit: PieceUnit };
 
 const mass = (unit: MassUnit): ReadUnit => ({ kind: 'mass', unit });
+const piece = (unit: PieceUnit): ReadUnit => ({ kind: 'piece', unit });
 const volume = (unit: VolumeUnit): ReadUnit => ({ kind: 'volume', unit });
 
 /** Spellings in lower case; `T` and `t` alone keep their case, see {@link unitNamed}. */
 const spellings: ReadonlyArray<readonly [ReadUnit, readonly string[]]> = [
   [mass('g'), ['g', 'gr', 'gm', 'gms', 'gram', 'grams', 'gramme', 'grammes']],
-  [mass('kg'), ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms']],
+  [
+    mass('kg'),
+    ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms', 'kilogramme', 'kilogrammes'],
+  ],
   [mass('mg'), ['mg']],
   [mass('oz'), ['oz', 'ounce', 'ounces']],
-  [mass('lb'), ['lb', 'lbs', 'pound', 'pounds']],
+  [mass('lb'), ['lb', 'lbs', 'pound', 'pounds', '#']],
   [volume('ml'), ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc']],
   [volume('dl'), ['dl', 'decilitre', 'decilitres', 'deciliter', 'deciliters']],
   [volume('l'), ['l', 'litre', 'litres', 'liter', 'liters']],
   [volume('cup'), ['cup', 'cups', 'c']],
   [
     volume('tbsp'),
-    ['tbsp', 'tbsps', 'tbs', 'tbl', 'tablespoon', 'tablespoons', 'tablespoonful', 'tablespoonfuls'],
-  ],
-  [volume('tsp'), ['tsp', 'tsps', 'teaspoon', 'teaspoons', 'teaspoonful', 'teaspoonfuls']],
-  [volume('floz'), ['fl oz', 'fl. oz', 'fluid ounce', 'fluid ounces']],
-  [volume('pint'), ['pint', 'pints', 'pt']],
-  [volume('quart'), ['quart', 'quarts', 'qt']],
-  [volume('pinch'), ['pinch', 'pinches', 'dash', 'dashes']],
-  [
-    { kind: 'packet' },
     [
-      'packet',
-      'packets',
-      'package',
-      'packages',
-      'pkg',
-      'sachet',
-      'sachets',
-      'envelope',
-      'envelopes',
-      'pack',
-      'packs',
+      'tbsp',
+      'tbsps',
+      'tbs',
+      'tbl',
+      'tb',
+      'tblsp',
+      'tbspn',
+      'table spoon',
+      'table spoons',
+      'tablespoon',
+      'tablespoons',
+      'tablespoonful',
+      'tablespoonfuls',
     ],
   ],
-  [{ kind: 'stick' }, ['stick', 'sticks']],
+  [
+    volume('tsp'),
+    [
+      'tsp',
+      'tsps',
+      'tspn',
+      'tea spoon',
+      'tea spoons',
+      'teaspoon',
+      'teaspoons',
+      'teaspoonful',
+      'teaspoonfuls',
+    ],
+  ],
+  [
+    volume('floz'),
+    ['fl oz', 'fl. oz', 'fl.oz', 'floz', 'fluid ounce', 'fluid ounces', 'fl ounces', 'fl ounce'],
+  ],
+  [volume('pint'), ['pint', 'pints', 'pt']],
+  [volume('quart'), ['quart', 'quarts', 'qt', 'qts']],
+  [volume('gallon'), ['gallon', 'gallons', 'gal']],
+  [volume('cl'), ['cl', 'centilitre', 'centilitres', 'centiliter']],
+  [volume('dsp'), ['dsp', 'dessertspoon', 'dessertspoons', 'dessert spoon', 'dessert spoons']],
+  [volume('pinch'), ['pinch', 'pinches', 'dash', 'dashes', 'sprinkle', 'sprinkling']],
+  [
+    piece('packet'),
+    ['packet', 'packets', 'package', 'packages', 'pkg', 'pkgs', 'pkt', 'sachet', 'sachets'],
+  ],
+  [piece('packet'), ['envelope', 'envelopes', 'pack', 'packs', 'pouch', 'pouches']],
+  [piece('stick'), ['stick', 'sticks']],
+  [piece('cube'), ['cube', 'cubes', 'block', 'blocks']],
+  [piece('cake'), ['cake', 'cakes']],
+  [piece('clove'), ['clove', 'cloves']],
+  [piece('bunch'), ['bunch', 'bunches']],
+  [piece('handful'), ['handful', 'handfuls']],
+  [piece('sprig'), ['sprig', 'sprigs']],
+  [piece('knob'), ['knob', 'knobs']],
+  [piece('splash'), ['splash', 'drizzle', 'glug', 'glugs', 'dollop']],
+  [piece('tin'), ['tin', 'tins', 'can', 'cans', 'bottle', 'bottles']],
+  [piece('jar'), ['jar', 'jars']],
+  [piece('slice'), ['slice', 'slices']],
+  [piece('head'), ['head', 'heads']],
 ];
 
 const bySpelling: ReadonlyMap<string, ReadUnit> = new Map(
@@ -57,7 +96,7 @@ const bySpelling: ReadonlyMap<string, ReadUnit> = new Map(
 /** Source of a regular expression for any unit, longest first, with the full stop that may follow. */
 export const unitPattern = `(?:${[...bySpelling.keys()]
   .sort((a, b) => b.length - a.length)
-  .map((word) => word.replaceAll('.', String.raw`\.`))
+  .map((word) => word.replaceAll('.', String.raw`\.`).replaceAll(' ', String.raw`\s+`))
   .join('|')})(?![\\p{L}])\\.?`;
 
 /**
@@ -70,5 +109,5 @@ export function unitNamed(text: string): ReadUnit | undefined {
   const bare = text.trim().replace(/\.$/, '');
   if (bare === 'T') return volume('tbsp');
   if (bare === 't') return volume('tsp');
-  return bySpelling.get(bare.toLowerCase());
+  return bySpelling.get(bare.toLowerCase().replace(/\s+/g, ' '));
 }

@@ -135,7 +135,7 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
       household,
       nothingLearned,
     )!.belief.mean,
-    readRecipe('2 heaping cups bread flour', defaultMeasures, 'pan', figures).formula.stages,
+    readRecipe('2 heaping cups bread flour', { measures: defaultMeasures, figures }).formula.stages,
     programmes.map((p) => p.rows.map((r) => [r.id, r.least, r.most, [...r.coefficients]])),
     extra.map((f) => seen(f, household)),
   ]);

@@ -2,6 +2,7 @@ import {
   evaluate,
   formatLimits,
   nothingLearned,
+  readerOf,
   readRecipe,
   styleIds,
   verdict,
@@ -36,7 +37,11 @@ export class Paste {
 
   readonly read = $derived.by(() =>
     this.text.trim()
-      ? readRecipe(this.text, this.measures, this.style, this.#household.figures)
+      ? readRecipe(this.text, {
+          ...readerOf(this.#household),
+          measures: this.measures,
+          style: this.style,
+        })
       : undefined,
   );
   readonly evaluation = $derived.by(() => {

@@ -1,8 +1,30 @@
-import type { Evaluation, ReadRecipe } from '@tender-crumb/core';
+import { noFlour, unknownState, type Evaluation, type ReadRecipe } from '@tender-crumb/core';
 
 /** Lines that could not be read, in the words of the API. */
-export const unreadAnswer = (unread: ReadRecipe['unread']) =>
-  unread.map(({ line, text, says }) => ({ line, text, why: says }));
+const unreadAnswer = (unread: ReadRecipe['unread']) =>
+  unread.map(({ line, text, says, might }) => ({ line, text, why: says, might }));
+
+/** What was read of a text in which no flour was found: its level cannot be told. */
+export const untoldAnswer = (
+  formula: ReadRecipe['formula'],
+  unread: ReadRecipe['unread'],
+  assumptions: ReadRecipe['assumptions'],
+) => ({
+  formula,
+  level: {
+    state: unknownState.id,
+    points: null,
+    why: noFlour.code,
+    ask:
+      unread.length > 0
+        ? 'No flour was found: it may be among the lines that were not read.'
+        : noFlour.says,
+  },
+  corrections: [],
+  cautions: [],
+  unread: unreadAnswer(unread),
+  assumptions,
+});
 
 /** An evaluation in the words of the API. Grams as numbers, percentages of total flour. */
 export const evaluationAnswer = (

@@ -185,6 +185,11 @@ export const settingsBody = Joi.object<Settings>({
     .default(defaultSettings.netCarbs),
   glutenFree: Joi.boolean().default(false),
   lowSodium: Joi.boolean().default(false),
+  words: Joi.object().pattern(Joi.string().max(120), ingredientId).max(500).default({}),
+  each: Joi.object()
+    .pattern(Joi.string().max(200), Joi.number().min(0.01).max(10_000))
+    .max(500)
+    .default({}),
   yeastKept: Joi.string().valid(...catalogue.filter((i) => i.yeast).map((i) => i.id)),
   figures: Joi.object()
     .pattern(Joi.string().max(120), Joi.number().min(-1000).max(1000))

@@ -11,7 +11,7 @@ import {
   type ReadRecipe,
 } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
-import { evaluationAnswer, unreadAnswer } from '$lib/server/answer.ts';
+import { evaluationAnswer, untoldAnswer } from '$lib/server/answer.ts';
 import { readJson, readText } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
 import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
@@ -40,9 +40,6 @@ const usesOwn = (formula: Formula): boolean =>
   allLines(formula).some((l) => l.ingredient.startsWith(ownPrefix)) ||
   formula.taken.some((t) => t.changes.some((c) => c.ingredient.startsWith(ownPrefix)));
 
-/** Faults of an amount, not of the reader: the writer should hear of them at once. */
-const refused = new Set(['negative', 'absurd', 'too-long']);
-
 async function readFormula(
   request: Request,
   query: EvaluateQuery,
@@ -51,15 +48,14 @@ async function readFormula(
   const type = request.headers.get('content-type') ?? '';
   if (/^text\/plain\b/i.test(type)) {
     const text = await readText(request);
-    const read = readRecipe(text, household.measures, query.style, household.figures);
-    const faults = read.unread.filter((u) => refused.has(u.code));
-    if (faults.length > 0) {
-      throw new Problem(
-        422,
-        'An amount that cannot be',
-        faults.slice(0, 20).map((u) => ({ where: `line ${u.line}`, what: u.says })),
-        { unread: unreadAnswer(read.unread.slice(0, 200)) },
-      );
+    const read = readRecipe(text, {
+      measures: household.measures,
+      ...(query.style ? { style: query.style } : {}),
+    });
+    if (text.trim() === '' || read.rows.length === 0) {
+      throw new Problem(422, 'There is no text in it', [
+        { where: 'body', what: 'nothing to read' },
+      ]);
     }
     return read;
   }
@@ -67,7 +63,7 @@ async function readFormula(
     const body = sensibleFormula(formulaIn(await readJson(request), 'body'));
     const complete = completeFormula(body, query.style);
     const formula = query.style ? { ...complete, style: query.style } : complete;
-    return { formula, unread: [], assumptions: [] };
+    return { formula, rows: [], unread: [], assumptions: [] };
   }
   throw new Problem(415, 'A recipe is expected', [
     { where: 'content-type', what: 'send text/plain (a recipe) or application/json (a formula)' },
@@ -81,14 +77,6 @@ export const POST = route(async ({ request, url }) => {
   const own = usesOwn(formula) ? await readHousehold(await kitchen()) : undefined;
   const here = own ? { ...household, own: own.own, figures: own.figures } : household;
   const evaluation = evaluate(knownHere(formula, here), here, nothingLearned);
-  if (!evaluation) {
-    const faults = unread.map((u) => ({ where: `line ${u.line}`, what: `${u.text}: ${u.says}` }));
-    throw new Problem(
-      422,
-      'There is no flour in it, so that there is no 100 %',
-      [{ where: 'body', what: 'nothing in it counts as flour' }, ...faults.slice(0, 20)],
-      { unread: unreadAnswer(unread) },
-    );
-  }
+  if (!evaluation) return json(untoldAnswer(formula, unread, assumptions));
   return json(evaluationAnswer(formula, evaluation, unread, assumptions));
 });

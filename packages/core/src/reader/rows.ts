@@ -1,0 +1,142 @@
+import { pageRows } from './page.ts';
+import { tableRows } from './table.ts';
+
+/** One row of a text, cleaned, with the line that it stood on, counted from 1. */
+export interface TextRow {
+  readonly at: number;
+  /** As it was written. */
+  readonly raw: string;
+  readonly text: string;
+  /** Marked as a heading. */
+  readonly heading?: boolean;
+  /** It is one of a list or a table: no prose. */
+  readonly item?: boolean;
+  /** It stands in a numbered list: a step, if it is no ingredient. */
+  readonly numbered?: boolean;
+  readonly blankBefore?: boolean;
+  readonly blankAfter?: boolean;
+}
+
+/** Spaces, dashes, quotes and leaders as a keyboard has them. */
+export const cleaned = (text: string): string =>
+  text
+    .replace(/[\u0000-\u0008\u000b-\u001f\u200b-\u200f\u2028-\u202e\u2060\ufeff\u00ad]/g, '')
+    .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000]/g, ' ')
+    .replace(/[\u2018\u2019\u201b\u2032`´]/g, '’')
+    .replace(/[\u201c\u201d\u201f\u2033]/g, '"')
+    .replace(/[‐‑‒﹣－]/g, '-')
+    .replace(/[⁄∕]/g, '/')
+    .replace(/[│┃┆┊]/g, '|')
+    .replace(/[─━═┄┈]{2,}/g, '---')
+    .replace(/\s*(?:\.\s?){4,}\s*|\s*…{2,}\s*|\s*_{3,}\s*|\s*(?:·\s?){3,}/g, ': ')
+    .replace(/(\d)\s*°/g, '$1 °');
+
+const bullet = /^\s*(?:[•*·▪▫‣◦●○☐☑□■✓✔✅➤►»>]+\s*|[-–—+]\s+|\[[ x]?\]\s*|o\s+(?=\d))/i;
+const ordinal = /^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D|\d)/i;
+
+/** Bold and italic out; a row that is all bold is a heading. */
+function unmarked(text: string): { text: string; bold: boolean } {
+  const whole = /^\s*(\*\*|__)(.+)\1\s*:?\s*$/.exec(text);
+  const bold = whole !== null && !/\*\*|__/.test(whole[2]!);
+  return {
+    text: text.replace(/\*\*|__|(?<!\S)[*_](?=\S)|(?<=\S)[*_](?!\S)|~~|<\/?\w+>/g, ''),
+    bold,
+  };
+}
+
+/** Several things on one row: "500 g flour, 340 g water, 10 g salt". */
+function severalOn(text: string): string[] {
+  const amount = String.raw`(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%`;
+  const bare = text.replace(/^[^,;:]{0,40}:\s*(?=\d)/, '');
+  const parts = bare.split(new RegExp(String.raw`\s*[,;]\s*(?:and\s+)?(?=${amount})`, 'i'));
+  const trailing = bare.split(/\s*[,;]\s*/);
+  const begins = new RegExp(`^${amount}\\s*\\p{L}`, 'iu');
+  if (parts.length > 1 && parts.every((p) => begins.test(p) || /^\d+\s+\p{L}/u.test(p)))
+    return parts;
+  const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb)\.?$/iu;
+  if (trailing.length > 1 && trailing.every((p) => ends.test(p.trim()))) return trailing;
+  return [text];
+}
+
+const bareAmount =
+  /^(?:about\s+|~\s*)?[\d.,/½¼¾⅓⅔⅛⅜⅝⅞ -]*[\d½¼¾⅓⅔⅛⅜⅝⅞]\s*(?:kg|g|grams?|ml|l|oz|ounces?|lbs?|pounds?|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl)\.?$/i;
+
+/** Rows whose amount and name stand on two lines, put together. */
+function joinedRows(rows: readonly TextRow[]): TextRow[] {
+  const out: TextRow[] = [];
+  for (let i = 0; i < rows.length; i += 1) {
+    const row = rows[i]!;
+    const next = rows[i + 1];
+    if (
+      bareAmount.test(row.text) &&
+      next &&
+      !/\d/.test(next.text) &&
+      !next.heading &&
+      next.text.length < 60
+    ) {
+      out.push({
+        ...next,
+        at: row.at,
+        raw: `${row.raw} ${next.raw}`,
+        text: `${row.text} ${next.text}`,
+      });
+      i += 1;
+    } else if (
+      next &&
+      bareAmount.test(next.text) &&
+      !/\d/.test(row.text) &&
+      !row.heading &&
+      row.text.length < 60 &&
+      !/[.:]$/.test(row.text) &&
+      (!rows[i + 2] || !/\d/.test(rows[i + 2]!.text) || bareAmount.test(rows[i + 3]?.text ?? ''))
+    ) {
+      out.push({ ...row, raw: `${row.raw} ${next.raw}`, text: `${next.text} ${row.text}` });
+      i += 1;
+    } else out.push(row);
+  }
+  return out;
+}
+
+/**
+ * A text as the rows that it means, whatever it is written in: a web page, a recipe's own data, a table,
+ * lists of any kind. Nothing of it is judged here.
+ *
+ * @example rowsOf('**Dough**\n- 500 g flour, 340 g water').map((r) => r.text) // ['Dough', '500 g flour', '340 g water']
+ */
+export function rowsOf(text: string): TextRow[] {
+  const lines = pageRows(text) ?? text.split(/\r\n|\r|\n/).map((raw, i) => ({ at: i + 1, raw }));
+  const rows: TextRow[] = [];
+  let blank = true;
+  for (const line of tableRows(lines)) {
+    const clean = cleaned(line.text ?? line.raw);
+    const { text: plain, bold } = unmarked(clean.replace(/^\s*>+\s?/, ''));
+    const isBullet = bullet.test(plain);
+    const isOrdinal = ordinal.test(plain) && !/^\s*\d+\s*[.)]\d/.test(plain);
+    const trimmed = plain
+      .replace(bullet, '')
+      .replace(isOrdinal ? ordinal : /^$/, '')
+      .trim();
+    if (!trimmed || /^[-=*_|\s:+]+$/.test(trimmed)) {
+      const last = rows.at(-1);
+      if (last && !trimmed) rows[rows.length - 1] = { ...last, blankAfter: true };
+      blank = blank || !trimmed;
+      continue;
+    }
+    const hash = /^#{1,6}\s/.test(trimmed);
+    const body = trimmed.replace(/^#{1,6}\s*/, '').replace(/\s+#+$/, '');
+    const parts = severalOn(body);
+    for (const [i, part] of parts.entries()) {
+      rows.push({
+        at: line.at,
+        raw: line.raw.trim(),
+        text: part.trim().replace(/\s+/g, ' ').replace(/,$/, ''),
+        ...(hash || bold ? { heading: true } : {}),
+        ...(isBullet || line.item || parts.length > 1 ? { item: true } : {}),
+        ...(isOrdinal ? { numbered: true } : {}),
+        ...(blank && i === 0 ? { blankBefore: true } : {}),
+      });
+    }
+    blank = false;
+  }
+  return joinedRows(rows);
+}

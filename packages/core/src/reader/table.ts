@@ -1,0 +1,99 @@
+/** A line of a text before it is cleaned. */
+export interface RawLine {
+  readonly at: number;
+  readonly raw: string;
+  /** What it means, where that is not what it says. */
+  readonly text?: string;
+  readonly item?: boolean;
+}
+
+/** What a column of a table holds, by its heading. */
+const columns: ReadonlyArray<
+  readonly [RegExp, 'name' | 'grams' | 'amount' | 'unit' | 'percent' | 'note']
+> = [
+  [/^(?:ingredients?|items?|name|what|material|component|flour)$/i, 'name'],
+  [/^(?:grams?|g|weight(?: ?\(g(?:rams)?\))?|mass|wt\.?|gms?|metric|weight in grams)$/i, 'grams'],
+  [/^(?:%|percent(?:age)?|baker[’'s]*s? ?(?:%|percent(?:age)?)|bp|b%|pct)$/i, 'percent'],
+  [/^(?:amount|quantity|qty|volume|us|measure|cups?|imperial|how much)$/i, 'amount'],
+  [/^(?:units?)$/i, 'unit'],
+  [/^(?:notes?|comments?|remarks?|brand|state)$/i, 'note'],
+];
+
+const split = (raw: string, by: string): string[] =>
+  raw
+    .replace(/^\s*\|/, '')
+    .replace(/\|\s*$/, '')
+    .split(by)
+    .map((cell) => cell.replace(/\*\*|^"|"$/g, '').trim());
+
+const separatorOf = (raw: string): string | undefined => {
+  const bars = raw.replace(/[│┃]/g, '|');
+  if (/\S\s*\|\s*\S/.test(bars) || /^\s*\|.*\|/.test(bars)) return '|';
+  if (/\S\t+\S/.test(raw)) return '\t';
+  return /^[^,;]*(?:;[^,;]*){1,6}$/.test(raw) && /;/.test(raw) ? ';' : undefined;
+};
+
+const isNumber = (cell: string): boolean =>
+  /^[\d.,½¼¾⅓⅔/\s]+$/.test(cell) && /[\d½¼¾⅓⅔]/.test(cell);
+
+/** The kinds of a heading row's cells; undefined where it is none. */
+function headingOf(cells: readonly string[]) {
+  const kinds = cells.map((cell) => columns.find(([pattern]) => pattern.test(cell))?.[1]);
+  return kinds.includes('name') && kinds.some((k) => k && k !== 'name' && k !== 'note')
+    ? kinds
+    : undefined;
+}
+
+/** One row of a table in the words of a recipe. */
+function inWords(cells: readonly string[], kinds: ReturnType<typeof headingOf>): string {
+  const filled = cells.filter(Boolean);
+  if (!kinds) {
+    // Without a heading: an amount anywhere, and what is left is the name.
+    const amount = filled.find((c) => /^[~≈]?[\d.½¼¾⅓⅔]/.test(c) && !/%\s*$/.test(c));
+    const percent = filled.find((c) => /^[\d.,]+\s*%$/.test(c));
+    const rest = filled.filter((c) => c !== amount && c !== percent).join(' ');
+    return [amount, rest, percent && `(${percent})`].filter(Boolean).join(' ');
+  }
+  const of = (kind: string): string[] =>
+    cells.flatMap((cell, i) => (kinds[i] === kind && cell && !/^[-–—]$/.test(cell) ? [cell] : []));
+  const [name = ''] = of('name');
+  const grams = of('grams').map((c) => (isNumber(c) ? `${c.trim()} g` : c));
+  const amounts = of('amount').map((c) => (isNumber(c) ? `${c} ${of('unit')[0] ?? ''}`.trim() : c));
+  const percent = of('percent').map((c) => (/%/.test(c) ? c : isNumber(c) ? `${c} %` : ''))[0];
+  const [first = '', ...others] = [...grams, ...amounts];
+  const brackets = [...others, percent, ...of('note')].filter(Boolean).map((c) => `(${c})`);
+  if (!first) return percent ? `${percent} ${name}` : name;
+  return [first, name, ...brackets].join(' ');
+}
+
+/**
+ * Rows of tables, with bars or tabs between their cells, in the words of a recipe; all else as it is.
+ *
+ * @example tableRows([{at: 1, raw: '| name | g |'}, {at: 2, raw: '| flour | 500 |'}])[1]?.text // '500 g flour'
+ */
+export function tableRows(lines: readonly RawLine[]): RawLine[] {
+  let kinds: ReturnType<typeof headingOf>;
+  let width = 0;
+  return lines.map((line): RawLine => {
+    const by = separatorOf(line.raw);
+    if (by === undefined) {
+      if (!line.raw.trim()) kinds = undefined;
+      return line;
+    }
+    const cells = split(line.raw, by);
+    if (cells.every((c) => /^[-:=\s]*$/.test(c))) return { ...line, text: '---' };
+    const heading = headingOf(cells);
+    if (heading) {
+      kinds = heading;
+      width = cells.length;
+      return { ...line, text: '---' };
+    }
+    if (kinds && cells.length > width + 1) kinds = undefined;
+    const only = cells.filter(Boolean);
+    if (only.length === 1) return { ...line, text: only[0]! };
+    if (/^(?:total|sum|dough weight)$/i.test(cells[0] ?? ''))
+      return { ...line, text: `total: ${only.join(' ')}` };
+    if (!kinds && !only.some((c) => /[\d½¼¾⅓⅔]/.test(c))) return line;
+    return { ...line, text: inWords(cells, kinds), item: true };
+  });
+}
