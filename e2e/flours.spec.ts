@@ -177,7 +177,7 @@ test('something in a line’s place: refused with the reason, or side by side wi
   await expect(page.getByLabel('Grams of strong bread flour')).toHaveValue('450');
 
   await page.getByRole('button', { name: 'Put something in place of strong bread flour' }).click();
-  await dialog.getByRole('button', { name: /rice flour/ }).click();
+  await dialog.getByRole('button', { name: /^rice flour/ }).click();
   await expect(dialog).toContainText('It has no gluten');
   await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();
   await expect(dialog.getByRole('table', { name: 'As it would be' })).toContainText(

@@ -23,11 +23,15 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   await page.getByLabel('One ingredient a line').fill(recipe);
 
   // Read at once: grams, percentages, the level, and what could not be read.
-  const read = page.getByRole('table', { name: 'What was read' });
-  await expect(read.getByRole('row', { name: /whole wheat flour/ })).toContainText('444');
-  await expect(page.getByTestId('unread')).toContainText('Line 9');
+  const read = page.getByRole('list', { name: 'What was read' });
+  await expect(read.getByRole('listitem').filter({ hasText: 'whole wheat flour' })).toContainText(
+    '444',
+  );
+  await expect(page.getByTestId('unread')).toContainText('salt to taste');
   await page.getByRole('combobox', { name: 'Cup', exact: true }).selectOption('us');
-  await expect(read.getByRole('row', { name: /whole wheat flour/ })).toContainText('420');
+  await expect(read.getByRole('listitem').filter({ hasText: 'whole wheat flour' })).toContainText(
+    '420',
+  );
 
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);

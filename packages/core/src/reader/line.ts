@@ -25,6 +25,8 @@ export type UnreadCode =
 /** Why a line cannot be read, and the words that name something in it. */
 export interface CannotRead extends Refusal<UnreadCode> {
   readonly about?: string;
+  /** The name that is not known, as it was written. */
+  readonly what?: string;
 }
 
 /** A line that was read: so much of that. */
@@ -370,6 +372,7 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
         ? unread('several', `“${what}” is more than one thing: which, and how much of each?`)
         : unread('unknown', what ? `“${what}” is not known` : 'an amount, but not of what')),
       about: `${what} ${after.join(' ')}`,
+      ...(what ? { what } : {}),
     };
   }
   const { of, notes } = found2;

@@ -34,6 +34,8 @@ import { yieldIn, type Yield } from './yield.ts';
 export interface Unread extends Refusal<UnreadCode> {
   /** What it might speak of: ids, nearest first. */
   readonly might: readonly string[];
+  /** The name that is not known, as it was written: what could be remembered. */
+  readonly what?: string;
   /** Counted from 1 in the text as given. */
   readonly line: number;
   readonly text: string;
@@ -430,13 +432,14 @@ class Reading {
     this.#assumptions.push({ line: row.at, text });
   }
 
-  #handBack(row: TextRow, { code, says, about }: CannotRead): void {
+  #handBack(row: TextRow, { code, says, about, what }: CannotRead): void {
     this.#unread.push({
       line: row.at,
       text: row.raw,
       code,
       says,
       might: about ? nearest(about, this.#with.words).map((i) => i.id) : [],
+      ...(what ? { what } : {}),
       ...(this.#open ? { stage: this.#open } : {}),
       ...(this.#lastLine ? { after: this.#lastLine } : {}),
     });

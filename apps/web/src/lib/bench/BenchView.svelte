@@ -24,6 +24,7 @@
   import { copyText } from '../ui/copy.ts';
   import WaterAccount from '../account/WaterAccount.svelte';
   import { Bench, type Given } from './bench.svelte.ts';
+  import AskRow from '../ask/AskRow.svelte';
   import ConflictBanner from './ConflictBanner.svelte';
   import Drawers from './Drawers.svelte';
   import KeptVersions from './KeptVersions.svelte';
@@ -90,6 +91,9 @@
       starting = false;
     }
   }
+
+  /** Why the answer to a row did not make a line of it yet. */
+  let answerFault = $state({ at: -1, says: '' });
 
   async function copy() {
     const text = formulaText(bench.formula, bench.pantry, bench.household.percentages);
@@ -227,6 +231,39 @@
       <ScaleForm {bench} />
     </div>
     <Sheet {bench} />
+    {#if bench.formula.unread}
+      <div class="no-print mt-3 grid gap-2">
+        <h2>Not read yet, and not in the dough</h2>
+        {#each bench.formula.unread as row, i (`${i} ${row.text}`)}
+          <AskRow
+            text={row.text}
+            household={bench.household}
+            pantry={bench.pantry}
+            fault={answerFault.at === i ? answerFault.says : ''}
+            onanswer={(answer, word) =>
+              (answerFault = { at: i, says: bench.answer(i, answer, word) })}
+          />
+        {/each}
+      </div>
+    {/if}
+    {#if bench.formula.outside}
+      <details class="no-print mt-3" open>
+        <summary class="font-semibold">Outside the dough</summary>
+        <ul class="mt-1 grid gap-1">
+          {#each bench.formula.outside as thing (thing.id)}
+            <li class="flex flex-wrap gap-2"><span class="quiet">{thing.use}</span>{thing.says}</li>
+          {/each}
+        </ul>
+      </details>
+    {/if}
+    {#if bench.formula.steps}
+      <details class="no-print mt-3">
+        <summary class="font-semibold">The work, as the recipe has it</summary>
+        <ol class="mt-1 grid list-decimal gap-1 pl-5">
+          {#each bench.formula.steps as step, i (i)}<li>{step.says}</li>{/each}
+        </ol>
+      </details>
+    {/if}
     <div class="mt-4"><Drawers {bench} /></div>
   </section>
 

@@ -1,5 +1,8 @@
 import {
+  answerUnread,
   evaluate,
+  isRefused,
+  readerOf,
   kindOfBag,
   kitchenOf,
   styleIn,
@@ -11,6 +14,7 @@ import {
   takeCorrection,
   verdict,
   withoutStrangeBags,
+  type Answer,
   type Bag,
   type Belief,
   type Formula,
@@ -197,6 +201,20 @@ export class Bench {
 
   reconsider(key: string): void {
     this.edit(reconsiderCorrection(this.formula, key));
+  }
+
+  /**
+   * Answers a row that could not be read; a word that is to be remembered is the household's from now on.
+   *
+   * @returns why it is still no line; empty where it is one
+   */
+  answer(at: number, answer: Answer, word?: string): string {
+    const next = answerUnread(this.formula, at, answer, readerOf(this.household));
+    if (isRefused(next)) return next.refused.says;
+    this.edit(next);
+    if (word && 'is' in answer)
+      this.settle({ words: { ...this.household.words, [word]: answer.is } });
+    return '';
   }
 
   /** Takes what the server has, after both had changed; undo brings back what stood here. */

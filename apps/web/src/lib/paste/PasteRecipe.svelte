@@ -1,20 +1,25 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import {
+    allLines,
     cupMillilitres,
     fills,
     gramsNumber,
+    pantryIn,
     percentOf,
     styleIds,
     styles,
     tablespoonMillilitres,
     windowFor,
+    type Answer,
     type Household,
   } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { onMount } from 'svelte';
   import { api } from '../api.ts';
+  import AskRow from '../ask/AskRow.svelte';
   import Level from '../level/Level.svelte';
+  import { settle } from '../sync/settle.ts';
   import { mostText, Paste } from './paste.svelte.ts';
 
   let { household }: { household: Household } = $props();
@@ -46,6 +51,35 @@
     dipped: 'dipped into the bag',
     fresh: 'fresh-milled, unsettled',
   };
+
+  $effect(() => paste.receive(household));
+  const pantry = $derived(pantryIn(household));
+  /** Rows that say something of what goes in; the method and the notes are counted. */
+  const aside = new Set(['step', 'note', 'yield']);
+  const shown = $derived((paste.read?.rows ?? []).filter((r) => !aside.has(r.as)).slice(0, 120));
+  const keptRows = $derived((paste.read?.rows ?? []).filter((r) => aside.has(r.as)).length);
+  const lines = $derived(paste.read ? allLines(paste.read.formula) : []);
+  const linesOf = (ids: readonly string[] = []) => {
+    const totals = paste.evaluation?.totals;
+    return lines
+      .filter((l) => ids.includes(l.id))
+      .map((l) => ({
+        ...l,
+        percent: totals && percentOf(l.grams, totals, household.percentages).toFixed(1),
+      }));
+  };
+  /** Unread rows speak of flour, or there is hardly any. */
+  const mightLackFlour = $derived(
+    (paste.read?.unread ?? []).some((u) => /flour|meal|wheat|rye|spelt/i.test(u.text)) ||
+      (paste.read !== undefined && paste.read.unread.length > 0 && !paste.evaluation),
+  );
+
+  function answerRow(text: string, answer: Answer, word?: string) {
+    paste.answer(text, answer);
+    if (word && 'is' in answer) {
+      void settle(household, { words: { ...household.words, [word]: answer.is } });
+    }
+  }
 
   async function put() {
     if (!paste.read) return;
@@ -140,44 +174,47 @@
         {:else}
           <p>No flour has been read yet, so that the level cannot be told.</p>
         {/if}
-        {#if paste.evaluation}
-          {@const totals = paste.evaluation.totals}
-          <table class="w-full text-sm">
-            <caption class="sr-only">What was read</caption>
-            <thead class="quiet">
-              <tr
-                ><th class="text-left font-medium">Read as</th><th class="text-right font-medium"
-                  >g</th
-                ><th class="text-right font-medium">%</th></tr
-              >
-            </thead>
-            <tbody>
-              {#each paste.evaluation.lines as line (line.id)}
-                <tr class="border-t border-line">
-                  <td class="py-0.5"
-                    >{line.of.name}
-                    {#if line.stageKind !== 'dough'}<span class="quiet"
-                        >in the {line.stageKind}</span
-                      >{/if}</td
-                  >
-                  <td class="text-right font-semibold">{gramsNumber(line.grams)}</td>
-                  <td class="text-right"
-                    >{percentOf(line.grams, totals, household.percentages).toFixed(1)}</td
-                  >
-                </tr>
-              {/each}
-            </tbody>
-          </table>
-        {/if}
-        {#if paste.read.unread.length > 0}
-          <div class="rounded border-l-4 border-act bg-act-tint p-2 text-sm" data-testid="unread">
-            <b>Not read, and kept as they stand:</b>
-            <ul class="mt-1 grid gap-1">
-              {#each paste.read.unread as line (line.line)}
-                <li>Line {line.line}, “{line.text.slice(0, 80)}”: {line.says}.</li>
-              {/each}
-            </ul>
-          </div>
+        <ul class="grid gap-0.5 text-sm" aria-label="What was read">
+          {#each shown as row, i (`${row.line} ${i}`)}
+            {#if row.as === 'unread'}
+              <li data-testid="unread">
+                <AskRow
+                  text={row.text}
+                  {household}
+                  {pantry}
+                  onanswer={(answer, word) => answerRow(row.text, answer, word)}
+                />
+              </li>
+            {:else}
+              <li class="row">
+                <span class="quiet break-words">{row.text}</span>
+                <span>
+                  {#if row.as === 'outside'}
+                    <span class="quiet">outside the dough</span>
+                  {:else if row.as === 'reference'}
+                    <span class="quiet">is in already</span>
+                  {:else if row.as === 'heading' || row.as === 'title'}
+                    <b>{row.as === 'title' ? 'title' : 'a part'}</b>
+                  {:else}
+                    {#each linesOf(row.lines) as line (line.id)}
+                      <span class="read"
+                        ><b>{gramsNumber(line.grams)} g</b>
+                        {pantry.ingredient(line.ingredient).name}{line.percent
+                          ? ` · ${line.percent} %`
+                          : ''}</span
+                      >
+                    {/each}
+                  {/if}
+                </span>
+              </li>
+            {/if}
+          {/each}
+        </ul>
+        {#if keptRows > 0}
+          <p class="quiet">
+            {keptRows}
+            {keptRows === 1 ? 'line' : 'lines'} of method and notes are kept with it.
+          </p>
         {/if}
         {#if paste.read.assumptions.length > 0}
           <ul class="quiet grid gap-1">
@@ -187,6 +224,11 @@
           </ul>
         {/if}
         <div class="flex flex-wrap items-center gap-3">
+          {#if mightLackFlour}
+            <p class="font-semibold text-act">
+              What was not read may be the main flour: the level stands on what was.
+            </p>
+          {/if}
           <button class="knob knob-act" type="button" disabled={busy} onclick={put}>
             {busy ? 'Putting it there …' : 'Put it on the bench'}
           </button>
@@ -206,3 +248,16 @@
     </div>
   </div>
 </section>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 0.75rem;
+    padding: 0.15rem 0;
+    border-top: 1px solid var(--line);
+  }
+  .read {
+    display: block;
+  }
+</style>

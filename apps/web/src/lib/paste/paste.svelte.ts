@@ -6,6 +6,7 @@ import {
   readRecipe,
   styleIds,
   verdict,
+  type Answer,
   type Belief,
   type Household,
   type Measures,
@@ -30,7 +31,9 @@ export class Paste {
   text = $state('');
   style = $state<StyleId>('pan');
   measures = $state<Measures>() as Measures;
-  readonly #household: Household;
+  /** What the baker said of rows that could not be read, by their text. */
+  answers = $state.raw<Readonly<Record<string, Answer>>>({});
+  #household = $state.raw<Household>() as Household;
   #asked: Promise<Belief> | undefined;
   /** What the book taught; fetched when there is something to judge with it. */
   #belief = $state.raw<Belief | undefined>();
@@ -41,6 +44,7 @@ export class Paste {
           ...readerOf(this.#household),
           measures: this.measures,
           style: this.style,
+          answers: this.answers,
         })
       : undefined,
   );
@@ -63,6 +67,15 @@ export class Paste {
   constructor(household: Household) {
     this.#household = household;
     this.measures = { ...household.measures };
+  }
+
+  /** What the household settled meanwhile: a word that it learned. */
+  receive(household: Household): void {
+    this.#household = household;
+  }
+
+  answer(text: string, answer: Answer): void {
+    this.answers = { ...this.answers, [text]: answer };
   }
 
   /** Brings back what was pasted and not put on the bench. */

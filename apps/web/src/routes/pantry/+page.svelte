@@ -20,6 +20,8 @@
   const flours = $derived(pantry.all.filter((i) => i.role === 'flour'));
   const inCups = $derived(pantry.all.filter((i) => i.cup));
   const nameOf = (id: string) => pantry.ingredient(id).name;
+  const without = (words: Settings['words'], word: string) =>
+    Object.fromEntries(Object.entries(words).filter(([w]) => w !== word));
   let said = $state('');
   let fault = $state('');
   let editing = $state<string | undefined>();
@@ -147,6 +149,24 @@
         </div>
       {/if}
     </section>
+    {#if Object.keys(household.words).length > 0}
+      <section class="bowl p-4" aria-labelledby="words">
+        <h2 id="words">Words that were learned</h2>
+        <ul class="mt-1 grid gap-1">
+          {#each Object.entries(household.words) as [word, id] (word)}
+            <li class="flex flex-wrap items-center justify-between gap-2">
+              <span>“{word}” is {pantry.has(id) ? nameOf(id) : id}</span>
+              <button
+                class="knob"
+                type="button"
+                onclick={() => void keep({ words: without(household.words, word) })}
+                >Take “{word}” back</button
+              >
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
     <section class="bowl p-4" aria-labelledby="cup">
       <h2 id="cup">My cup</h2>
       <CupForm {household} kinds={inCups} {nameOf} onkeep={(measures) => void keep({ measures })} />

@@ -1,0 +1,93 @@
+<script lang="ts">
+  import {
+    parseNumber,
+    readerOf,
+    readRecipe,
+    type Answer,
+    type Household,
+    type Pantry,
+  } from '@tender-crumb/core';
+  import IngredientPicker from '../sheet/IngredientPicker.svelte';
+
+  let {
+    text,
+    household,
+    pantry,
+    fault = '',
+    onanswer,
+  }: {
+    text: string;
+    household: Household;
+    pantry: Pantry;
+    fault?: string;
+    /** `word`, where the baker wants it remembered for next time. */
+    onanswer: (answer: Answer, word?: string) => void;
+  } = $props();
+
+  const unread = $derived(readRecipe(text, readerOf(household)).unread[0]);
+  const says = $derived((unread?.says ?? 'could not be read').replace(/(?<![?.!])$/, '.'));
+  let remember = $state(false);
+  let weight = $state('');
+  const byPiece = $derived(unread?.code === 'no-weight' || unread?.code === 'no-unit');
+  const each = $derived(weight.trim() === '' ? undefined : parseNumber(weight));
+
+  function is(id: string) {
+    onanswer(
+      { is: id, ...(each === undefined ? {} : { each }) },
+      remember ? unread?.what?.toLowerCase() : undefined,
+    );
+  }
+</script>
+
+<div class="ask" data-testid="ask">
+  <p><b class="break-words">“{text.slice(0, 300)}”</b> {says}</p>
+  <div class="flex flex-wrap items-center gap-2">
+    {#if byPiece}
+      <label class="flex items-center gap-1"
+        >One weighs
+        <input class="field w-20 text-right" inputmode="decimal" bind:value={weight} /> g</label
+      >
+    {/if}
+    <span>It is</span>
+    {#each unread?.might ?? [] as id (id)}
+      <button class="knob" type="button" onclick={() => is(id)}>{pantry.ingredient(id).name}</button
+      >
+    {/each}
+    <span class="w-48 rounded border border-line bg-enamel"
+      ><IngredientPicker
+        {pantry}
+        glutenFree={household.glutenFree}
+        label="It is something else"
+        placeholder="something else …"
+        onpick={is}
+      /></span
+    >
+    <button class="knob" type="button" onclick={() => onanswer({ not: 'dough' })}
+      >Outside the dough</button
+    >
+    <button class="knob" type="button" onclick={() => onanswer({ not: 'ingredient' })}
+      >Not an ingredient</button
+    >
+    {#if unread?.what}
+      <label class="flex items-center gap-2"
+        ><input type="checkbox" class="size-5 accent-rim" bind:checked={remember} /> remember “{unread.what.slice(
+          0,
+          40,
+        )}”</label
+      >
+    {/if}
+  </div>
+  {#if fault}<p class="font-semibold text-act" role="alert">{fault}</p>{/if}
+</div>
+
+<style>
+  .ask {
+    display: grid;
+    gap: 0.5rem;
+    padding: 0.6rem;
+    border-left: 4px solid var(--act);
+    border-radius: 3px;
+    background: var(--act-tint);
+    font-size: 0.9rem;
+  }
+</style>
