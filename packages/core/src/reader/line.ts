@@ -147,21 +147,26 @@ interface Said {
   readonly what: string;
 }
 
+/** An amount behind a name: "Type 00 flour: 300 g", "Salt 9 g". */
+const behindName: readonly RegExp[] = [
+  /^(?<what>.*\p{L})\s*[:=–—-]\s*(?<amount>[\d.¼½¾⅓⅔⅛⅜⅝⅞].*)$/u,
+  /^(?<what>\D*?[\p{L})])\s*(?:[:,=–—-]|\.{2,}|@)?\s+(?<amount>(?:about|approx\.?|ca\.?|~|≈)?\s*[\d.¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u,
+];
+
 /** Splits "500 g flour" or "flour: 500 g" into what amounts it gives and a name. */
 function splitAmount(body: string, style: NumberStyle): Said | undefined {
   const leading = readAmount(body, style);
   if (leading) return options(leading, style);
-  const trailing =
-    /^(?<what>\D*?[\p{L})])\s*(?:[:,=–—-]|\.{2,}|@)?\s+(?<amount>(?:about|approx\.?|ca\.?|~|≈)?\s*[\d.¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u.exec(
-      body,
-    ) ?? /^(?<what>.*\p{L})\s*[:=–—-]\s*(?<amount>[\d.¼½¾⅓⅔⅛⅜⅝⅞].*)$/u.exec(body);
-  if (!trailing?.groups) return undefined;
-  const amount = readAmount(trailing.groups['amount']!.trim(), style);
-  if (!amount) return undefined;
-  const said = options(amount, style);
-  return /^[\s,.;]*(?:each)?$/.test(said.what)
-    ? { options: said.options, what: trailing.groups['what']! }
-    : undefined;
+  for (const pattern of behindName) {
+    const trailing = pattern.exec(body)?.groups;
+    const amount = trailing && readAmount(trailing['amount']!.trim(), style);
+    if (!amount) continue;
+    const said = options(amount, style);
+    if (/^[\s,.;]*(?:each)?$/.test(said.what)) {
+      return { options: said.options, what: trailing['what']! };
+    }
+  }
+  return undefined;
 }
 
 /** "3 cups plus 2 tablespoons", "500 g / 4 cups", "2 lb 3 oz", "2 cups = 250 g". */

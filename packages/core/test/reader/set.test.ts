@@ -1,0 +1,111 @@
+import { expect } from 'chai';
+import { defaultMeasures, readRecipe } from '../core.ts';
+import { tally } from '../checks/near.ts';
+import { breads } from './set/breads.ts';
+import { shapes } from './set/shapes.ts';
+import { written } from './set/written.ts';
+
+/** Recipes of every shape, with what each of their rows means. */
+const recipes = [
+  ...Object.entries(shapes).flatMap(([shape, write]) =>
+    breads.map((bread) => ({
+      shape,
+      text: write(bread),
+      means: bread.lines.map(([grams, , id]) => `${id} ${grams}`),
+    })),
+  ),
+  ...written,
+];
+
+interface Counted {
+  right: number;
+  asked: number;
+  wrong: string[];
+  dropped: string[];
+}
+
+/** Read beside meant: what is right, what was asked about, what is wrong, and what is gone. */
+function count({ text, means }: (typeof recipes)[number]): Counted {
+  const { formula, rows } = readRecipe(text, { measures: defaultMeasures });
+  const byId = new Map(formula.stages.flatMap((s) => s.lines).map((l) => [l.id, l]));
+  const got = rows
+    .flatMap((row): string[] => {
+      if (row.as === 'unread') return ['?'];
+      if (row.as === 'outside') return ['-'];
+      return (row.lines ?? []).map((id) => `${byId.get(id)!.ingredient} ${byId.get(id)!.grams}`);
+    })
+    .filter((g) => g !== '');
+  const counted: Counted = { right: 0, asked: 0, wrong: [], dropped: [] };
+  const left = [...got];
+  for (const meant of means) {
+    const [id, grams] = meant.split(' ') as [string, string?];
+    const at = left.findIndex((g) => {
+      const [gotId, gotGrams] = g.split(' ');
+      if (gotId !== id) return false;
+      // Within a hundredth, as measures in cups are held to.
+      return (
+        grams === undefined ||
+        Math.abs(Number(gotGrams) - Number(grams)) <= 0.012 * Number(grams) + 0.006
+      );
+    });
+    if (at >= 0) {
+      left.splice(at, 1);
+      counted.right += 1;
+    } else if (left.includes('?')) {
+      left.splice(left.indexOf('?'), 1);
+      counted.asked += 1;
+    } else counted.dropped.push(meant);
+  }
+  counted.wrong.push(...left.filter((g) => g !== '?'));
+  return counted;
+}
+
+describe('the reader’s own set: invented recipes of every shape', () => {
+  const all = recipes.map((r) => ({ ...r, counted: count(r) }));
+  const sum = (of: (c: Counted) => number) => all.reduce((n, { counted }) => n + of(counted), 0);
+  const lines = recipes.reduce((n, r) => n + r.means.length, 0);
+
+  it('is of at least 120 recipes', () => {
+    expect(recipes.length).to.be.at.least(120);
+    tally('Reader', 'recipes of the own set (invented)', recipes.length);
+    tally('Reader', 'their lines', lines);
+  });
+
+  it('98 lines in 100 are read right', () => {
+    const right = sum((c) => c.right);
+    tally('Reader', 'lines read right, or asked about where they should be', right);
+    tally(
+      'Reader',
+      'lines asked about that could have been read',
+      sum((c) => c.asked),
+    );
+    expect(right / lines).to.be.at.least(0.98);
+  });
+
+  it('none is wrong, none is gone', () => {
+    const told = (of: (c: Counted) => readonly string[]) =>
+      all.flatMap(({ shape, counted }) => of(counted).map((line) => `${shape}: ${line}`));
+    tally('Reader', 'lines wrong', told((c) => c.wrong).length);
+    tally('Reader', 'lines dropped', told((c) => c.dropped).length);
+    expect(told((c) => c.wrong)).to.deep.equal([]);
+    expect(told((c) => c.dropped)).to.deep.equal([]);
+  });
+
+  it('every row of a text is somewhere: a line, a heading, the method, a note, asked about', () => {
+    for (const { text } of recipes.filter((r) => !r.text.includes('<'))) {
+      const { rows } = readRecipe(text, { measures: defaultMeasures });
+      const seen = rows.map((r) => r.text).join('\n');
+      for (const row of text
+        .split('\n')
+        .filter((r) => /\p{L}/u.test(r) && !/^\W*(?:Ingredient|Item)\b.*(?:%|Weight)/.test(r))) {
+        expect(seen, row).to.contain(
+          row
+            .trim()
+            .replace(/^[^\p{L}\d☐•|]+/u, '')
+            .slice(0, 20)
+            .trim(),
+        );
+      }
+    }
+  });
+});
