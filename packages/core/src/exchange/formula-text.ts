@@ -24,7 +24,7 @@ export function formulaText(
       .filter((l) => l.stage === stage.id && l.grams > 0)
       .map((l) => {
         const percent = sums ? ` (${percentOf(l.grams, sums, school).toFixed(1)} %)` : '';
-        return `${gramsNumber(l.grams)} g ${l.of.name.split(',')[0]}${percent}`;
+        return `${gramsNumber(l.grams)} g ${l.of.name}${percent}`;
       });
     return [`${stage.name}:`, ...own].join('\n');
   });

@@ -63,6 +63,7 @@ export const smallThings: readonly Ingredient[] = [
     'bread machine yeast',
     'machine yeast',
     'instant dried yeast',
+    'idy',
   ]),
   yeast('active-dry', 'active dry yeast', [
     'active dry yeast',
@@ -71,6 +72,7 @@ export const smallThings: readonly Ingredient[] = [
     'dry yeast',
     'dried yeast',
     'dried active yeast',
+    'ady',
     'yeast',
   ]),
   yeast('fresh', 'fresh yeast', [

@@ -7,6 +7,7 @@ import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { coefficients, type Coefficients } from '../household/coefficients.ts';
 import { readAmount, type NumberStyle, type ReadAmount } from './amount.ts';
+import type { ReadUnit } from './units.ts';
 import { matchWithNotes, vocabularyOf, type Vocabulary } from './match.ts';
 import { pieceWeight } from './piece-weights.ts';
 import { starterWord } from './starter.ts';
@@ -54,6 +55,8 @@ export interface ReadingWith {
   /** What one of a thing weighs in this household, grams, by ingredient. */
   readonly each: Readonly<Record<string, number>>;
   readonly style: NumberStyle;
+  /** Numbers alone are grams: a whole text is written so. */
+  readonly bareGrams?: boolean;
 }
 
 /** Nothing but the catalogue and the usual measures. */
@@ -99,6 +102,10 @@ export const outsideUse = (text: string): OutsideUse | undefined =>
   /\bplus\b|\band\b.*\bextra\b|\+/i.test(text.slice(0, text.search(/\bfor\b/i)))
     ? undefined
     : outsides.find(([pattern]) => pattern.test(text))?.[1];
+
+/** The same of a line: what stands in brackets counts only where it says what the line is for. */
+const outsideOf = (given: string): OutsideUse | undefined =>
+  outsideUse(given.replace(/\((?!\s*for\b)[^)]*\)/gi, ' '));
 
 /** What only says that more may be needed: it leaves the amount as it is. */
 const andMore =
@@ -156,7 +163,11 @@ const behindName: readonly RegExp[] = [
 /** Splits "500 g flour" or "flour: 500 g" into what amounts it gives and a name. */
 function splitAmount(body: string, style: NumberStyle): Said | undefined {
   const leading = readAmount(body, style);
-  if (leading) return options(leading, style);
+  return leading ? options(leading, style) : splitBehind(body, style);
+}
+
+/** An amount behind a name. */
+function splitBehind(body: string, style: NumberStyle): Said | undefined {
   for (const pattern of behindName) {
     const trailing = pattern.exec(body)?.groups;
     const amount = trailing && readAmount(trailing['amount']!.trim(), style);
@@ -167,6 +178,15 @@ function splitAmount(body: string, style: NumberStyle): Said | undefined {
     }
   }
   return undefined;
+}
+
+/** "150 g almond flour 1 1/2 cups": an amount on either side of the name. */
+function bothSides(said: Said | undefined, style: NumberStyle): Said | undefined {
+  if (!said || !/\d/.test(said.what)) return said;
+  const behind = splitBehind(said.what, style);
+  return behind?.options[0]![0]!.unit
+    ? { options: [...said.options, ...behind.options], what: behind.what }
+    : said;
 }
 
 /** "3 cups plus 2 tablespoons", "500 g / 4 cups", "2 lb 3 oz", "2 cups = 250 g". */
@@ -182,17 +202,28 @@ function options(first: { amount: ReadAmount; rest: string }, style: NumberStyle
     const sums = /plus|and|\+|&/i.test(link['link'] ?? '');
     // Without a word between them only ounces behind pounds, grams behind kilograms, spoons behind cups.
     const smaller =
-      link['link'] === undefined &&
-      before?.kind === next.amount.unit.kind &&
-      before.kind !== 'piece' &&
-      before.unit !== next.amount.unit.unit;
+      link['link'] === undefined && before !== undefined && follows(before, next.amount.unit);
     if (sums || smaller) current.push(next.amount);
-    else if (link['link'] !== undefined && link['link'] !== ',') all.push([next.amount]);
+    else if (link['link'] !== ',') all.push([next.amount]);
     else break;
     ({ rest } = next);
   }
   return { options: all, what: rest };
 }
+
+/** Units of which a smaller one may follow without a word: what follows which. */
+const smallerUnits: Readonly<Record<string, readonly string[]>> = {
+  lb: ['oz'],
+  kg: ['g'],
+  l: ['ml'],
+  gallon: ['quart', 'cup'],
+  quart: ['pint', 'cup'],
+  pint: ['floz'],
+  cup: ['tbsp', 'tsp', 'dsp'],
+  tbsp: ['tsp'],
+};
+const follows = (before: ReadUnit, next: ReadUnit): boolean =>
+  smallerUnits[before.unit]?.includes(next.unit) ?? false;
 
 /** How finely an amount is said: the finest counts. */
 const fineness = (sum: readonly ReadAmount[]): number =>
@@ -208,7 +239,12 @@ const fineness = (sum: readonly ReadAmount[]): number =>
 function weigh(
   read: ReadAmount,
   of: Ingredient,
-  { measures, table: { heaping }, each }: Pick<ReadingWith, 'measures' | 'table' | 'each'>,
+  {
+    measures,
+    table: { heaping },
+    each,
+    bareGrams,
+  }: Pick<ReadingWith, 'measures' | 'table' | 'each' | 'bareGrams'>,
 ): { grams: number; measured: MeasuringMethod; spread: number; assumed?: string } | CannotRead {
   const { unit, heaped } = read;
   const amount = heaped ? read.amount * (1 + heaping.value) : read.amount;
@@ -220,6 +256,9 @@ function weigh(
     return grams === undefined
       ? unread('no-weight', `it is not known what ${of.name} weighs by volume: write grams`)
       : { grams, measured: 'volume', spread };
+  }
+  if (!unit && bareGrams && (of.role !== 'egg' || amount > 12)) {
+    return { grams: amount, measured: 'scale', spread };
   }
   const own = each[unit ? `${unit.unit}:${of.id}` : of.id];
   const known =
@@ -321,7 +360,7 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
   if (given.length > longestLine)
     return unread('too-long', `longer than ${longestLine} characters`);
   const { style, words } = reading;
-  const outside = outsideUse(given);
+  const outside = outsideOf(given);
   const more = andMore.exec(given);
   const text = times(more ? given.slice(0, more.index) : given, style);
   const { body: withPercent, notes: bracketed } = partNotes(alsoSaid(text, style));
@@ -336,7 +375,7 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
   const { body, percent } = takePercent(withPercent);
   const percentInNotes = bracketed.map((n) => takePercent(n).percent).find((p) => p !== undefined);
   const { found, left } = inNotes(bracketed, style);
-  const said = splitAmount(body, style);
+  const said = bothSides(splitAmount(body, style), style);
   const all = [...(said?.options ?? []).map((sum) => ({ sum, each: false })), ...found];
   const described = said ? said.what : body;
   const [name = '', ...after] = described

@@ -107,7 +107,7 @@ const unnamed = 'Pasted recipe';
 
 /** What stands round recipes on pages and is none of them. */
 const aboutIt =
-  /^(?:(?:prep|cook|bake|total|active|rise|rising|resting|inactive|ready)\w*(?: time)?\s*[:–-]|(?:calories|author|cuisine|course|category|keyword|rating|difficulty|diet|posted|published|updated|by|source|adapted|inspired|print|jump to|pin|save|share|scale|us customary|metric|total)\b|https?:|www\.|\d+(?:\.\d+)?\s*(?:from|stars?|votes?|reviews?|comments?)|(?:about )?\d+ (?:hours?|minutes?|mins?|hrs?)\b)/i;
+  /^(?:(?:prep|cook|bake|total|active|rise|rising|resting|inactive|ready)\w*(?: time)?\s*[:–-]|(?:calories|author|cuisine|course|category|keyword|rating|difficulty|diet|posted|published|updated|by|source|adapted|inspired|print|jump to|pin|save|share|scale|us customary|metric|total|dough weight|total dough)\b|https?:|www\.|\d+(?:\.\d+)?\s*(?:from|stars?|votes?|reviews?|comments?)|(?:about )?\d+ (?:hours?|minutes?|mins?|hrs?)\b)/i;
 
 /** Words by which a text in another language shows. */
 const foreign =
@@ -160,6 +160,18 @@ export function readRecipe(text: string, reader: Reader): ReadRecipe {
   return reading.finish(text);
 }
 
+/** Names with numbers alone, row after row: they are grams. */
+const isBareGrams = (text: string): boolean => {
+  const rows = text
+    .slice(0, 20_000)
+    .split(/\r?\n/)
+    .filter((r) => r.trim());
+  const bare = rows.filter((r) =>
+    /^[\s•*-]*\p{L}[\p{L}\s,’'-]*[:\s=.–—-]\s*\d+(?:[.,]\d+)?\s*$/u.test(r),
+  );
+  return bare.length >= 3 && bare.length >= 0.6 * rows.length;
+};
+
 /** Bytes of something that is no text. */
 const isBinary = (text: string): boolean => {
   const head = text.slice(0, 4000);
@@ -167,6 +179,9 @@ const isBinary = (text: string): boolean => {
   const odd = (head.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g) ?? []).length;
   return odd > 20 && odd > head.length / 20;
 };
+
+/** What a stage is called in a sentence, behind its article. */
+const calledOf = ({ name }: { name: string }): string => name.toLowerCase().replace(/^the /, '');
 
 interface OpenStage {
   kind: Stage['kind'];
@@ -214,6 +229,7 @@ class Reading {
       words: vocabularyOf(reader.all ?? catalogue, reader.words ?? {}),
       each: reader.each ?? {},
       style: numberStyle(text),
+      bareGrams: isBareGrams(text),
     };
     const words = new Set((text.slice(0, 20_000).match(foreign) ?? []).map((w) => w.toLowerCase()));
     if (words.size >= 3) {
@@ -225,6 +241,11 @@ class Reading {
   }
 
   row(row: TextRow, next: TextRow | undefined): void {
+    if (row.closes) {
+      this.#place = 'ingredients';
+      this.#open = undefined;
+      return;
+    }
     if (row.text.length > longestLine) {
       if (isMethod(row.text) || this.#place === 'method') return this.#step(row);
       if (this.#place === 'notes' || row.text.length > 4 * longestLine) return this.#note(row);
@@ -249,9 +270,24 @@ class Reading {
     if (row.numbered && !readAmount(row.text)?.amount.unit && isMethod(row.text))
       return this.#step(row);
     if (typeof this.#place === 'object') return this.#asOutside(row, this.#place.outside);
-    if (starterWord(row.text) && this.#starter(row)) return void (this.#begun = true);
+    if (starterWord(row.text) && (this.#beside(row) || this.#starter(row))) {
+      return void (this.#begun = true);
+    }
     if (this.#reference(row)) return;
     this.#ingredient(row);
+  }
+
+  /** "add 10 g salt and the levain": what is weighed, and what is built above. */
+  #beside(row: TextRow): boolean {
+    const match =
+      /^(?:add|then add|mix in|stir in|with)?\s*(\d.*?)\s*(?:\+|&|\band\b|,)\s*((?:all (?:of )?)?the\s+(.+)|(?:levain|starter|poolish|biga|sponge|soaker))$/iu.exec(
+        row.text,
+      );
+    if (!match || !starterWord(match[2]!)) return false;
+    const read = readLine(match[1]!, this.#with);
+    if ('code' in read) return false;
+    this.#ingredient({ ...row, text: match[1]! });
+    return this.#starter({ ...row, text: match[2]! });
   }
 
   /** A line that is something in the dough, or what else it turns out to be. */
@@ -372,6 +408,9 @@ class Reading {
   }
 
   finish(source: string): ReadRecipe {
+    if (this.#with.bareGrams) {
+      this.#assumptions.push({ line: 1, text: 'numbers alone are read as grams' });
+    }
     this.#settleStarters();
     this.#settlePercents();
     const kept = this.#stages.filter((s) => s.lines.length > 0);
@@ -504,7 +543,9 @@ class Reading {
     if (this.#name === undefined && !this.#begun && this.#isTitle(row, next, marked)) {
       this.#name = text.replace(/:\s*$/, '').slice(0, 120);
       const bracket = /\(([^)]+)\)|[-–—,:]\s*((?:makes|yields?|serves)\b.*)$/i.exec(text);
-      this.#yield = { ...this.#yield, ...yieldIn(bracket?.[1] ?? bracket?.[2] ?? text) };
+      const count = /^\s*(?:makes\s+)?(\d{1,3})\s*$/i.exec(bracket?.[1] ?? '')?.[1];
+      const made = count ? `makes ${count} ${text}` : (bracket?.[1] ?? bracket?.[2] ?? text);
+      this.#yield = { ...this.#yield, ...yieldIn(made) };
       this.#say(row, 'title');
       return true;
     }
@@ -589,7 +630,7 @@ class Reading {
     if (!built) return false;
     this.#assume(
       row,
-      `“${row.text}” is read as all ${gramsText(sumGrams(built.lines))} of the ${built.name.toLowerCase()}`,
+      `“${row.text}” is read as all ${gramsText(sumGrams(built.lines))} of the ${calledOf(built)}`,
     );
     this.#say(row, 'reference');
     return true;
@@ -654,7 +695,7 @@ class Reading {
         const all = sumGrams(meant.lines);
         this.#assume(
           row,
-          `“${row.text}” is read as all ${gramsText(all)} of the ${meant.name.toLowerCase()}`,
+          `“${row.text}” is read as all ${gramsText(all)} of the ${calledOf(meant)}`,
         );
         this.#say(row, 'reference');
       } else if (grams !== undefined && read) {
@@ -757,7 +798,7 @@ class Reading {
       !word.hydrationSaid && `at ${word.hydration} % hydration`,
     ].filter(Boolean);
     if (open.length > 0) {
-      this.#assume(row, `the ${stage.name.toLowerCase()} is read as ${open.join(', ')}`);
+      this.#assume(row, `the ${calledOf(stage)} is read as ${open.join(', ')}`);
     }
   }
 }

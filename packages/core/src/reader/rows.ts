@@ -1,4 +1,5 @@
 import { pageRows } from './page.ts';
+import { sectionOf } from './section.ts';
 import { tableRows } from './table.ts';
 
 /** One row of a text, cleaned, with the line that it stood on, counted from 1. */
@@ -13,6 +14,8 @@ export interface TextRow {
   readonly item?: boolean;
   /** It stands in a numbered list: a step, if it is no ingredient. */
   readonly numbered?: boolean;
+  /** A part that was opened on a row of its own text ends here. */
+  readonly closes?: boolean;
   readonly blankBefore?: boolean;
   readonly blankAfter?: boolean;
 }
@@ -47,7 +50,7 @@ function unmarked(text: string): { text: string; bold: boolean } {
 /** Several things on one row: "500 g flour, 340 g water, 10 g salt". */
 function severalOn(text: string): string[] {
   const amount = String.raw`(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%`;
-  const bare = text.replace(/^[^,;:]{0,40}:\s*(?=\d)/, '');
+  const bare = text;
   const parts = bare.split(new RegExp(String.raw`\s*[,;]\s*(?:and\s+)?(?=${amount})`, 'i'));
   const trailing = bare.split(/\s*[,;]\s*/);
   const begins = new RegExp(`^${amount}\\s*\\p{L}`, 'iu');
@@ -124,7 +127,18 @@ export function rowsOf(text: string): TextRow[] {
     }
     const hash = /^#{1,6}\s/.test(trimmed);
     const body = trimmed.replace(/^#{1,6}\s*/, '').replace(/\s+#+$/, '');
-    const parts = severalOn(body);
+    // "For boiling: 2 l water, 1 tbsp honey": a part and what is in it on one row.
+    const inline = /^([^,;:\d]{3,40}):\s*(?=[\d½¼¾⅓⅔])(.+)$/.exec(body);
+    const opens = inline && (sectionOf(inline[1]!) || severalOn(inline[2]!).length > 1);
+    if (opens) {
+      rows.push({
+        at: line.at,
+        raw: inline[1]!.trim(),
+        text: `${inline[1]!.trim()}:`,
+        heading: true,
+      });
+    }
+    const parts = severalOn(opens ? inline[2]! : body);
     for (const [i, part] of parts.entries()) {
       rows.push({
         at: line.at,
@@ -136,6 +150,7 @@ export function rowsOf(text: string): TextRow[] {
         ...(blank && i === 0 ? { blankBefore: true } : {}),
       });
     }
+    if (opens) rows.push({ at: line.at, raw: '', text: '', closes: true });
     blank = false;
   }
   return joinedRows(rows);

@@ -16,7 +16,11 @@ export interface StarterWord {
 const names: ReadonlyArray<readonly [RegExp, StageKind, number]> = [
   [/\b(poolish)\b/i, 'preferment', 100],
   [/\b(biga)\b/i, 'preferment', 55],
-  [/\b(sponge|pre-?ferment|old dough|pate fermentee|pâte fermentée)\b/i, 'preferment', 60],
+  [
+    /\b(sponge|pre-?ferment|old dough|pre-?fermented dough|pate fermentee|pâte fermentée)\b/i,
+    'preferment',
+    60,
+  ],
   [/\b(stiff starter|stiff levain|lievito madre|pasta madre)\b/i, 'starter', 50],
   [
     /\b(sour\s?dough starter|starter|levain|leaven|sourdough culture|mother culture|sourdough|rye sour)\b/i,

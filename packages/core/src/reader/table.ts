@@ -49,10 +49,12 @@ function inWords(cells: readonly string[], kinds: ReturnType<typeof headingOf>):
   const filled = cells.filter(Boolean);
   if (!kinds) {
     // Without a heading: an amount anywhere, and what is left is the name.
-    const amount = filled.find((c) => /^[~≈]?[\d.½¼¾⅓⅔]/.test(c) && !/%\s*$/.test(c));
+    const amounts = filled.filter((c) => /^[~≈]?[\d.½¼¾⅓⅔]/.test(c) && !/%\s*$/.test(c));
     const percent = filled.find((c) => /^[\d.,]+\s*%$/.test(c));
-    const rest = filled.filter((c) => c !== amount && c !== percent).join(' ');
-    return [amount, rest, percent && `(${percent})`].filter(Boolean).join(' ');
+    const rest = filled.filter((c) => !amounts.includes(c) && c !== percent).join(' ');
+    const [first, ...others] = amounts;
+    const brackets = [...others, ...(percent ? [percent] : [])].map((c) => `(${c})`);
+    return [first, rest, ...brackets].filter(Boolean).join(' ');
   }
   const of = (kind: string): string[] =>
     cells.flatMap((cell, i) => (kinds[i] === kind && cell && !/^[-–—]$/.test(cell) ? [cell] : []));

@@ -461,4 +461,95 @@ Mix the flour and the water and let it rest for 30 minutes.
 Knead, shape, and bake for 35 minutes.`,
     means: [],
   },
+  {
+    shape: 'parts on one row',
+    text: `The night before:
+20 g starter (100 % hydration), 80 g rye flour, 80 g water
+Next morning:
+Autolyse: 400 g bread flour + 100 g whole wheat flour + 340 g water, 1 hour
+add 10 g salt and the levain`,
+    means: [
+      'bread-flour 10',
+      'water 10',
+      'rye-whole 80',
+      'water 80',
+      'bread-flour 400',
+      'whole-wheat 100',
+      'water 340',
+      'salt 10',
+    ],
+  },
+  {
+    shape: 'a booklet with both kinds of measure',
+    text: `INGREDIENTS (one 2-pound loaf)
+Warm water 1 1/3 cup 315 ml
+Vegetable oil 2 tbsp 30 ml
+Bread flour 4 cups 500 g
+Skim milk powder 3 tbsp 24 g
+Sugar 2 tbsp 25 g
+Active dry yeast 2 tsp 6 g`,
+    means: [
+      'water 315.5',
+      'oil 27',
+      'bread-flour 500',
+      'milk-powder 24',
+      'sugar 25',
+      'active-dry-yeast 6',
+    ],
+  },
+  {
+    shape: 'a table with tabs and two columns of measures',
+    text: `\tUS\tMetric
+Bread flour\t3 cups\t375 g
+Water\t1 1/4 cup\t300 g
+Salt\t1 1/2 tsp\t9 g
+Yeast\t1 tsp\t3 g`,
+    means: ['bread-flour 375', 'water 300', 'salt 9', 'active-dry-yeast 3'],
+  },
+  {
+    shape: 'brackets that say nothing of the dough',
+    text: `3 to 3 1/4 cups (380-400g) unbleached all purpose flour
+1 tbsp + 1 tsp sugar
+1 large egg yolk (save the white for the wash)
+3/4 cup whole milk, warmed to 110 °F
+2 1/4 tsp (1 packet) instant yeast
+500g flour (I used half wholemeal)
+300-320g water (start with 300)`,
+    means: [
+      'plain-flour 390',
+      'sugar 16.7',
+      'egg-yolk 17',
+      'milk 183',
+      'instant-yeast 7',
+      'plain-flour 500',
+      'water 310',
+    ],
+  },
+  {
+    shape: 'what boils, on one row',
+    text: `Bagels (8)
+500g high-gluten flour
+275g water
+10g salt
+4g instant yeast
+For boiling: 2 litres water, 1 tbsp honey, 1 tsp baking soda`,
+    means: ['very-strong-flour 500', 'water 275', 'salt 10', 'instant-yeast 4', '-', '-', '-'],
+  },
+  {
+    shape: 'numbers alone',
+    text: `Weeknight tin
+Flour: 500
+Water: 350
+Salt: 10
+Yeast: 3`,
+    means: ['plain-flour 500', 'water 350', 'salt 10', 'active-dry-yeast 3'],
+  },
+  {
+    shape: 'amounts in brackets behind',
+    text: `Strong white bread flour (500g)
+Water (340ml)
+Sea salt (2 tsp)
+Quick yeast (1 sachet)`,
+    means: ['bread-flour 500', 'water 340', 'salt 12.2', 'instant-yeast 7'],
+  },
 ];
