@@ -247,6 +247,54 @@ const keptText = (page: Page, key: string) =>
     return (asked.result as { value?: unknown } | undefined)?.value;
   }, key);
 
+test('a formula is copied, taken off the shelf and put back; one begins from nothing', async ({
+  page,
+}) => {
+  await page.request.post('/api/v1/formulas', {
+    data: { name: 'Weir loaf', stages: [{ lines: [{ ingredient: 'bread-flour', grams: 500 }] }] },
+  });
+  await visit(page, '/?find=Weir');
+  await page.getByRole('button', { name: 'Make a copy of Weir loaf' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+/);
+  await expect(page.getByRole('heading', { name: 'Weir loaf, copy' })).toBeAttached();
+  await visit(page, '/?find=Weir');
+  await page.getByRole('button', { name: 'Take Weir loaf off the shelf' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'is off the shelf' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Weir loaf whole|^Weir loaf machine/ })).toHaveCount(
+    0,
+  );
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('button', { name: 'Take Weir loaf off the shelf' })).toBeVisible();
+  await page.getByRole('button', { name: 'New from nothing' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+/);
+  await expect(
+    page.getByText('There is no flour in it yet', { exact: false }).first(),
+  ).toBeVisible();
+});
+
+test('what could not be read is asked about on the bench, and its word is remembered', async ({
+  page,
+}) => {
+  await visit(page, '/');
+  await page
+    .getByLabel('One ingredient a line')
+    .fill('500 g bread flour\n300 g water\n30 g snorkel flour');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+/);
+  const ask = page.getByTestId('ask');
+  await expect(ask).toContainText('“snorkel flour” is not known');
+  await ask.getByLabel('remember').check();
+  await ask.getByRole('button', { name: 'plain flour', exact: true }).click();
+  await expect(ask).toHaveCount(0);
+  await expect(page.getByLabel('Grams of plain flour')).toHaveValue('30');
+  await visit(page, '/');
+  await page.getByLabel('One ingredient a line').fill('200 g snorkel flour');
+  await expect(page.getByRole('list', { name: 'What was read' })).toContainText('plain flour');
+  await visit(page, '/pantry');
+  await page.getByRole('button', { name: 'Take “snorkel flour” back' }).click();
+  await expect(page.getByRole('heading', { name: 'Words that were learned' })).toHaveCount(0);
+});
+
 test('a recipe that was pasted and not put anywhere is there again', async ({ page }) => {
   await visit(page, '/');
   const text = 'Kept loaf\n\n500 g bread flour\n300 g water';

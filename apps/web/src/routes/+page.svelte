@@ -1,11 +1,54 @@
 <script lang="ts">
   import { styles } from '@tender-crumb/core';
+  import Copy from '@lucide/svelte/icons/copy';
+  import Trash2 from '@lucide/svelte/icons/trash-2';
+  import { completeFormula, type Formula } from '@tender-crumb/core';
+  import { nanoid } from 'nanoid';
+  import { goto } from '$app/navigation';
+  import { api } from '$lib/api.ts';
   import Level from '$lib/level/Level.svelte';
+  import { refresh } from '$lib/ui/refresh.ts';
   import PasteRecipe from '$lib/paste/PasteRecipe.svelte';
   import PercentBar from '$lib/role/PercentBar.svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
+
+  /** What was taken off last, to be put back. */
+  let off = $state<{ id: string; name: string } | undefined>();
+  let fault = $state('');
+
+  async function tried(what: () => Promise<unknown>) {
+    fault = '';
+    try {
+      await what();
+      await refresh();
+    } catch (refusal) {
+      fault = (refusal as Error).message;
+    }
+  }
+  const takeOff = ({ id, name }: { id: string; name: string }) =>
+    tried(async () => {
+      await api('DELETE', `/api/v1/formulas/${id}`);
+      off = { id, name };
+    });
+  const putBack = (id: string) =>
+    tried(async () => {
+      await api('POST', `/api/v1/formulas/${id}/back`);
+      off = undefined;
+    });
+  const add = (formula: Formula) =>
+    tried(async () => {
+      const id = nanoid();
+      await api('PUT', `/api/v1/formulas/${id}`, { version: 0, formula, draft: id });
+      await goto(`/bench/${id}`);
+    });
+  const copy = ({ id, name }: { id: string; name: string }) =>
+    tried(async () => {
+      const { formula } = await api<{ formula: Formula }>('GET', `/api/v1/formulas/${id}`);
+      await add({ ...formula, name: `${name}, copy`.slice(0, 200) });
+    });
+  const begin = () => add(completeFormula({ name: 'New formula', stages: [{ lines: [] }] }));
 
   const pageLink = (page: number) =>
     `/?${new URLSearchParams({ ...(data.search ? { find: data.search } : {}), page: String(page) })}`;
@@ -14,11 +57,12 @@
 <svelte:head><title>Shelf · Tender Crumb</title></svelte:head>
 
 <div class="grid gap-5">
-  <PasteRecipe household={data.household} />
+  <PasteRecipe household={data.household} small={data.total > 0 || data.search !== ''} />
 
   <section aria-labelledby="shelf-title">
     <div class="mb-2 flex flex-wrap items-center justify-between gap-3">
       <h1 id="shelf-title">On the shelf</h1>
+      <button class="knob" type="button" onclick={begin}>New from nothing</button>
       <form class="flex gap-2" role="search">
         <input
           class="field"
@@ -32,6 +76,14 @@
       </form>
     </div>
 
+    <p class="min-h-6" role="status">
+      {#if off}
+        “{off.name}” is off the shelf; its bakes stay in the book.
+        <button class="knob ml-2" type="button" onclick={() => putBack(off!.id)}>Put it back</button
+        >
+      {/if}
+    </p>
+    {#if fault}<p class="text-act" role="alert">That did not work: {fault}</p>{/if}
     {#if data.rows.length === 0}
       <p class="bowl p-6">
         {data.search
@@ -41,7 +93,7 @@
     {:else}
       <ul class="shelf">
         {#each data.rows as row (row.id)}
-          <li>
+          <li class="item">
             <a href="/bench/{row.id}" class="row">
               <span class="name">
                 <b>{row.name}</b>
@@ -51,6 +103,20 @@
               <Level level={row.level} window={row.window} older={row.older} size="tiny" />
               <span class="says" class:act={!row.fits}>{row.says}</span>
             </a>
+            <span class="acts">
+              <button
+                type="button"
+                title="Make a copy"
+                aria-label="Make a copy of {row.name}"
+                onclick={() => copy(row)}><Copy size={18} /></button
+              >
+              <button
+                type="button"
+                title="Take it off the shelf"
+                aria-label="Take {row.name} off the shelf"
+                onclick={() => takeOff(row)}><Trash2 size={18} /></button
+              >
+            </span>
           </li>
         {/each}
       </ul>
@@ -66,17 +132,37 @@
 </div>
 
 <style>
+  .item {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    align-items: center;
+    border-bottom: 3px solid var(--line);
+  }
+  .item:hover {
+    border-bottom-color: var(--rim);
+    background: var(--enamel);
+  }
+  .acts {
+    display: flex;
+  }
+  .acts button {
+    display: grid;
+    place-items: center;
+    min-width: 2.75rem;
+    min-height: 2.75rem;
+    border-radius: 4px;
+    color: var(--soft);
+  }
+  .acts button:hover {
+    background: var(--sunk);
+    color: var(--ink);
+  }
   .row {
     display: grid;
     grid-template-columns: minmax(0, 15rem) minmax(0, 1fr) minmax(0, 1fr) minmax(0, 17rem);
     align-items: center;
     gap: 1.25rem;
     padding: 0.75rem 0.5rem;
-    border-bottom: 3px solid var(--line);
-  }
-  .row:hover {
-    border-bottom-color: var(--rim);
-    background: var(--enamel);
   }
   .name {
     display: grid;

@@ -175,7 +175,6 @@ const isBareGrams = (text: string): boolean => {
 /** Bytes of something that is no text. */
 const isBinary = (text: string): boolean => {
   const head = text.slice(0, 4000);
-  // eslint-disable-next-line no-control-regex
   const odd = (head.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g) ?? []).length;
   return odd > 20 && odd > head.length / 20;
 };

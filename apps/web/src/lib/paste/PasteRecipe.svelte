@@ -22,10 +22,19 @@
   import { settle } from '../sync/settle.ts';
   import { mostText, Paste } from './paste.svelte.ts';
 
-  let { household }: { household: Household } = $props();
+  let {
+    household,
+    small = false,
+  }: {
+    household: Household;
+    /** Folded to a line until somebody writes in it. */
+    small?: boolean;
+  } = $props();
+  let near = $state(false);
 
   // svelte-ignore state_referenced_locally
   const paste = new Paste(household);
+  const folded = $derived(small && !near && paste.text === '');
   $effect(() => {
     if (paste.text) void paste.learn();
   });
@@ -122,12 +131,15 @@
       >
       <textarea
         id="recipe"
-        class="field field-sizing-content max-h-96 min-h-32 w-full leading-normal"
+        class="field field-sizing-content max-h-96 w-full leading-normal {folded
+          ? 'min-h-11'
+          : 'min-h-32'}"
+        onfocus={() => (near = true)}
         maxlength={mostText}
-        placeholder={example}
+        placeholder={folded ? 'Paste a recipe here' : example}
         bind:value={paste.text}
         ondrop={drop}></textarea>
-      <div class="flex flex-wrap gap-3">
+      <div class="flex-wrap gap-3 {folded ? 'hidden' : 'flex'}">
         <label class="quiet grid gap-1"
           >It is for
           <select class="field text-base text-ink" bind:value={paste.style}>
@@ -161,7 +173,7 @@
       </div>
     </div>
 
-    <div class="grid content-start gap-3" aria-live="polite">
+    <div class="content-start gap-3 {folded ? 'hidden' : 'grid'}" aria-live="polite">
       {#if paste.read}
         <Level
           level={paste.evaluation?.cannotTell ? undefined : paste.evaluation?.level}

@@ -9,6 +9,8 @@ export interface Schema {
     version: number;
     created_at: string;
     updated_at: string;
+    /** When it was taken off the shelf; null while it stands there. */
+    off_shelf_at: string | null;
   };
   /** A formula is a chain of versions; nothing is overwritten. */
   formula_version: {

@@ -40,6 +40,7 @@ export async function countFormulas(db: Database, search = ''): Promise<number> 
   const { total } = await db
     .selectFrom('formula')
     .select((e) => e.fn.countAll<number>().as('total'))
+    .where('off_shelf_at', 'is', null)
     .$if(search !== '', (q) => q.where('name', 'like', likeOf(search)))
     .executeTakeFirstOrThrow();
   return total;
@@ -57,6 +58,7 @@ export async function listFormulas(
       join.onRef('v.formula_id', '=', 'f.id').onRef('v.version', '=', 'f.version'),
     )
     .select(['f.id', 'f.version', 'f.updated_at', 'v.body'])
+    .where('f.off_shelf_at', 'is', null)
     .$if(search !== '', (q) => q.where('f.name', 'like', like))
     .orderBy('f.updated_at', 'desc')
     .orderBy('f.id', 'desc')
@@ -83,6 +85,7 @@ export async function listHeads(
   const rows = await db
     .selectFrom('formula')
     .select(['id', 'name', 'version', 'updated_at as updatedAt'])
+    .where('off_shelf_at', 'is', null)
     .$if(search !== '', (q) => q.where('name', 'like', like))
     .orderBy('updated_at', 'desc')
     .orderBy('id', 'desc')
@@ -181,6 +184,7 @@ async function insertFormula(
       version: 1,
       created_at: at,
       updated_at: at,
+      off_shelf_at: null,
     })
     .execute();
   await insertVersion(tx, id, 1, formula, { at, device, draft });
@@ -267,9 +271,31 @@ export async function saveFormula(
     await insertVersion(tx, id, version, formula, { ...by, at });
     await tx
       .updateTable('formula')
-      .set({ name: formula.name, style: formula.style, version, updated_at: at })
+      // What is typed into it brings it back on the shelf: nothing typed is out of sight.
+      .set({
+        name: formula.name,
+        style: formula.style,
+        version,
+        updated_at: at,
+        off_shelf_at: null,
+      })
       .where('id', '=', id)
       .execute();
     return { outcome: 'saved', version };
   });
 }
+
+/**
+ * Takes a formula off the shelf, or puts it back. Its versions and bakes stay.
+ *
+ * @returns whether there is such a formula
+ */
+export const standOnShelf = (db: Database, id: string, stands: boolean): Promise<boolean> =>
+  inTransaction(db, async (tx) => {
+    const { numUpdatedRows } = await tx
+      .updateTable('formula')
+      .set({ off_shelf_at: stands ? null : new Date().toISOString() })
+      .where('id', '=', id)
+      .executeTakeFirst();
+    return numUpdatedRows > 0n;
+  });

@@ -4,6 +4,7 @@ import { pantry } from './0002-pantry.ts';
 import { house } from './0003-house.ts';
 import { circumstances } from './0004-circumstances.ts';
 import { bakeWithoutFormula } from './0005-bake-without-formula.ts';
+import { offTheShelf } from './0006-off-the-shelf.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -12,4 +13,5 @@ export const migrations: Record<string, Migration> = {
   '0003-house': house,
   '0004-circumstances': circumstances,
   '0005-bake-without-formula': bakeWithoutFormula,
+  '0006-off-the-shelf': offTheShelf,
 };

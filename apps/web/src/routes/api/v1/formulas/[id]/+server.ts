@@ -8,7 +8,7 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
-import { readFormula, saveFormula } from '$lib/server/store/formulas.ts';
+import { readFormula, saveFormula, standOnShelf } from '$lib/server/store/formulas.ts';
 import { listAside } from '$lib/server/store/formula-asides.ts';
 
 const missing = (id: string) =>
@@ -52,4 +52,11 @@ export const PUT = route(async ({ params, request, locals }) => {
     );
   }
   return json({ id, version: saved.version });
+});
+
+/** Off the shelf: it stays, and can be put back. */
+export const DELETE = route(async ({ params }) => {
+  const id = check(formulaId, params['id'], 'path');
+  if (!(await standOnShelf(await kitchen(), id, false))) throw missing(id);
+  return json({ id });
 });
