@@ -5,7 +5,7 @@ import {
   type Page,
   type Route,
 } from '@playwright/test';
-import { rmSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { expect, serve, test, visit, type Served } from './fixtures.ts';
 import { launchOptions } from '../scripts/chromium.mjs';
@@ -270,6 +270,44 @@ test('a formula is copied, taken off the shelf and put back; one begins from not
   await expect(
     page.getByText('There is no flour in it yet', { exact: false }).first(),
   ).toBeVisible();
+});
+
+test('a formula is taken out in every format, and the file of all of it put back', async ({
+  page,
+}) => {
+  const made = await page.request.post('/api/v1/formulas', {
+    data: {
+      name: 'Canal loaf',
+      notes: 'cold pantry',
+      stages: [
+        {
+          lines: [
+            { ingredient: 'bread-flour', grams: 500 },
+            { ingredient: 'water', grams: 320 },
+          ],
+        },
+      ],
+    },
+  });
+  const { id } = (await made.json()) as { id: string };
+  await visit(page, `/bench/${id}`);
+  await page.getByText('Take it out').click();
+  const text = async (label: string) => {
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name: label }).click();
+    const file = await waiting;
+    return readFileSync((await file.path())!, 'utf8');
+  };
+  expect(await text('plain text')).toContain('500 g strong bread flour');
+  expect(await text('lines for a spreadsheet (CSV)')).toContain('Dough,water,320,64.00');
+  expect(await text('a sheet in Markdown')).toContain('| water | 320 | 64.0 |');
+  expect(JSON.parse(await text('a recipe for the web (JSON-LD)'))['@type']).toBe('Recipe');
+  const all = await text('everything, as JSON');
+  await visit(page, '/');
+  await page.getByLabel('One ingredient a line').fill(all);
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+/);
+  await expect(page.getByLabel('Grams of water')).toHaveValue('320');
 });
 
 test('what could not be read is asked about on the bench, and its word is remembered', async ({

@@ -180,3 +180,5 @@ export {
 } from './exchange/formula-shape.ts';
 export { formulaText } from './exchange/formula-text.ts';
 export { upgrade, upgrade1 } from './exchange/upgrade.ts';
+export { firstLoaves } from './exchange/first-loaves.ts';
+export { formatIds, formats, type Format } from './exchange/formats.ts';

@@ -155,3 +155,7 @@ export * from '../src/exchange/formula-shape.ts';
 export * from '../src/exchange/formula-text.ts';
 export * from '../src/exchange/json-schema.ts';
 export * from '../src/exchange/upgrade.ts';
+export * from '../src/exchange/first-loaves.ts';
+export * from '../src/exchange/formats.ts';
+export * from '../src/exchange/formula-tables.ts';
+export * from '../src/exchange/schema-recipe.ts';

@@ -2,7 +2,7 @@
   import { styles } from '@tender-crumb/core';
   import Copy from '@lucide/svelte/icons/copy';
   import Trash2 from '@lucide/svelte/icons/trash-2';
-  import { completeFormula, type Formula } from '@tender-crumb/core';
+  import { completeFormula, firstLoaves, type Formula } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
   import { api } from '$lib/api.ts';
@@ -85,11 +85,23 @@
     </p>
     {#if fault}<p class="text-act" role="alert">That did not work: {fault}</p>{/if}
     {#if data.rows.length === 0}
-      <p class="bowl p-6">
-        {data.search
-          ? `Nothing on the shelf is called “${data.search}”.`
-          : 'The shelf is empty. Paste a recipe above, or try the example: it takes a minute to see what its dough will do.'}
-      </p>
+      <div class="bowl grid gap-3 p-6">
+        <p>
+          {data.search
+            ? `Nothing on the shelf is called “${data.search}”.`
+            : 'The shelf is empty. Paste a recipe above, or try the example: it takes a minute to see what its dough will do.'}
+        </p>
+        {#if !data.search}
+          <p>Or begin with one of ours:</p>
+          <ul class="flex flex-wrap gap-2">
+            {#each firstLoaves as loaf (loaf.name)}
+              <li>
+                <button class="knob" type="button" onclick={() => add(loaf)}>{loaf.name}</button>
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      </div>
     {:else}
       <ul class="shelf">
         {#each data.rows as row (row.id)}

@@ -152,7 +152,7 @@ const plain: readonly Ingredient[] = [
     whole: 1,
     strength: 'none',
   }),
-  row('amaranth-flour', 'amaranth flour', 'amaranth', 'flour', [10, 14, 6.5, 66, 8, 2, 5], {
+  row('amaranth-flour', 'amaranth flour', 'amaranth', 'flour', [10, 14, 6.5, 67, 8, 2, 5], {
     cup: 120,
     thirst: [0.75, 0.1],
     whole: 1,

@@ -1,3 +1,5 @@
+import Papa from 'papaparse';
+
 /** A line of a text before it is cleaned. */
 export interface RawLine {
   readonly at: number;
@@ -9,8 +11,9 @@ export interface RawLine {
 
 /** What a column of a table holds, by its heading. */
 const columns: ReadonlyArray<
-  readonly [RegExp, 'name' | 'grams' | 'amount' | 'unit' | 'percent' | 'note']
+  readonly [RegExp, 'part' | 'name' | 'grams' | 'amount' | 'unit' | 'percent' | 'note']
 > = [
+  [/^(?:part|stage|step|phase)$/i, 'part'],
   [/^(?:ingredients?|items?|name|what|material|component|flour)$/i, 'name'],
   [/^(?:grams?|g|weight(?: ?\(g(?:rams)?\))?|mass|wt\.?|gms?|metric|weight in grams)$/i, 'grams'],
   [/^(?:%|percent(?:age)?|baker[’'s]*s? ?(?:%|percent(?:age)?)|bp|b%|pct)$/i, 'percent'],
@@ -19,7 +22,13 @@ const columns: ReadonlyArray<
   [/^(?:notes?|comments?|remarks?|brand|state)$/i, 'note'],
 ];
 
+/** Cells of a row: quotes are as spreadsheets write them. */
 const split = (raw: string, by: string): string[] =>
+  by === ','
+    ? (Papa.parse<string[]>(raw).data[0] ?? []).map((cell) => cell.trim())
+    : splitPlain(raw, by);
+
+const splitPlain = (raw: string, by: string): string[] =>
   raw
     .replace(/^\s*\|/, '')
     .replace(/\|\s*$/, '')
@@ -76,26 +85,39 @@ function inWords(cells: readonly string[], kinds: ReturnType<typeof headingOf>):
 export function tableRows(lines: readonly RawLine[]): RawLine[] {
   let kinds: ReturnType<typeof headingOf>;
   let width = 0;
-  return lines.map((line): RawLine => {
-    const by = separatorOf(line.raw);
+  let comma = false;
+  let part = '';
+  return lines.flatMap((line): RawLine[] => {
+    // Commas part cells only below a heading that is written so: elsewhere they part words.
+    const spreadsheet =
+      line.raw.includes(',') && !/\d/.test(line.raw) && headingOf(split(line.raw, ','));
+    if (spreadsheet) comma = true;
+    else if (!line.raw.trim()) comma = false;
+    const by = comma ? ',' : separatorOf(line.raw);
     if (by === undefined) {
       if (!line.raw.trim()) kinds = undefined;
-      return line;
+      return [line];
     }
     const cells = split(line.raw, by);
-    if (cells.every((c) => /^[-:=\s]*$/.test(c))) return { ...line, text: '---' };
+    if (cells.every((c) => /^[-:=\s]*$/.test(c))) return [{ ...line, text: '---' }];
     const heading = headingOf(cells);
     if (heading) {
       kinds = heading;
       width = cells.length;
-      return { ...line, text: '---' };
+      part = '';
+      return [{ ...line, text: '---' }];
     }
     if (kinds && cells.length > width + 1) kinds = undefined;
     const only = cells.filter(Boolean);
-    if (only.length === 1) return { ...line, text: only[0]! };
-    if (/^(?:total|sum|dough weight)$/i.test(cells[0] ?? ''))
-      return { ...line, text: `total: ${only.join(' ')}` };
-    if (!kinds && !only.some((c) => /[\d½¼¾⅓⅔]/.test(c))) return line;
-    return { ...line, text: inWords(cells, kinds), item: true };
+    if (only.length === 1) return [{ ...line, text: only[0]! }];
+    if (/^(?:total|sum|dough weight)$/i.test(cells[0] ?? '')) {
+      return [{ ...line, text: `total: ${only.join(' ')}` }];
+    }
+    if (!kinds && !only.some((c) => /[\d½¼¾⅓⅔]/.test(c))) return [line];
+    const row = { ...line, text: inWords(cells, kinds), item: true };
+    const named = cells[kinds?.indexOf('part') ?? -1] ?? '';
+    if (named === '' || named === part) return [row];
+    part = named;
+    return [{ at: line.at, raw: named, text: `${named}:` }, row];
   });
 }

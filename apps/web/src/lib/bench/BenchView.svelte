@@ -1,6 +1,8 @@
 <script lang="ts">
   import { beforeNavigate, goto } from '$app/navigation';
   import {
+    formatIds,
+    formats,
     formulaText,
     deviceIds,
     devices,
@@ -11,6 +13,7 @@
     styles,
     windowFor,
     type DeviceId,
+    type Format,
     type StyleId,
   } from '@tender-crumb/core';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
@@ -94,6 +97,19 @@
 
   /** Why the answer to a row did not make a line of it yet. */
   let answerFault = $state({ at: -1, says: '' });
+
+  /** Hands the formula out as a file. */
+  function download({ ending, type, write }: Format) {
+    const text = write(bench.formula, bench.pantry, bench.household.percentages);
+    const url = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+    const name = bench.formula.name.replace(/[^\p{L}\p{N} -]+/gu, '').trim() || 'formula';
+    const link = Object.assign(document.createElement('a'), {
+      href: url,
+      download: `${name}.${ending}`,
+    });
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(url), 1000);
+  }
 
   async function copy() {
     const text = formulaText(bench.formula, bench.pantry, bench.household.percentages);
@@ -282,6 +298,18 @@
         </p>
       </section>
     {/if}
+    <details class="bowl no-print p-3">
+      <summary class="font-semibold">Take it out</summary>
+      <ul class="mt-2 grid gap-1">
+        {#each formatIds as id (id)}
+          <li>
+            <button class="link" type="button" onclick={() => download(formats[id])}
+              >{formats[id].label}</button
+            >
+          </li>
+        {/each}
+      </ul>
+    </details>
     {#if bench.formula.source}
       <details class="bowl no-print p-3">
         <summary class="font-semibold">The recipe as it was pasted</summary>

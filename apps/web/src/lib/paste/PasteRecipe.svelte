@@ -91,11 +91,11 @@
   }
 
   async function put() {
-    if (!paste.read) return;
+    const formula = paste.own ?? paste.read?.formula;
+    if (!formula) return;
     busy = true;
     fault = '';
     try {
-      const { formula } = paste.read;
       await api('PUT', `/api/v1/formulas/${newId}`, { version: 0, formula, draft: newId });
       paste.text = '';
       paste.done();
@@ -174,7 +174,18 @@
     </div>
 
     <div class="content-start gap-3 {folded ? 'hidden' : 'grid'}" aria-live="polite">
-      {#if paste.read}
+      {#if paste.own}
+        <p>
+          <b>“{paste.own.name}”</b>: a formula as it was taken out, with its corrections, steps and
+          notes.
+        </p>
+        <div class="flex flex-wrap items-center gap-3">
+          <button class="knob knob-act" type="button" disabled={busy} onclick={put}
+            >Put it on the shelf</button
+          >
+          {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
+        </div>
+      {:else if paste.read}
         <Level
           level={paste.evaluation?.cannotTell ? undefined : paste.evaluation?.level}
           window={paste.evaluation?.window ?? windowFor(paste.style, 0, household.figures)}

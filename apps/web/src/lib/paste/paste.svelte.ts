@@ -26,6 +26,17 @@ interface Kept {
   readonly style: StyleId;
 }
 
+/** A formula as this program takes it out; undefined for any other text. The server judges it. */
+function ownFormula(text: string): { readonly name?: unknown } | undefined {
+  if (!/^\s*\{/.test(text) || !text.includes('tender-crumb/formula-')) return undefined;
+  try {
+    const json = JSON.parse(text) as { format?: unknown; name?: unknown };
+    return typeof json.format === 'string' ? json : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
 /** A recipe being pasted: read at once, in the measures that the baker says it is in. */
 export class Paste {
   text = $state('');
@@ -38,8 +49,10 @@ export class Paste {
   /** What the book taught; fetched when there is something to judge with it. */
   #belief = $state.raw<Belief | undefined>();
 
+  /** It is one of our own files, and needs no reading. */
+  readonly own = $derived(ownFormula(this.text));
   readonly read = $derived.by(() =>
-    this.text.trim()
+    this.text.trim() && !this.own
       ? readRecipe(this.text, {
           ...readerOf(this.#household),
           measures: this.measures,
