@@ -310,6 +310,43 @@ test('a formula is taken out in every format, and the file of all of it put back
   await expect(page.getByLabel('Grams of water')).toHaveValue('320');
 });
 
+test('lines are moved by keys, notes are kept, and a formula is found by what is in it', async ({
+  page,
+}) => {
+  const made = await page.request.post('/api/v1/formulas', {
+    data: {
+      name: 'Quay bread',
+      stages: [
+        {
+          lines: [
+            { ingredient: 'bread-flour', grams: 500 },
+            { ingredient: 'water', grams: 320 },
+            { ingredient: 'walnuts', grams: 60 },
+          ],
+        },
+      ],
+    },
+  });
+  const { id } = (await made.json()) as { id: string };
+  await visit(page, `/bench/${id}`);
+  await page.getByLabel('Grams of nuts').focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(page.getByLabel('Grams of nuts')).toBeFocused();
+  const grams = page.locator('input[data-column="grams"]');
+  await expect(grams.nth(1)).toHaveValue('60');
+  await page.getByLabel('Notes').fill('The cold pantry next time');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Notes')).toHaveValue('The cold pantry next time');
+  await expect(grams.nth(1)).toHaveValue('60');
+  for (const words of ['nuts', 'cold pantry quay', 'tin loaf nuts']) {
+    await visit(page, `/?find=${encodeURIComponent(words)}`);
+    await expect(page.getByRole('link', { name: /^Quay bread/ })).toBeVisible();
+  }
+  await visit(page, '/?find=nuts+herring');
+  await expect(page.getByRole('link', { name: /^Quay bread/ })).toHaveCount(0);
+});
+
 test('what could not be read is asked about on the bench, and its word is remembered', async ({
   page,
 }) => {
@@ -457,6 +494,7 @@ test.describe('a bake', () => {
     await page.getByRole('button', { name: 'Write it in the book' }).click();
     await expect(page.getByRole('heading', { name: 'as it should be' })).toBeVisible();
     await expect(page.getByText('dense · rye, I think')).toBeVisible();
+    await expect(page.getByText('All written down')).toBeVisible();
     await visit(page, '/book');
     const row = page.getByRole('listitem').filter({ hasText: 'Bread of the neighbours' });
     await expect(row).toContainText('as it should be');

@@ -5,6 +5,7 @@ import { doors, dressed, paired, sound } from '$lib/server/gate/gate.ts';
 import { learnSoon } from '$lib/server/jobs/learning.ts';
 import { backUpEachNight } from '$lib/server/jobs/nightly.ts';
 import { closeKitchen, databaseFile, isDemo, kitchen } from '$lib/server/kitchen.ts';
+import { writeWords } from '$lib/server/store/formulas.ts';
 import { wantLearningBy } from '$lib/server/store/learning.ts';
 import { modelVersion } from '@tender-crumb/core';
 import { log } from '$lib/server/log.ts';
@@ -17,6 +18,7 @@ export const init: ServerInit = async () => {
   try {
     const db = await kitchen();
     await wantLearningBy(db, modelVersion);
+    await writeWords(db);
     if (isDemo()) await fillDemo(db, new Date());
     await learnSoon(db, databaseFile());
     process.once('sveltekit:shutdown', backUpEachNight(databaseFile()));

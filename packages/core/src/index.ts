@@ -182,3 +182,5 @@ export { formulaText } from './exchange/formula-text.ts';
 export { upgrade, upgrade1 } from './exchange/upgrade.ts';
 export { firstLoaves } from './exchange/first-loaves.ts';
 export { formatIds, formats, type Format } from './exchange/formats.ts';
+export { moveLine } from './formula/move.ts';
+export { formulaWords } from './formula/words.ts';

@@ -159,3 +159,5 @@ export * from '../src/exchange/first-loaves.ts';
 export * from '../src/exchange/formats.ts';
 export * from '../src/exchange/formula-tables.ts';
 export * from '../src/exchange/schema-recipe.ts';
+export * from '../src/formula/move.ts';
+export * from '../src/formula/words.ts';

@@ -298,6 +298,17 @@
         </p>
       </section>
     {/if}
+    <section class="bowl p-3">
+      <label class="font-semibold" for="notes">Notes</label>
+      <textarea
+        id="notes"
+        class="field mt-1 field-sizing-content min-h-16 w-full"
+        maxlength="20000"
+        value={bench.formula.notes ?? ''}
+        oninput={(e) =>
+          bench.edit({ ...bench.formula, notes: e.currentTarget.value || undefined }, 'notes')}
+        onblur={() => bench.endGroup()}></textarea>
+    </section>
     <details class="bowl no-print p-3">
       <summary class="font-semibold">Take it out</summary>
       <ul class="mt-2 grid gap-1">

@@ -12,6 +12,7 @@
     $props();
 
   const lane = $derived(bakeLane(bake.id));
+  const waiting = $derived(sync.standing.waiting.filter((e) => e.lane === lane).length);
   /** With what was said here and is not there yet. */
   const state = $derived(
     bakeState([
@@ -44,7 +45,16 @@
 <svelte:head><title>{bake.formulaName} · Bake day · Tender Crumb</title></svelte:head>
 
 <div class="mx-auto max-w-4xl">
-  <h1 class="mb-3">{bake.formulaName}</h1>
+  <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
+    <h1>{bake.formulaName}</h1>
+    <span class="quiet" role="status">
+      {waiting === 0
+        ? 'All written down'
+        : sync.isStuck
+          ? 'Kept in this browser'
+          : 'Writing it down …'}
+    </span>
+  </div>
   {#if state.finishedAt}
     <section class="bowl grid gap-3 p-5">
       {#if state.outcome}

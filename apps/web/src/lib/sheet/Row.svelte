@@ -7,6 +7,7 @@
     measuresFor,
     measuringMethods,
     methods,
+    moveLine,
     removeLine,
     setMethod,
     swapIngredient,
@@ -17,6 +18,7 @@
   import Lock from '@lucide/svelte/icons/lock';
   import LockOpen from '@lucide/svelte/icons/lock-open';
   import Trash2 from '@lucide/svelte/icons/trash-2';
+  import { tick } from 'svelte';
   import type { Bench } from '../bench/bench.svelte.ts';
   import RoleMark from '../role/RoleMark.svelte';
   import Cell from './Cell.svelte';
@@ -57,11 +59,23 @@
     bench.edit(editLine(bench.formula, line.id, { bag: bag || undefined }));
   const measure = (method: MeasuringMethod) =>
     bench.edit(setMethod(bench.formula, line, method, bench.household.measures));
+  /** Alt with an arrow moves the line, and the field that is typed in with it. */
+  async function move(event: KeyboardEvent) {
+    const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
+    if (!event.altKey || by === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const label = (event.target as HTMLElement).getAttribute('aria-label');
+    bench.edit(moveLine(bench.formula, line.id, by));
+    await tick();
+    if (label) document.querySelector<HTMLElement>(`[aria-label="${CSS.escape(label)}"]`)?.focus();
+  }
   const hold = () =>
     bench.edit(editLine(bench.formula, line.id, { held: line.held ? undefined : true }));
 </script>
 
 <tr
+  onkeydown={move}
   class:lit={bench.lit === line.id}
   class:corrected={line.corrections.length > 0}
   onpointerenter={() => (bench.lit = line.id)}

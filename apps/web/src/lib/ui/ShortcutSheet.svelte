@@ -9,6 +9,7 @@
     ['Ctrl Shift Z', 'redo'],
     ['↓ or Enter, ↑', 'next or previous line of the formula'],
     ['← →', 'next cell of the line'],
+    ['Alt ↑, Alt ↓', 'move the line up or down'],
     ['Esc', 'forget what is typed in a cell'],
     ['g then s, n, k, b, p', 'go to Shelf, Bench, Bake day, Book, Pantry'],
     ['← → on the level', 'feel the dough tighter or looser'],

@@ -11,6 +11,8 @@ export interface Schema {
     updated_at: string;
     /** When it was taken off the shelf; null while it stands there. */
     off_shelf_at: string | null;
+    /** What it is found by besides its name, lower case; empty where that is not written down yet. */
+    words: Generated<string>;
   };
   /** A formula is a chain of versions; nothing is overwritten. */
   formula_version: {

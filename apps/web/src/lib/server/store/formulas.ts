@@ -1,4 +1,4 @@
-import type { Formula } from '@tender-crumb/core';
+import { formulaWords, type Formula } from '@tender-crumb/core';
 import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 import { keepAside } from './formula-asides.ts';
@@ -32,36 +32,46 @@ export interface Page<T> {
   readonly total: number;
 }
 
-/** The search as a LIKE pattern; % and _ in it are themselves. */
-const likeOf = (search: string) =>
-  sql<string>`${`%${search.replace(/[\\%_]/g, '\\$&')}%`} escape '\\'`;
+/** Every word of a search stands in the name, or in what else a formula is found by. */
+const found = (search: string) =>
+  sql<boolean>`${sql.join(
+    search
+      .trim()
+      .split(/\s+/)
+      .slice(0, 12)
+      .map((word) => {
+        // As a LIKE pattern; % and _ in it are themselves.
+        const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+        return sql`(formula.name like ${like} escape '\\' or formula.words like ${like} escape '\\')`;
+      }),
+    sql` and `,
+  )}`;
 
 export async function countFormulas(db: Database, search = ''): Promise<number> {
   const { total } = await db
     .selectFrom('formula')
     .select((e) => e.fn.countAll<number>().as('total'))
     .where('off_shelf_at', 'is', null)
-    .$if(search !== '', (q) => q.where('name', 'like', likeOf(search)))
+    .$if(search.trim() !== '', (q) => q.where(found(search)))
     .executeTakeFirstOrThrow();
   return total;
 }
 
-/** Formulas by their last change, newest first; `search` looks into the names. */
+/** Formulas by their last change, newest first; `search`: all of its words, in the names or in what is in them. */
 export async function listFormulas(
   db: Database,
   { limit = 50, offset = 0, search = '' } = {},
 ): Promise<Page<StoredFormula>> {
-  const like = likeOf(search);
   const rows = await db
-    .selectFrom('formula as f')
+    .selectFrom('formula')
     .innerJoin('formula_version as v', (join) =>
-      join.onRef('v.formula_id', '=', 'f.id').onRef('v.version', '=', 'f.version'),
+      join.onRef('v.formula_id', '=', 'formula.id').onRef('v.version', '=', 'formula.version'),
     )
-    .select(['f.id', 'f.version', 'f.updated_at', 'v.body'])
-    .where('f.off_shelf_at', 'is', null)
-    .$if(search !== '', (q) => q.where('f.name', 'like', like))
-    .orderBy('f.updated_at', 'desc')
-    .orderBy('f.id', 'desc')
+    .select(['formula.id', 'formula.version', 'formula.updated_at', 'v.body'])
+    .where('formula.off_shelf_at', 'is', null)
+    .$if(search.trim() !== '', (q) => q.where(found(search)))
+    .orderBy('formula.updated_at', 'desc')
+    .orderBy('formula.id', 'desc')
     .limit(limit)
     .offset(offset)
     .execute();
@@ -81,12 +91,11 @@ export async function listHeads(
   db: Database,
   { limit = 50, offset = 0, search = '' } = {},
 ): Promise<Page<FormulaHead>> {
-  const like = likeOf(search);
   const rows = await db
     .selectFrom('formula')
     .select(['id', 'name', 'version', 'updated_at as updatedAt'])
     .where('off_shelf_at', 'is', null)
-    .$if(search !== '', (q) => q.where('name', 'like', like))
+    .$if(search.trim() !== '', (q) => q.where(found(search)))
     .orderBy('updated_at', 'desc')
     .orderBy('id', 'desc')
     .limit(limit)
@@ -185,6 +194,7 @@ async function insertFormula(
       created_at: at,
       updated_at: at,
       off_shelf_at: null,
+      words: formulaWords(formula),
     })
     .execute();
   await insertVersion(tx, id, 1, formula, { at, device, draft });
@@ -278,6 +288,7 @@ export async function saveFormula(
         version,
         updated_at: at,
         off_shelf_at: null,
+        words: formulaWords(formula),
       })
       .where('id', '=', id)
       .execute();
@@ -298,4 +309,19 @@ export const standOnShelf = (db: Database, id: string, stands: boolean): Promise
       .where('id', '=', id)
       .executeTakeFirst();
     return numUpdatedRows > 0n;
+  });
+
+/** Writes down what formulas of earlier versions are found by. */
+export const writeWords = (db: Database): Promise<void> =>
+  inTransaction(db, async (tx) => {
+    const bare = await tx.selectFrom('formula').select('id').where('words', '=', '').execute();
+    for (const { id } of bare) {
+      const found = await readFormula(tx, id);
+      if (!found) continue;
+      await tx
+        .updateTable('formula')
+        .set({ words: formulaWords(found.formula) })
+        .where('id', '=', id)
+        .execute();
+    }
   });
