@@ -129,7 +129,10 @@ describe('the demo household', () => {
   });
 
   it('a search takes % and _ for what they are', async () => {
-    expect((await listHeads(db, { search: 'tin loaf' })).total).to.equal(2);
+    expect((await listHeads(db, { search: 'lockside tin' })).total).to.equal(2);
+    // By their style as well, and by what is in them.
+    expect((await listHeads(db, { search: 'loaf  TIN' })).total).to.equal(3);
+    expect((await listHeads(db, { search: 'cardamom egg plait' })).total).to.equal(1);
     expect((await listHeads(db, { search: '%' })).total).to.equal(0);
     expect((await listHeads(db, { search: '_' })).total).to.equal(0);
   });
