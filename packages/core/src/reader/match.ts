@@ -1,4 +1,4 @@
-import { catalogue } from '../ingredient/catalogue.ts';
+import { catalogue, isIngredientId } from '../ingredient/catalogue.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { changesNothing, isProse, wordsOf } from './words.ts';
 
@@ -58,13 +58,13 @@ export function vocabularyOf(
   all: readonly Ingredient[],
   words: Readonly<Record<string, string>>,
 ): Vocabulary {
-  const own = all.filter((i) => !catalogue.some((c) => c.id === i.id));
+  const own = all.filter((i) => !isIngredientId(i.id));
+  if (own.length === 0 && Object.keys(words).length === 0) return plain;
   const byId = new Map(all.map((i) => [i.id, i]));
   const learned = Object.entries(words).flatMap(([text, id]): Alias[] => {
     const of = byId.get(id);
     return of ? [{ words: wordsOf(text), of }] : [];
   });
-  if (own.length === 0 && learned.length === 0) return plain;
   return vocabulary([
     ...learned,
     ...own.map((of) => ({ words: wordsOf(of.name), of })),

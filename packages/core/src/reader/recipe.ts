@@ -515,6 +515,9 @@ class Reading {
   /** A title or the heading of a part. */
   #heading(row: TextRow, next: TextRow | undefined): boolean {
     const { text } = row;
+    // Most rows begin with their amount: those are no headings.
+    if (!row.heading && this.#begun && /^[\d½¼¾⅓⅔⅛.]/.test(text) && !/:\s*$/.test(text))
+      return false;
     const marked = row.heading === true || /:\s*$/.test(text);
     const section = sectionOf(text);
     const amount = readAmount(text);

@@ -49,6 +49,8 @@ const hydrationIn = (text: string): number | undefined => {
  * @example starterWord('100 g whole wheat starter (80% hydration)') // starter, whole-wheat, 80
  */
 export function starterWord(text: string): StarterWord | undefined {
+  if (!/start|leav|lev|poolish|biga|sponge|ferment|sour|dough|madre|mother/i.test(text))
+    return undefined;
   const found = names.find(([pattern]) => pattern.test(text));
   if (!found) return undefined;
   const words = new Set(wordsOf(text));

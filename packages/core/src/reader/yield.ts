@@ -50,6 +50,8 @@ const mass = (amount: string, unit: string): number =>
  * @example yieldIn('Makes 9 rolls of 76 g') // {pieces: 9, piece: {kind: 'roll', grams: 76}}
  */
 export function yieldIn(text: string): Yield | undefined {
+  if (!/make|yield|serv|quant|give|produc|enough|loa[fv]|tin|pan|^for\b/i.test(text))
+    return undefined;
   const marked =
     /^(?:makes|yields?|serves|servings?|quantity|recipe (?:makes|yields?)|for|gives|produces|enough for)\b\s*:?\s*/i.exec(
       text,
