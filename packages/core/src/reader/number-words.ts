@@ -1,7 +1,8 @@
 const units =
   'cups?|teaspoons?|tsp|tablespoons?|tbsp|pints?|quarts?|pounds?|lbs?|kilos?|ounces?|oz|packets?|sticks?';
 
-const ones: Readonly<Record<string, number>> = {
+/** Numbers that a recipe writes in words. */
+export const ones: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,
   one: 1,

@@ -5,6 +5,7 @@ import type { Step } from '../formula/step.ts';
 import type { OwnValues } from '../figure/settable.ts';
 import { catalogue, ingredient } from '../ingredient/catalogue.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
+import type { Role } from '../ingredient/role.ts';
 import type { StyleId } from '../style/style.ts';
 import { gramsText } from '../quantity/number.ts';
 import { toMillilitres, type Measures } from '../quantity/measures.ts';
@@ -99,6 +100,18 @@ const starterPerCup = 235;
 
 /** Flour that percentages are of where a recipe gives no weight at all, grams. Own choice, said. */
 const usualFlour = 500;
+
+/** Shares of the flour above which an amount is asked about, by role. Common practice, no source. */
+const askedAbove: Readonly<Partial<Record<Role, number>>> = {
+  salt: 0.05,
+  leaven: 0.12,
+  egg: 1,
+  sugar: 0.5,
+  liquid: 1.6,
+};
+
+/** Less flour than this, grams, beside rows that were not read: the main flour may be among those. Own choice. */
+const leastFlour = 150;
 
 /** How wet a starter is, which must not be taken for how much of it there is. */
 const hydrationPhrase = /[([]?\b\d+(?:[.,]\d+)?\s*%(?:\s*hydration)?[)\]]?/i;
@@ -245,6 +258,11 @@ class Reading {
       this.#open = undefined;
       return;
     }
+    const answer = this.#reader.answers?.[row.raw];
+    if (answer && 'not' in answer) {
+      return answer.not === 'dough' ? this.#asOutside(row, 'topping') : this.#note(row);
+    }
+    if (answer) return this.#answered(row, answer);
     if (row.text.length > longestLine) {
       if (isMethod(row.text) || this.#place === 'method') return this.#step(row);
       if (this.#place === 'notes' || row.text.length > 4 * longestLine) return this.#note(row);
@@ -291,11 +309,6 @@ class Reading {
 
   /** A line that is something in the dough, or what else it turns out to be. */
   #ingredient(row: TextRow): void {
-    const answer = this.#reader.answers?.[row.raw];
-    if (answer && 'not' in answer) {
-      return answer.not === 'dough' ? this.#asOutside(row, 'topping') : this.#note(row);
-    }
-    if (answer) return this.#answered(row, answer);
     const pieces = this.#pieces(row.text);
     const reads = pieces.map((piece) => this.#mill(piece) ?? readLine(piece, this.#with));
     const failed = reads.find((r) => 'code' in r) as CannotRead | undefined;
@@ -744,16 +757,9 @@ class Reading {
       lines.filter((l) => l.of && ['flour', 'gluten', 'fibre', 'meal', 'bran'].includes(l.of.role)),
     );
     // Where the flour itself may be among what was not read, shares of it say nothing.
-    if (flour <= 0 || (flour < 150 && this.#unread.length > 0)) return;
-    const most: Readonly<Record<string, number>> = {
-      salt: 0.05,
-      leaven: 0.12,
-      egg: 1,
-      sugar: 0.5,
-      liquid: 1.6,
-    };
+    if (flour <= 0 || (flour < leastFlour && this.#unread.length > 0)) return;
     for (const { of, grams, asWritten = '' } of lines) {
-      const limit = of && most[of.role];
+      const limit = of && askedAbove[of.role];
       if (limit !== undefined && grams > limit * flour) {
         const row = this.#rows.find((r) => r.text.includes(asWritten));
         this.#assumptions.push({

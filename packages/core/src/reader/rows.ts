@@ -142,7 +142,7 @@ export function rowsOf(text: string): TextRow[] {
     for (const [i, part] of parts.entries()) {
       rows.push({
         at: line.at,
-        raw: line.raw.trim(),
+        raw: parts.length > 1 ? part.trim() : line.raw.trim(),
         text: part.trim().replace(/\s+/g, ' ').replace(/,$/, ''),
         ...(hash || bold ? { heading: true } : {}),
         ...(isBullet || line.item || parts.length > 1 ? { item: true } : {}),

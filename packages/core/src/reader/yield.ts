@@ -1,4 +1,5 @@
 import type { Piece } from '../formula/beside.ts';
+import { ones } from './number-words.ts';
 import { toGrams, type MassUnit } from '../quantity/mass.ts';
 
 /** What a recipe says that it makes. */
@@ -19,19 +20,6 @@ const kinds: ReadonlyArray<readonly [RegExp, NonNullable<Piece['kind']>]> = [
   [/\b(?:flatbreads?|naans?|pitas?|pittas?|tortillas?|wraps?|chapatis?|rotis?)\b/i, 'flatbread'],
   [/\b(?:loaf|loaves|boules?|batards?)\b/i, 'loaf'],
 ];
-
-const numbers: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  six: 6,
-  eight: 8,
-  ten: 10,
-  twelve: 12,
-};
 
 const mass = (amount: string, unit: string): number =>
   toGrams(
@@ -69,7 +57,7 @@ export function yieldIn(text: string): Yield | undefined {
     /^(?:about\s+|approx\w*\.?\s+)?(\d{1,3}|an?|one|two|three|four|six|eight|ten|twelve)\b(?!\s*(?:lb|pound|kg|g\b|oz))/i.exec(
       rest,
     );
-  const pieces = count ? (numbers[count[1]!.toLowerCase()] ?? Number(count[1])) : undefined;
+  const pieces = count ? (ones[count[1]!.toLowerCase()] ?? Number(count[1])) : undefined;
   const slices =
     /\bslices?\b|\bserv/i.test(text) && pieces !== undefined && !kind ? pieces : undefined;
   if (!kind && !size && slices === undefined && !/piece|cob|item/i.test(rest))
