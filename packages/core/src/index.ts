@@ -17,6 +17,20 @@ export { seededRandom } from './quantity/seeded-random.ts';
 export type { Field, Shape } from './quantity/shape.ts';
 export { sumGrams } from './quantity/sum-grams.ts';
 export {
+  celsiusTyped,
+  decimalMarks,
+  gramsTyped,
+  massNumber,
+  massSchools,
+  massText,
+  numberTyped,
+  plainWriting,
+  temperatureSchools,
+  temperatureText,
+  written,
+  type Writing,
+} from './quantity/writing.ts';
+export {
   bagProblems,
   bagShape,
   grindIds,
@@ -83,8 +97,11 @@ export {
   formulaFormat,
   mainStage,
   measuringMethods,
+  stageKinds,
   stagesOf,
   type Formula,
+  type StageHead,
+  type StageKind,
   type MeasuringMethod,
   type Taken,
 } from './formula/formula.ts';
@@ -92,6 +109,7 @@ export { measuresFor, methods } from './formula/measuring-method.ts';
 export { hundred, percentOf } from './formula/percentage.ts';
 export { layLines, resolve, type ResolvedLine } from './formula/resolve.ts';
 export { scaleTo, type ScaleTarget } from './formula/scale.ts';
+export { addStage, editStage, moveStage, removeStage, stageNames } from './formula/stages.ts';
 export { hydration, inSchool, otherSchool, schoolNames } from './formula/schools.ts';
 export { setMethod } from './formula/set-method.ts';
 export { shares, type Share } from './formula/shares.ts';
@@ -182,5 +200,7 @@ export { formulaText } from './exchange/formula-text.ts';
 export { upgrade, upgrade1 } from './exchange/upgrade.ts';
 export { firstLoaves } from './exchange/first-loaves.ts';
 export { formatIds, formats, type Format } from './exchange/formats.ts';
-export { moveLine } from './formula/move.ts';
+export { moveLine, placeLine } from './formula/move.ts';
+export { perKilo } from './formula/per-kilo.ts';
+export { mostPieces, pieceGrams, scaleToPiece, setPieces } from './formula/pieces.ts';
 export { formulaWords } from './formula/words.ts';

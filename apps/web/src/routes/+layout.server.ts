@@ -1,8 +1,12 @@
 import { learningState } from '$lib/server/jobs/learning.ts';
 import { isDemo, kitchen } from '$lib/server/kitchen.ts';
+import { readSettings } from '$lib/server/store/household.ts';
+import { plainWriting } from '@tender-crumb/core';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals }) => ({
+  /** What the household reads its numbers in. */
+  writing: locals.device ? (await readSettings(await kitchen())).writing : plainWriting,
   theme: locals.theme,
   demo: isDemo(),
   /** Who it is; nobody yet where a device is still to be let in. */

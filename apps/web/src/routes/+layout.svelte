@@ -80,7 +80,7 @@
           <a
             href={place.path}
             aria-current={here ? 'page' : undefined}
-            class="rounded-t-md px-2.5 py-2 font-semibold whitespace-nowrap sm:px-3 {here
+            class="rounded-t-md px-1.5 py-2 text-sm font-semibold whitespace-nowrap min-[390px]:px-2.5 min-[390px]:text-base sm:px-3 {here
               ? 'bg-rim text-on-rim'
               : 'text-rim hover:bg-sunk'}">{place.name}</a
           >

@@ -11,6 +11,7 @@
   import PasteRecipe from '$lib/paste/PasteRecipe.svelte';
   import PercentBar from '$lib/role/PercentBar.svelte';
   import type { PageProps } from './$types';
+  import { say } from '$lib/ui/writing.ts';
 
   let { data }: PageProps = $props();
 
@@ -113,7 +114,7 @@
               </span>
               <PercentBar shares={row.shares} />
               <Level level={row.level} window={row.window} older={row.older} size="tiny" />
-              <span class="says" class:act={!row.fits}>{row.says}</span>
+              <span class="says" class:act={!row.fits}>{say(row.says)}</span>
             </a>
             <span class="acts">
               <button

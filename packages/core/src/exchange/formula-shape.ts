@@ -1,5 +1,6 @@
 import { outsideField, pieceField, unreadField } from '../formula/beside.ts';
 import { measuringMethods, stageKinds } from '../formula/formula.ts';
+import { mostPieces } from '../formula/pieces.ts';
 import { processField } from '../formula/process.ts';
 import { stepField } from '../formula/step.ts';
 import { mostGrams } from '../quantity/mass.ts';
@@ -71,7 +72,7 @@ const taken = {
 const common = {
   name: maybe(text(formatLimits.name, 1)),
   style: maybe(meaning(word(styleIds), 'sets the window of the dough level')),
-  pieces: maybe(whole(1, 1000)),
+  pieces: maybe(whole(1, mostPieces)),
   slices: maybe(whole(1, 200)),
   source: maybe(meaning(text(formatLimits.source), 'the recipe as it was written')),
   left: maybe(list(correctionKey, 100)),

@@ -14,6 +14,7 @@ import {
 import { gramsOf } from './percentage.ts';
 import { isBroughtIn, layLines, resolve, type LaidLine, type ResolvedLine } from './resolve.ts';
 import { partOfBase } from './base.ts';
+import { forgetAbsent } from './stages.ts';
 import { totals } from './totals.ts';
 
 /** Edits: functions from a formula to a new one. The old one is what undo goes back to. */
@@ -162,9 +163,14 @@ const insertLine = (formula: Formula, stage: string, line: Line): Formula => ({
   stages: formula.stages.map((s) => (s.id === stage ? { ...s, lines: [...s.lines, line] } : s)),
 });
 
-/** Adds an ingredient to the stage that everything ends in. */
-export const addIngredient = (formula: Formula, of: string, grams: number): Formula =>
-  insertLine(formula, mainStage(formula).id, {
+/** Adds an ingredient to a stage; unless said, to the one that everything ends in. */
+export const addIngredient = (
+  formula: Formula,
+  of: string,
+  grams: number,
+  stage: string = mainStage(formula).id,
+): Formula =>
+  insertLine(formula, stage, {
     id: nextLineId(formula),
     ingredient: of,
     grams,
@@ -176,8 +182,8 @@ export function removeLine(formula: Formula, lineId: string): Formula {
   const line = find(formula, lineId);
   if (!line) return formula;
   const settled = settle(formula, line.stage, line.ingredient);
-  return {
+  return forgetAbsent({
     ...settled,
     stages: settled.stages.map((s) => ({ ...s, lines: s.lines.filter((l) => l.id !== lineId) })),
-  };
+  });
 }

@@ -1,4 +1,5 @@
 import type { Formula, Taken } from './formula.ts';
+import { forgetAbsent } from './stages.ts';
 
 const without = <T>(list: readonly T[], drop: (item: T) => boolean): T[] =>
   list.filter((item) => !drop(item));
@@ -20,10 +21,8 @@ export function takeCorrection(formula: Formula, correction: Omit<Taken, 'id'>):
  * Gives a taken correction back. Taking and giving back at once restores the formula bit for bit,
  * because the lines as typed were never touched.
  */
-export const giveBackCorrection = (formula: Formula, takenId: string): Formula => ({
-  ...formula,
-  taken: without(formula.taken, (t) => t.id === takenId),
-});
+export const giveBackCorrection = (formula: Formula, takenId: string): Formula =>
+  forgetAbsent({ ...formula, taken: without(formula.taken, (t) => t.id === takenId) });
 
 /** Leaves a correction: it stays out of the way until the baker reconsiders. */
 export const leaveCorrection = (formula: Formula, key: string): Formula =>

@@ -2,6 +2,7 @@ import type { Bag } from '../ingredient/bag.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
+import { plainWriting, type Writing } from '../quantity/writing.ts';
 import { nothingLearned, type Belief } from './belief.ts';
 import type { OwnFigures } from './figure-rows.ts';
 import { coefficientsWith, type Coefficients } from './coefficients.ts';
@@ -28,6 +29,8 @@ export interface Settings {
   readonly lowSodium: boolean;
   /** Id of the yeast in the cupboard, where there is only one. */
   readonly yeastKept?: string;
+  /** How it writes masses, temperatures and decimals. */
+  readonly writing: Writing;
   /** What it calls things that the catalogue calls otherwise, each with the id of what it is. */
   readonly words: Readonly<Record<string, string>>;
   /** What one of a thing weighs here, grams, by ingredient. */
@@ -53,6 +56,7 @@ export const defaultSettings: Settings = {
   netCarbs: 'eu',
   glutenFree: false,
   lowSodium: false,
+  writing: plainWriting,
   words: {},
   each: {},
   figures: {},

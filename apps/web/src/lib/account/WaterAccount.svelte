@@ -1,10 +1,6 @@
 <script lang="ts">
-  import {
-    accountBars,
-    gramsText,
-    type AccountSegment,
-    type WaterAccount,
-  } from '@tender-crumb/core';
+  import { accountBars, type AccountSegment, type WaterAccount } from '@tender-crumb/core';
+  import { asMass } from '../ui/writing.ts';
 
   let {
     account,
@@ -25,8 +21,8 @@
 
 {#snippet bar(name: string, grams: number, segments: readonly AccountSegment[])}
   <div class="row">
-    <span class="name">{name} <b>{gramsText(grams)}</b></span>
-    <div class="bar" role="list" aria-label="{name} {gramsText(grams)} of water">
+    <span class="name">{name} <b>{asMass(grams)}</b></span>
+    <div class="bar" role="list" aria-label="{name} {asMass(grams)} of water">
       {#each segments as s (s.kind + s.line)}
         <span
           role="listitem"
@@ -36,7 +32,7 @@
           style:left="{s.from * 100}%"
           style:width="{(s.to - s.from) * 100}%"
           data-role={s.kind === 'softens' ? 'fat' : s.role}
-          title="{s.name} {words[s.kind]} {gramsText(s.grams)}{s.kind === 'softens'
+          title="{s.name} {words[s.kind]} {asMass(s.grams)}{s.kind === 'softens'
             ? ' of water'
             : ''}"
           onpointerenter={() => onlight(s.line)}
@@ -44,7 +40,7 @@
         >
           <span class={s.to - s.from > leastLabelled ? 'label' : 'sr-only'}>
             {s.name}
-            {gramsText(s.grams)}<span class="sr-only"> {s.kind}</span>
+            {asMass(s.grams)}<span class="sr-only"> {s.kind}</span>
           </span>
         </span>
       {/each}

@@ -17,6 +17,8 @@
     type StyleId,
   } from '@tender-crumb/core';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
+  import Download from '@lucide/svelte/icons/download';
+  import Ellipsis from '@lucide/svelte/icons/ellipsis';
   import Printer from '@lucide/svelte/icons/printer';
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -25,6 +27,9 @@
   import { api, ApiError } from '../api.ts';
   import Either from '../ui/Either.svelte';
   import { copyText } from '../ui/copy.ts';
+  import type { Deed } from '../ui/deed.ts';
+  import Menu from '../ui/Menu.svelte';
+  import { say } from '../ui/writing.ts';
   import WaterAccount from '../account/WaterAccount.svelte';
   import { Bench, type Given } from './bench.svelte.ts';
   import AskRow from '../ask/AskRow.svelte';
@@ -33,7 +38,7 @@
   import KeptVersions from './KeptVersions.svelte';
   import SaveMark from './SaveMark.svelte';
   import type { Version } from './saver.svelte.ts';
-  import ScaleForm from './ScaleForm.svelte';
+  import Makes from './Makes.svelte';
   import Level from '../level/Level.svelte';
   import Sheet from '../sheet/Sheet.svelte';
   import Corrections from '../corrections/Corrections.svelte';
@@ -111,6 +116,19 @@
     setTimeout(() => URL.revokeObjectURL(url), 1000);
   }
 
+  let moreAt = $state<HTMLElement>();
+  let moreOpen = $state(false);
+  const more: readonly Deed[] = [
+    { says: 'Copy as text', icon: ClipboardCopy, does: () => void copy() },
+    { says: 'Print for the fridge door', icon: Printer, does: () => globalThis.print() },
+    ...formatIds.map((id): Deed => ({
+      says: formats[id].label,
+      icon: Download,
+      does: () => download(formats[id]),
+    })),
+  ];
+  const whole = $derived(bench.opened === 'whole');
+
   async function copy() {
     const text = formulaText(bench.formula, bench.pantry, bench.household.percentages);
     said = (await copyText(text))
@@ -128,7 +146,7 @@
   <h1 class="sr-only">{bench.formula.name}</h1>
   <div class="min-w-0 flex-1 basis-72">
     <input
-      class="w-full rounded border-[1.5px] border-transparent bg-transparent px-1 text-2xl font-bold text-ellipsis hover:border-line"
+      class="picker w-full rounded border-[1.5px] border-transparent bg-transparent px-1 text-2xl font-bold text-ellipsis hover:border-line"
       aria-label="Name of the formula"
       maxlength="200"
       value={bench.formula.name}
@@ -162,23 +180,12 @@
     <button
       class="knob px-2"
       type="button"
-      onclick={copy}
-      aria-label="Copy as text"
-      title="Copy as text"><ClipboardCopy size={18} /></button
+      bind:this={moreAt}
+      aria-label="Copy, print or take it out"
+      aria-haspopup="menu"
+      onclick={() => (moreOpen = true)}><Ellipsis size={18} /></button
     >
-    <button
-      class="knob px-2"
-      type="button"
-      onclick={() => globalThis.print()}
-      aria-label="Print for the fridge door"
-      title="Print for the fridge door"><Printer size={18} /></button
-    >
-    <label class="sr-only" for="method">Loading order</label>
-    <select id="method" class="field" bind:value={method}>
-      {#each deviceIds as id (id)}
-        <option value={id}>{devices[id].label}</option>
-      {/each}
-    </select>
+    <Menu label="Copy, print or take it out" deeds={more} at={moreAt} bind:open={moreOpen} />
     <button
       class="knob knob-act"
       type="button"
@@ -198,9 +205,9 @@
       {#if bench.verdict}
         <p class="text-xl leading-snug font-bold">{bench.verdict.state}.</p>
         <p class={bench.verdict.fits ? '' : 'font-semibold text-act'} data-testid="verdict">
-          {bench.verdict.says}
+          {say(bench.verdict.says)}
         </p>
-        {#if bench.verdict.early}<p class="text-sm">{bench.verdict.early}</p>{/if}
+        {#if bench.verdict.early}<p class="text-sm">{say(bench.verdict.early)}</p>{/if}
         {#if bench.verdict.chance !== undefined}
           <p class="quiet">
             Chance to land in the window: {Math.round(bench.verdict.chance * 100)} in 100.
@@ -208,11 +215,11 @@
         {/if}
       {:else}
         <p class="text-xl font-bold">Cannot tell.</p>
-        <p>{noFlour.says}</p>
+        <p>{say(noFlour.says)}</p>
       {/if}
     </div>
   </div>
-  {#if bench.evaluation}
+  {#if bench.evaluation && whole}
     <WaterAccount
       account={bench.evaluation.level.account}
       lit={bench.lit}
@@ -221,13 +228,12 @@
   {/if}
 </section>
 
-<div class="grid items-start gap-4 min-[1180px]:grid-cols-[minmax(0,1fr)_21rem]">
+<div class="halves" class:whole>
   <section class="bowl p-3" aria-label="Formula sheet">
     <div class="no-print mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
-      <div class="flex items-center gap-2">
-        <label class="quiet" for="style">Style</label>
+      <label class="flex items-center gap-2"
+        ><span class="quiet">Style</span>
         <select
-          id="style"
           class="field max-w-48"
           value={bench.formula.style}
           onchange={(e) =>
@@ -235,16 +241,26 @@
         >
           {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
         </select>
-      </div>
-      {#if !bench.evaluation?.totals.dryBase}
-        <Either
-          label="School of percentages"
-          value={bench.household.percentages}
-          choices={percentageSchools.map((s) => [s, `% ${schoolNames[s]}`])}
-          onpick={(percentages) => bench.settle({ percentages })}
-        />
+      </label>
+      <Makes {bench} />
+      {#if whole}
+        {#if !bench.evaluation?.totals.dryBase}
+          <Either
+            label="School of percentages"
+            value={bench.household.percentages}
+            choices={percentageSchools.map((s) => [s, `% ${schoolNames[s]}`])}
+            onpick={(percentages) => bench.settle({ percentages })}
+          />
+        {/if}
+        <label class="flex items-center gap-2"
+          ><span class="quiet">Loading order</span>
+          <select class="field max-w-48" bind:value={method}>
+            {#each deviceIds as id (id)}
+              <option value={id}>{devices[id].label}</option>
+            {/each}
+          </select>
+        </label>
       {/if}
-      <ScaleForm {bench} />
     </div>
     <Sheet {bench} />
     {#if bench.formula.unread}
@@ -280,17 +296,29 @@
         </ol>
       </details>
     {/if}
-    <div class="mt-4"><Drawers {bench} /></div>
+    <div class="mt-4">
+      {#if whole}<Drawers {bench} />{/if}
+      <button
+        class="knob no-print mt-3 py-1 text-left whitespace-normal"
+        type="button"
+        aria-pressed={whole}
+        onclick={() => bench.unfold(whole ? 'plain' : 'whole')}
+      >
+        {whole
+          ? 'Only level, corrections and grams'
+          : 'Open the whole bench: percentages, how sure, strength, salt, slices, goal'}
+      </button>
+    </div>
   </section>
 
-  <div class="contents min-[1180px]:grid min-[1180px]:gap-4">
-    <div class="bowl order-first p-3 min-[1180px]:order-none"><Corrections {bench} /></div>
+  <div class="side">
+    <div class="bowl first p-3"><Corrections {bench} /></div>
     {#if bench.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">
         <h2 id="cautions-title">Mind</h2>
         <ul class="mt-1 grid gap-1.5 text-sm">
           {#each bench.evaluation.cautions as caution (caution.id)}
-            <li class="border-l-4 border-line pl-2">{caution.text}</li>
+            <li class="border-l-4 border-line pl-2">{say(caution.text)}</li>
           {/each}
         </ul>
         <p class="quiet mt-2">
@@ -309,18 +337,6 @@
           bench.edit({ ...bench.formula, notes: e.currentTarget.value || undefined }, 'notes')}
         onblur={() => bench.endGroup()}></textarea>
     </section>
-    <details class="bowl no-print p-3">
-      <summary class="font-semibold">Take it out</summary>
-      <ul class="mt-2 grid gap-1">
-        {#each formatIds as id (id)}
-          <li>
-            <button class="link" type="button" onclick={() => download(formats[id])}
-              >{formats[id].label}</button
-            >
-          </li>
-        {/each}
-      </ul>
-    </details>
     {#if bench.formula.source}
       <details class="bowl no-print p-3">
         <summary class="font-semibold">The recipe as it was pasted</summary>
@@ -328,6 +344,40 @@
             .source}</pre>
       </details>
     {/if}
-    <KeptVersions {bench} aside={data.aside} />
+    {#if whole || data.aside.length > 0}<KeptVersions {bench} aside={data.aside} />{/if}
   </div>
 </div>
+
+<style>
+  .halves {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    align-items: start;
+    gap: 1rem;
+  }
+  /* One below the other, what to correct comes before the sheet; beside each other, next to it. */
+  .side {
+    display: contents;
+  }
+  .first {
+    order: -1;
+  }
+  @media (min-width: 900px) {
+    .halves:not(.whole) {
+      grid-template-columns: minmax(0, 1fr) minmax(17rem, 21rem);
+    }
+    .halves:not(.whole) .side {
+      display: grid;
+      gap: 1rem;
+    }
+  }
+  @media (min-width: 1180px) {
+    .halves {
+      grid-template-columns: minmax(0, 1fr) 21rem;
+    }
+    .side {
+      display: grid;
+      gap: 1rem;
+    }
+  }
+</style>

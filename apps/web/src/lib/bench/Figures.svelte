@@ -1,17 +1,16 @@
 <script lang="ts">
   import {
-    gramsText,
     hydration,
     inSchool,
     otherSchool,
     percentageSchools,
-    percentText,
     schoolNames,
     waterSchools,
     type Settings,
     type Totals,
   } from '@tender-crumb/core';
   import Either from '../ui/Either.svelte';
+  import { asMass, asPercent } from '../ui/writing.ts';
 
   let {
     totals,
@@ -29,29 +28,29 @@
   const figures = $derived([
     [
       totals.dryBase ? 'Dry base' : 'Flour',
-      gramsText(totals.flourGrams),
+      asMass(totals.flourGrams),
       totals.dryBase
         ? 'gluten, fibre, meal'
-        : `${gramsText(totals.addedFlourGrams)} of it added as flour`,
+        : `${asMass(totals.addedFlourGrams)} of it added as flour`,
     ],
     [
       'Hydration',
-      percentText(hydration(totals, school, water)),
+      asPercent(hydration(totals, school, water)),
       `${schoolNames[water]}, ${of(school)}`,
     ],
     [
       'The other water',
-      percentText(hydration(totals, school, otherWater)),
+      asPercent(hydration(totals, school, otherWater)),
       `${schoolNames[otherWater]}, ${of(school)}`,
     ],
     [
       'The other flour',
-      percentText(hydration(totals, other, water)),
+      asPercent(hydration(totals, other, water)),
       `${schoolNames[water]}, ${of(other)}`,
     ],
-    ['Salt', percentText(inSchool(totals.saltPercent, totals, school)), of(school)],
-    ['Pre-fermented', percentText(totals.prefermentedFlourPercent), 'of all flour'],
-    ['Protein', percentText(totals.proteinPercent), 'of flours and gluten'],
+    ['Salt', asPercent(inSchool(totals.saltPercent, totals, school)), of(school)],
+    ['Pre-fermented', asPercent(totals.prefermentedFlourPercent), 'of all flour'],
+    ['Protein', asPercent(totals.proteinPercent), 'of flours and gluten'],
   ] as const);
 </script>
 

@@ -1,11 +1,6 @@
 <script lang="ts">
-  import {
-    compareFormulas,
-    gramsText,
-    styles,
-    type Formula,
-    type Pantry,
-  } from '@tender-crumb/core';
+  import { compareFormulas, styles, type Formula, type Pantry } from '@tender-crumb/core';
+  import { asMass } from '../ui/writing.ts';
 
   let {
     theirs,
@@ -24,7 +19,7 @@
 
   const compared = $derived(compareFormulas(theirs, mine, pantry));
   const differing = $derived(compared.lines.filter((l) => l.differs));
-  const grams = (g: number | undefined) => (g === undefined ? '–' : gramsText(g));
+  const grams = (g: number | undefined) => (g === undefined ? '–' : asMass(g));
 </script>
 
 <table class="w-full" aria-label="The two versions side by side">

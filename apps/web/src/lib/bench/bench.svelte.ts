@@ -28,6 +28,7 @@ import { outbox } from '../sync/here.ts';
 import { draftIn, formulaLane, settingsEntry, type Draft } from '../sync/kinds.ts';
 import { settingsPatch } from '../sync/settings-patch.ts';
 import { sync } from '../sync/sync.svelte.ts';
+import { rememberOpened, type Opened } from './open.ts';
 import { Saver, type Version } from './saver.svelte.ts';
 
 const mostUndo = 200;
@@ -37,6 +38,8 @@ export interface Given extends Version {
   readonly id: string;
   readonly household: Household;
   readonly belief: Belief;
+  /** How much of the bench stands open on this device. */
+  readonly opened: Opened;
 }
 
 /** One formula under adjustment: its history, what it will do, what to correct. */
@@ -48,6 +51,7 @@ export class Bench {
   #household = $state.raw<Household>() as Household;
   /** As the server has it, with what was settled here and is not there yet. */
   readonly household = $derived(sync.settled(this.#household));
+  opened = $state<Opened>('plain');
   /** Key of the correction that is pointed at. */
   pointedCorrection = $state<string | undefined>();
   /** Id of the line that is pointed at, in the sheet or the account. */
@@ -81,9 +85,16 @@ export class Bench {
     this.#given = given;
     this.id = given.id;
     this.belief = given.belief;
+    this.opened = given.opened;
     this.#household = given.household;
     this.formula = withoutStrangeBags(given.formula, given.household.bags);
     this.saver = new Saver(given.id, given.version);
+  }
+
+  /** Opens the bench up, or makes it plain again; this device remembers. */
+  unfold(opened: Opened): void {
+    this.opened = opened;
+    rememberOpened(opened);
   }
 
   /** Takes in what the server has by now. What was typed here stays, and so does its undo. */

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { pointsText } from '@tender-crumb/core';
   import { scaleLinear, scalePoint } from 'd3-scale';
   import { area, curveMonotoneX, line } from 'd3-shape';
+  import { asPoints } from '../ui/writing.ts';
 
   interface Point {
     readonly id: string;
@@ -65,7 +65,7 @@
         class="grid-line"
       />
       <text x={size.left - 8} y={y(tick)} class="tick" text-anchor="end" dy="0.32em"
-        >{pointsText(tick)}</text
+        >{asPoints(tick)}</text
       >
     {/each}
     <path d={band} class="band" />
@@ -77,7 +77,7 @@
         r="4"
         class={p.felt >= p.low && p.felt <= p.high ? 'held' : 'missed'}
       >
-        <title>{p.day}: felt {pointsText(p.felt)}, forecast {pointsText(p.forecast)}</title>
+        <title>{p.day}: felt {asPoints(p.felt)}, forecast {asPoints(p.forecast)}</title>
       </circle>
     {/each}
     <text x={size.left} y={size.height - 6} class="tick">{points[0]?.day}</text>

@@ -1,8 +1,6 @@
 <script lang="ts">
   import {
-    gramsText,
     pantryIn,
-    pointsText,
     stateAt,
     windowFor,
     type Household,
@@ -11,6 +9,7 @@
     type StyleId,
   } from '@tender-crumb/core';
   import Level from '../level/Level.svelte';
+  import { asMass, asPoints, say } from '../ui/writing.ts';
 
   let {
     lesson,
@@ -42,7 +41,7 @@
   {#if next}
     <div>
       <span class="quiet">Next time, as the formula stands: </span>
-      <span class="text-sm font-semibold">{next.says}</span>
+      <span class="text-sm font-semibold">{say(next.says)}</span>
       <Level level={next} {window} {size} label="Next time" />
     </div>
   {/if}
@@ -50,10 +49,10 @@
     {#if lesson.felt === undefined}
       Nobody felt the dough, so that nothing was learned from it.
     {:else}
-      It felt {stateAt(lesson.felt).short} ({pointsText(lesson.felt)}), where {pointsText(
+      It felt {stateAt(lesson.felt).short} ({asPoints(lesson.felt)}), where {asPoints(
         lesson.mixed.points,
       )} was forecast{lesson.added.length > 0
-        ? `, with ${lesson.added.map((a) => `${gramsText(a.grams)} ${nameOf(a.ingredient)}`).join(' and ')} added`
+        ? `, with ${lesson.added.map((a) => `${asMass(a.grams)} ${nameOf(a.ingredient)}`).join(' and ')} added`
         : ''}.
       {#if main}
         Now taken to drink: {bagName(main.bag, main.ingredient)},

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { certaintyWords, gramsText, type Correction } from '@tender-crumb/core';
+  import { certaintyWords, type Correction } from '@tender-crumb/core';
   import Check from '@lucide/svelte/icons/check';
   import type { Bench } from '../bench/bench.svelte.ts';
+  import { asMass, say } from '../ui/writing.ts';
 
   let { correction, bench }: { correction: Correction; bench: Bench } = $props();
 
@@ -20,14 +21,15 @@
   onfocusout={unpoint}
 >
   <h3>
-    <span class="amount">{correction.grams > 0 ? '+' : ''}{gramsText(correction.grams)}</span>
+    <span class="amount">{correction.grams > 0 ? '+' : ''}{asMass(correction.grams)}</span>
     {bench.pantry.ingredient(correction.ingredient).name}
-    <span class="quiet">· {correction.spoons}</span>
+    <span class="quiet">· {say(correction.spoons)}</span>
   </h3>
-  <p>{correction.reason}</p>
+  <p>{say(correction.reason)}</p>
   <p class="quiet">
-    <b>{sure}</b>, from {correction.basis}. Left alone: {correction.ifLeft.charAt(0).toLowerCase() +
-      correction.ifLeft.slice(1)}
+    <b>{sure}</b>, from {say(correction.basis)}. Left alone: {say(
+      correction.ifLeft.charAt(0).toLowerCase() + correction.ifLeft.slice(1),
+    )}
   </p>
   <div class="decide no-print">
     <button class="knob knob-act" type="button" onclick={() => bench.take(correction)}>

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { gramsText } from '@tender-crumb/core';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { Bench } from '../bench/bench.svelte.ts';
   import CorrectionCard from './CorrectionCard.svelte';
+  import { asMass, say } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -11,7 +11,7 @@
   let all = $state(false);
   const taken = $derived(all ? bench.formula.taken : bench.formula.taken.slice(0, takenAtOnce));
 
-  const signed = (grams: number) => `${grams > 0 ? '+' : ''}${gramsText(grams)}`;
+  const signed = (grams: number) => `${grams > 0 ? '+' : ''}${asMass(grams)}`;
 </script>
 
 <section class="corrections" aria-labelledby="corrections-title">
@@ -23,9 +23,11 @@
         : 'Give it some flour, and what it needs is offered here.'}
     </p>
   {/if}
-  {#each bench.open as correction (correction.key)}
-    <CorrectionCard {correction} {bench} />
-  {/each}
+  <div class="cards">
+    {#each bench.open as correction (correction.key)}
+      <CorrectionCard {correction} {bench} />
+    {/each}
+  </div>
 
   {#if bench.formula.taken.length > 0}
     <h3 class="quiet">Taken</h3>
@@ -40,7 +42,7 @@
           <button
             class="knob no-print"
             type="button"
-            title={one.reason}
+            title={say(one.reason)}
             onclick={() => bench.giveBack(one.id)}
           >
             <Undo2 size={16} aria-hidden="true" /> Give back
@@ -79,6 +81,12 @@
     display: grid;
     gap: 0.6rem;
     align-content: start;
+  }
+  .cards {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(17rem, 100%), 1fr));
+    align-items: start;
+    gap: 0.6rem;
   }
   ul {
     display: grid;

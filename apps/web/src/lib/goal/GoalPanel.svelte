@@ -1,9 +1,7 @@
 <script lang="ts">
   import {
-    gramsNumber,
     offeredFor,
     parseNumber,
-    pointsText,
     portionsOf,
     stateAt,
     type Relaxed,
@@ -13,6 +11,7 @@
   import { SvelteSet } from 'svelte/reactivity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { Finding } from './finding.svelte.ts';
+  import { asMassNumber, asPoints } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -77,7 +76,7 @@
       `${r.to.toFixed(1)} g of net carbohydrate a ${portions.word} instead of ${r.from}`,
     protein: (r) => `${r.to.toFixed(1)} g of protein in 100 g instead of ${r.from}`,
     kcal: (r) => `${Math.ceil(r.to)} kcal a ${portions.word} instead of ${r.from}`,
-    level: (r) => `a dough at ${pointsText(r.to)} points instead of ${pointsText(r.from)}`,
+    level: (r) => `a dough at ${asPoints(r.to)} points instead of ${asPoints(r.from)}`,
   };
 
   /** A goal given way on, a little on the safe side of what is just possible. */
@@ -178,9 +177,9 @@
             {#each lines as line (line.ingredient)}
               <tr class="border-t border-line">
                 <td class="py-0.5">{line.name}</td>
-                <td class="quiet text-right">{line.now > 0 ? gramsNumber(line.now) : '–'}</td>
+                <td class="quiet text-right">{line.now > 0 ? asMassNumber(line.now) : '–'}</td>
                 <td class="text-right" class:font-bold={Math.abs(line.grams - line.now) > 1e-9}
-                  >{gramsNumber(line.grams)}</td
+                  >{asMassNumber(line.grams)}</td
                 >
               </tr>
             {/each}
@@ -194,7 +193,7 @@
           <b>{figures.protein.toFixed(1)} g</b> protein in 100 g, {Math.round(
             figures.portion.kcal.value,
           )} kcal a {portions.word}{figures.level
-            ? `; the dough ${stateAt(figures.level.points).short} (${pointsText(figures.level.points)})`
+            ? `; the dough ${stateAt(figures.level.points).short} (${asPoints(figures.level.points)})`
             : ''}{prefer === 'cheapest' ? `; ${figures.cost.toFixed(2)} of known prices` : ''}.
         </p>
         {#if prefer === 'cheapest' && figures.unpriced.length > 0}

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { pointsText, stateAt, states, tellingDifference, type Window } from '@tender-crumb/core';
+  import { stateAt, states, tellingDifference, type Window } from '@tender-crumb/core';
   import { drawn, place, pointsAt, stretch } from './scale.ts';
+  import { asPoints } from '../ui/writing.ts';
 
   interface Mark {
     readonly points: number;
@@ -43,10 +44,10 @@
   const said = $derived(
     [
       level
-        ? `${label}: ${stateAt(level.points).id}, ${pointsText(level.points)} points, 8 in 10 between ${pointsText(level.low)} and ${pointsText(level.high)}`
+        ? `${label}: ${stateAt(level.points).id}, ${asPoints(level.points)} points, 8 in 10 between ${asPoints(level.low)} and ${asPoints(level.high)}`
         : `${label}: cannot tell`,
-      `wanted ${pointsText(window[0])} to ${pointsText(window[1])}`,
-      felt === undefined ? '' : `felt ${stateAt(felt).id}, ${pointsText(felt)}`,
+      `wanted ${asPoints(window[0])} to ${asPoints(window[1])}`,
+      felt === undefined ? '' : `felt ${stateAt(felt).id}, ${asPoints(felt)}`,
     ]
       .filter(Boolean)
       .join('; '),

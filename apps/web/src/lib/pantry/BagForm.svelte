@@ -179,7 +179,7 @@
   {/if}
   <KeepRow {busy} what="the bag" known={bag !== undefined} fault={faults[''] ?? ''} onleave={leave}>
     {#if bag}
-      <label class="inline-flex items-center gap-2">
+      <label class="touch inline-flex items-center gap-2">
         <input type="checkbox" class="size-5 accent-rim" bind:checked={written.fields.finished} /> used
         up
       </label>

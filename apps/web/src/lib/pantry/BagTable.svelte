@@ -61,7 +61,7 @@
         <td class="pl-4 text-right">{b.known.bakes}</td>
         <td class="text-right">
           <button
-            class="rounded p-2 text-soft hover:bg-sunk"
+            class="touch justify-center rounded p-2 text-soft hover:bg-sunk"
             type="button"
             aria-label="Change {b.name}"
             aria-expanded={editing === b.id}

@@ -1,8 +1,19 @@
 <script lang="ts">
-  import { catalogue, type Household, type Settings } from '@tender-crumb/core';
+  import {
+    catalogue,
+    celsiusTyped,
+    temperatureText,
+    written,
+    type Household,
+    type Settings,
+    type Writing,
+  } from '@tender-crumb/core';
   import {
     carbs,
     cups,
+    decimals,
+    degrees,
+    weights,
     eggs,
     fills,
     percentages,
@@ -24,10 +35,16 @@
   const measure = (change: Partial<Settings['measures']>) =>
     onkeep({ measures: { ...measures, ...change } });
 
+  const write = (change: Partial<Writing>) =>
+    onkeep({ writing: { ...household.writing, ...change } });
+
   const percent = (share: number | undefined) =>
     share === undefined ? '' : String(Math.round(share * 100));
   const settled = $derived({
-    celsius: String(household.room.celsius ?? ''),
+    celsius:
+      household.room.celsius === undefined
+        ? ''
+        : temperatureText(household.room.celsius, household.writing).replace(/[^\d−]*°.*$/, ''),
     humidity: percent(household.room.humidity),
   });
   let seen = untrack(() => settled);
@@ -42,9 +59,20 @@
   let roomFault = $state({ celsius: '', humidity: '' });
 
   function room() {
-    const [warm, damp] = [numberIn(celsius), numberIn(humidity)];
+    const typed = numberIn(celsius);
+    // What was not touched stays as it is, to the tenth that a degree of the other school hides.
+    const warm =
+      celsius === settled.celsius
+        ? household.room.celsius
+        : typed === undefined
+          ? undefined
+          : celsiusTyped(typed, household.writing);
+    const damp = numberIn(humidity);
     roomFault = {
-      celsius: warm === undefined || (warm >= -10 && warm <= 60) ? '' : 'A room has −10 to 60 °C',
+      celsius:
+        warm === undefined || (warm >= -10 && warm <= 60)
+          ? ''
+          : written('A room has −10 to 60 °C', household.writing),
       humidity: damp === undefined || (damp >= 0 && damp <= 100) ? '' : 'Between 0 and 100 %',
     };
     if (roomFault.celsius || roomFault.humidity) return;
@@ -95,7 +123,11 @@
     onpick={(v) => onkeep({ scaleStep: Number(v) })}
   />
   <div onchange={room}>
-    <NumberField label="Room, °C" bind:value={celsius} fault={roomFault.celsius} />
+    <NumberField
+      label="Room, °{household.writing.temperature}"
+      bind:value={celsius}
+      fault={roomFault.celsius}
+    />
   </div>
   <div onchange={room}>
     <NumberField
@@ -104,6 +136,24 @@
       fault={roomFault.humidity}
     />
   </div>
+  <Pick
+    label="Weights in"
+    value={household.writing.mass}
+    choices={weights}
+    onpick={(v) => write({ mass: v as Writing['mass'] })}
+  />
+  <Pick
+    label="Temperatures in"
+    value={household.writing.temperature}
+    choices={degrees}
+    onpick={(v) => write({ temperature: v as Writing['temperature'] })}
+  />
+  <Pick
+    label="Decimals after a"
+    value={household.writing.decimal}
+    choices={decimals}
+    onpick={(v) => write({ decimal: v as Writing['decimal'] })}
+  />
   <Pick
     label="Percentages are"
     value={household.percentages}
@@ -125,7 +175,7 @@
 </div>
 <div class="mt-3 grid gap-2">
   {#each switches as [name, label] (name)}
-    <label class="flex items-center gap-2">
+    <label class="touch flex items-center gap-2">
       <input
         type="checkbox"
         class="size-5 accent-rim"

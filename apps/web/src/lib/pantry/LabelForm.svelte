@@ -166,7 +166,7 @@
     <legend class="quiet">It holds</legend>
     <div class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
       {#each allergens as a (a)}
-        <label class="inline-flex items-center gap-1.5">
+        <label class="touch inline-flex items-center gap-1.5">
           <input
             type="checkbox"
             class="size-5 accent-rim"

@@ -28,6 +28,18 @@ export const scaleSteps: readonly Choice[] = [
   ['2', '2 g'],
   ['5', '5 g'],
 ];
+export const weights: readonly Choice[] = [
+  ['g', 'grams'],
+  ['oz', 'ounces'],
+];
+export const degrees: readonly Choice[] = [
+  ['C', 'degrees Celsius'],
+  ['F', 'degrees Fahrenheit'],
+];
+export const decimals: readonly Choice[] = [
+  ['point', 'point, 1.5'],
+  ['comma', 'comma, 1,5'],
+];
 export const percentages: readonly Choice[] = [
   ['total', 'of all flour, starters included'],
   ['added', 'of added flour alone'],

@@ -4,7 +4,6 @@
     allLines,
     cupMillilitres,
     fills,
-    gramsNumber,
     pantryIn,
     percentOf,
     styleIds,
@@ -21,6 +20,7 @@
   import Level from '../level/Level.svelte';
   import { settle } from '../sync/settle.ts';
   import { mostText, Paste } from './paste.svelte.ts';
+  import { asMass, say } from '../ui/writing.ts';
 
   let {
     household,
@@ -191,7 +191,7 @@
           window={paste.evaluation?.window ?? windowFor(paste.style, 0, household.figures)}
         />
         {#if paste.verdict}
-          <p><b>{paste.verdict.state}.</b> {paste.verdict.says}</p>
+          <p><b>{paste.verdict.state}.</b> {say(paste.verdict.says)}</p>
         {:else if !paste.judged}
           <p class="quiet">One moment …</p>
         {:else}
@@ -221,7 +221,7 @@
                   {:else}
                     {#each linesOf(row.lines) as line (line.id)}
                       <span class="read"
-                        ><b>{gramsNumber(line.grams)} g</b>
+                        ><b>{asMass(line.grams)}</b>
                         {pantry.ingredient(line.ingredient).name}{line.percent
                           ? ` · ${line.percent} %`
                           : ''}</span
@@ -242,7 +242,7 @@
         {#if paste.read.assumptions.length > 0}
           <ul class="quiet grid gap-1">
             {#each paste.read.assumptions as a (a.line + a.text)}<li>
-                Line {a.line}: {a.text}.
+                Line {a.line}: {say(a.text)}.
               </li>{/each}
           </ul>
         {/if}

@@ -3,7 +3,6 @@
     allergensOf,
     carbSchools,
     costOf,
-    gramsText,
     inHundredGrams,
     nutrition,
     otherSchool,
@@ -22,6 +21,7 @@
   } from '@tender-crumb/core';
   import Either from '../ui/Either.svelte';
   import type { Bench } from '../bench/bench.svelte.ts';
+  import { asMass } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -142,7 +142,7 @@
               ? `One of ${portions.count} slices, the usual`
               : `One ${portions.word} of ${portions.count}`}</th
           >
-          <th class="text-right font-medium">{gramsText(slice.grams)}</th>
+          <th class="text-right font-medium">{asMass(slice.grams)}</th>
           <th class="text-right font-medium">8 in 10 between</th>
           {#if school === 'us'}<th class="text-right font-medium">on a label</th>{/if}
           <th class="text-right font-medium">in 100 g</th>

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { percentText, type Share } from '@tender-crumb/core';
+  import { type Share } from '@tender-crumb/core';
+  import { asPercent } from '../ui/writing.ts';
 
   let { shares }: { shares: readonly Share[] } = $props();
 
-  const said = $derived(shares.map((s) => `${s.label} ${percentText(s.percent)}`).join(', '));
+  const said = $derived(shares.map((s) => `${s.label} ${asPercent(s.percent)}`).join(', '));
 </script>
 
 <div class="bar" role="img" aria-label="Baker's percentages: {said}" title={said}>

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { gramsText, stateAt } from '@tender-crumb/core';
+  import { stateAt } from '@tender-crumb/core';
   import Either from '../ui/Either.svelte';
   import Level from '../level/Level.svelte';
   import type { Run } from './run.svelte.ts';
+  import { asMass, say } from '../ui/writing.ts';
 
   let { run }: { run: Run } = $props();
 
@@ -46,12 +47,12 @@
       </button>
     </div>
   {:else if run.advice}
-    <p class="big">{run.advice.says}</p>
+    <p class="big">{say(run.advice.says)}</p>
     <div class="flex flex-wrap gap-3">
       {#if run.advice.action === 'add'}
         {@const { ingredient: of, grams } = run.advice}
         <button class="knob knob-act knob-large" type="button" onclick={() => run.add(of!, grams!)}>
-          Added {gramsText(grams!)} of {run.ingredient(of!).name}
+          Added {asMass(grams!)} of {run.ingredient(of!).name}
         </button>
       {/if}
       <button
@@ -71,7 +72,7 @@
       <ul class="mt-1 grid gap-1 text-lg">
         {#each run.state.added as added (added.event)}
           <li class="flex flex-wrap items-center gap-3">
-            {gramsText(added.grams)}
+            {asMass(added.grams)}
             {run.ingredient(added.ingredient).name}
             <button class="knob min-h-12" type="button" onclick={() => run.retract(added.event)}
               >Was not added</button

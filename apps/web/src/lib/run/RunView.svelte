@@ -19,6 +19,7 @@
   import OutcomeStep from './OutcomeStep.svelte';
   import { Run, steps } from './run.svelte.ts';
   import WeighStep from './WeighStep.svelte';
+  import { say } from '../ui/writing.ts';
 
   let {
     data,
@@ -139,7 +140,7 @@
       {/each}
     </nav>
     {#if run.step === 'weigh'}
-      <WeighStep {run} says={devices[data.bake.method].loading.says} />
+      <WeighStep {run} says={say(devices[data.bake.method].loading.says)} />
     {:else if run.step === 'check'}
       <CheckStep {run} />
     {:else}

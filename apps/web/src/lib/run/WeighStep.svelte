@@ -1,13 +1,14 @@
 <script lang="ts">
   import {
-    gramsNumber,
-    gramsText,
+    gramsTyped,
     measureText,
-    parseNumber,
+    mostGrams,
+    numberTyped,
     type WeighingItem,
   } from '@tender-crumb/core';
   import Check from '@lucide/svelte/icons/check';
   import type { Run } from './run.svelte.ts';
+  import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';
 
   let { run, says }: { run: Run; says: string } = $props();
 
@@ -22,15 +23,16 @@
 
   function other(item: WeighingItem) {
     editing = item.id;
-    typed = gramsNumber(run.state.weighed.get(item.id)?.grams ?? item.grams);
+    typed = asMassNumber(run.state.weighed.get(item.id)?.grams ?? item.grams);
     fault = '';
   }
 
   function enter(event: SubmitEvent, item: WeighingItem) {
     event.preventDefault();
-    const grams = parseNumber(typed);
-    if (grams === undefined || grams > 100_000) {
-      fault = 'Grams, such as 402 or 8.5';
+    const number = numberTyped(typed, writing());
+    const grams = number === undefined ? NaN : gramsTyped(number, writing());
+    if (!(grams <= mostGrams)) {
+      fault = say('A weight, such as 402 or 8.5');
       return;
     }
     run.weigh(item, grams, true);
@@ -62,9 +64,11 @@
           >
           <span class="what">
             <span class="name">{item.name}</span>
-            <span class="quiet">{[inMeasure(item), item.hint].filter(Boolean).join(' · ')}</span>
+            <span class="quiet"
+              >{say([inMeasure(item), item.hint].filter(Boolean).join(' · '))}</span
+            >
           </span>
-          <span class="amount">{gramsText(weighed?.grams ?? item.grams)}</span>
+          <span class="amount">{asMass(weighed?.grams ?? item.grams)}</span>
         </button>
         {#if editing === item.id}
           <form class="other" onsubmit={(e) => enter(e, item)}>

@@ -2,43 +2,49 @@
   import {
     choicesFor,
     editLine,
-    gramsNumber,
     measureText,
     measuresFor,
     measuringMethods,
     methods,
     moveLine,
-    removeLine,
     setMethod,
     swapIngredient,
     type MeasuringMethod,
     type ResolvedLine,
   } from '@tender-crumb/core';
-  import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
+  import Ellipsis from '@lucide/svelte/icons/ellipsis';
   import Lock from '@lucide/svelte/icons/lock';
-  import LockOpen from '@lucide/svelte/icons/lock-open';
-  import Trash2 from '@lucide/svelte/icons/trash-2';
+  import { dragHandle } from 'svelte-dnd-action';
   import { tick } from 'svelte';
   import type { Bench } from '../bench/bench.svelte.ts';
   import RoleMark from '../role/RoleMark.svelte';
   import Cell from './Cell.svelte';
   import IngredientPicker from './IngredientPicker.svelte';
   import { columns } from './typed.ts';
+  import { asMass, asMassNumber, say } from '../ui/writing.ts';
 
   let {
     bench,
     line,
     percent,
+    inStage,
+    onmenu,
     onswap,
   }: {
     bench: Bench;
     line: ResolvedLine;
     percent: (grams: number) => string;
-    /** Asks what may take its place; with what was picked and cannot. */
-    onswap: (refused?: string) => void;
+    /** What tells it from the same thing in the dough. */
+    inStage: string;
+    /** Asks what can be done with it. */
+    onmenu: (at: HTMLElement) => void;
+    /** Asks what may take its place, after something that cannot. */
+    onswap: (refused: string) => void;
   } = $props();
 
   const of = $derived(line.of);
+  const name = $derived(`${of.name}${inStage}`);
+  const typed = $derived(line.typedGrams > 0 || line.corrections.length === 0);
   const choices = $derived(bench.bagsOf(line));
 
   function enter(column: keyof typeof columns, text: string) {
@@ -70,8 +76,6 @@
     await tick();
     if (label) document.querySelector<HTMLElement>(`[aria-label="${CSS.escape(label)}"]`)?.focus();
   }
-  const hold = () =>
-    bench.edit(editLine(bench.formula, line.id, { held: line.held ? undefined : true }));
 </script>
 
 <tr
@@ -81,19 +85,27 @@
   onpointerenter={() => (bench.lit = line.id)}
   onpointerleave={() => (bench.lit = undefined)}
 >
-  <td class="role"><RoleMark role={of.role} /></td>
+  <td class="role">
+    {#if typed}
+      <span class="grip" use:dragHandle aria-label="Drag {name}" tabindex="-1"
+        ><RoleMark role={of.role} /></span
+      >
+    {:else}
+      <RoleMark role={of.role} />
+    {/if}
+  </td>
   <td class="left name">
     <IngredientPicker
       pantry={bench.pantry}
       glutenFree={bench.household.glutenFree}
       value={line.ingredient}
-      label="Swap {of.name}"
+      label="Swap {name}"
       onpick={pick}
     />
     {#if choices.length > 0}
       <select
         class="bag"
-        aria-label="Bag of {of.name}"
+        aria-label="Bag of {name}"
         value={line.bag ?? ''}
         onchange={(e) => bind(e.currentTarget.value)}
       >
@@ -102,10 +114,10 @@
       </select>
     {/if}
   </td>
-  <td>
+  <td class="share">
     <Cell
       shown={percent(line.grams)}
-      label="Percent of {of.name}"
+      label="Percent of {name}"
       column="percent"
       ontype={(text) => enter('percent', text)}
       onend={() => bench.endGroup()}
@@ -113,11 +125,11 @@
   </td>
   <td class="grams">
     {#if line.corrections.length > 0 && line.typedGrams > 0}
-      <s aria-label="before: {gramsNumber(line.typedGrams)} g">{gramsNumber(line.typedGrams)}</s>
+      <s aria-label="before: {asMass(line.typedGrams)}">{asMassNumber(line.typedGrams)}</s>
     {/if}
     <Cell
-      shown={gramsNumber(line.grams)}
-      label="Grams of {of.name}"
+      shown={asMassNumber(line.grams)}
+      label="Grams of {name}"
       column="grams"
       ontype={(text) => enter('grams', text)}
       onend={() => bench.endGroup()}
@@ -125,15 +137,15 @@
   </td>
   <td class="left measure">
     <Cell
-      shown={measureText(line.grams, of, measuresFor(line, bench.household.measures)) ?? ''}
-      label="Measure of {of.name}"
+      shown={say(measureText(line.grams, of, measuresFor(line, bench.household.measures)) ?? '')}
+      label="Measure of {name}"
       column="measure"
       ontype={(text) => enter('measure', text)}
       onend={() => bench.endGroup()}
     />
     <select
       class="bag no-print"
-      aria-label="How {of.name} is measured"
+      aria-label="How {name} is measured"
       value={line.measured}
       onchange={(e) => measure(e.currentTarget.value as MeasuringMethod)}
     >
@@ -143,30 +155,12 @@
     </select>
   </td>
   <td class="acts no-print">
+    {#if line.held}<Lock size={14} aria-label="held when scaling" />{/if}
     <button
       type="button"
-      title="Something in its place"
-      aria-label="Put something in place of {of.name}"
-      disabled={line.grams === 0}
-      onclick={() => onswap()}><ArrowLeftRight size={16} /></button
+      aria-label="What to do with {name}"
+      aria-haspopup="menu"
+      onclick={(e) => onmenu(e.currentTarget)}><Ellipsis size={18} /></button
     >
-    <button
-      class="hold"
-      type="button"
-      title={line.held ? 'Held when scaling' : 'Hold when scaling'}
-      aria-label="Hold {of.name} when scaling"
-      aria-pressed={line.held === true}
-      onclick={hold}
-    >
-      {#if line.held}<Lock size={16} />{:else}<LockOpen size={16} />{/if}
-    </button>
-    <button
-      type="button"
-      title="Remove"
-      aria-label="Remove {of.name}"
-      onclick={() => bench.edit(removeLine(bench.formula, line.id))}
-    >
-      <Trash2 size={16} />
-    </button>
   </td>
 </tr>

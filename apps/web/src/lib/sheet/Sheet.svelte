@@ -1,26 +1,49 @@
 <script lang="ts">
   import './sheet.css';
   import {
-    sumGrams,
     addIngredient,
-    gramsNumber,
+    addStage,
+    editLine,
     hundred,
+    mainStage,
+    moveLine,
     percentOf,
+    perKilo,
+    removeLine,
     schoolNames,
+    stageKinds,
+    stageNames,
     stagesOf,
+    sumGrams,
     type ResolvedLine,
+    type StageKind,
   } from '@tender-crumb/core';
+  import ArrowDown from '@lucide/svelte/icons/arrow-down';
+  import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
+  import ArrowUp from '@lucide/svelte/icons/arrow-up';
+  import Lock from '@lucide/svelte/icons/lock';
+  import LockOpen from '@lucide/svelte/icons/lock-open';
+  import Trash2 from '@lucide/svelte/icons/trash-2';
   import type { Bench } from '../bench/bench.svelte.ts';
   import SwapDialog from '../swap/SwapDialog.svelte';
+  import type { Deed } from '../ui/deed.ts';
+  import Menu from '../ui/Menu.svelte';
+  import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';
   import IngredientPicker from './IngredientPicker.svelte';
   import { moveByKey } from './keys.ts';
-  import Row from './Row.svelte';
+  import StageHead from './StageHead.svelte';
+  import StageRows from './StageRows.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
   /** Line that something is to take the place of. */
   let swapping = $state<string | undefined>();
   let chosen = $state<string | undefined>();
+  /** The menu is one for the whole sheet: it hangs where it was asked for. */
+  let menu = $state.raw<{ label: string; deeds: readonly Deed[]; at: HTMLElement } | undefined>();
+  let menuOpen = $state(false);
+  /** Stage that a new ingredient goes to, where not to the last dough. */
+  let into = $state('');
 
   const totals = $derived(bench.evaluation?.totals);
   const lines = $derived(bench.evaluation?.lines ?? bench.resolved);
@@ -41,78 +64,154 @@
   const shown = $derived(new Set(lines.slice(0, drawn).map((l) => l.id)));
   const headed = $derived(stages.length > 1 || stages[0]?.kind !== 'dough');
   const school = $derived(bench.household.percentages);
+  const whole = $derived(bench.opened === 'whole');
+  const main = $derived(mainStage(bench.formula).id);
+  const target = $derived(bench.formula.stages.some((s) => s.id === into) ? into : main);
 
-  const percent = (grams: number) => (totals ? percentOf(grams, totals, school).toFixed(1) : '');
+  const kilos = $derived(totals ? perKilo(lines, totals) : []);
+
+  const percent = (grams: number) =>
+    totals ? say(percentOf(grams, totals, school).toFixed(1)) : '';
 
   function key(event: KeyboardEvent) {
     if (moveByKey(event)) event.preventDefault();
   }
 
   function add(id: string) {
-    bench.edit(addIngredient(bench.formula, id, 0));
+    bench.edit(addIngredient(bench.formula, id, 0, target));
     bench.lit = undefined;
   }
 
-  function swap(line: ResolvedLine, refused?: string) {
-    chosen = refused;
-    swapping = line.id;
+  function hang(label: string, deeds: readonly Deed[], at: HTMLElement) {
+    menu = { label, deeds, at };
+    menuOpen = true;
   }
+
+  const deedsOf = (line: ResolvedLine): readonly Deed[] => [
+    {
+      says: 'Something in its place',
+      icon: ArrowLeftRight,
+      does: () => ([chosen, swapping] = [undefined, line.id]),
+      not: line.grams === 0,
+    },
+    {
+      says: line.held ? 'Scale it with the rest again' : 'Hold it when scaling',
+      icon: line.held ? LockOpen : Lock,
+      does: () =>
+        bench.edit(editLine(bench.formula, line.id, { held: line.held ? undefined : true })),
+    },
+    ...([-1, 1] as const).map((by): Deed => {
+      const next = moveLine(bench.formula, line.id, by);
+      return {
+        says: by < 0 ? 'Move up' : 'Move down',
+        icon: by < 0 ? ArrowUp : ArrowDown,
+        keys: by < 0 ? 'Alt ↑' : 'Alt ↓',
+        does: () => bench.edit(next),
+        not: next === bench.formula,
+      };
+    }),
+    {
+      says: 'Remove',
+      icon: Trash2,
+      does: () => bench.edit(removeLine(bench.formula, line.id)),
+    },
+  ];
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<table class="sheet" onkeydown={key}>
+<table class="sheet" class:whole onkeydown={key}>
   <caption class="sr-only">The formula, in percent, grams and measures</caption>
   <thead>
     <tr>
-      <th scope="col"><span class="sr-only">Role</span></th>
+      <th scope="col" class="role"><span class="sr-only">Role, to drag it by</span></th>
       <th scope="col" class="left">Ingredient</th>
-      <th scope="col">% {totals?.dryBase ? 'of dry base' : schoolNames[school]}</th>
-      <th scope="col">Grams</th>
-      <th scope="col" class="left">Measure</th>
-      <th scope="col"><span class="sr-only">Hold or remove</span></th>
+      <th scope="col" class="share">% {totals?.dryBase ? 'of dry base' : schoolNames[school]}</th>
+      <th scope="col" class="grams">{writing().mass === 'oz' ? 'Ounces' : 'Grams'}</th>
+      <th scope="col" class="left measure">Measure</th>
+      <th scope="col" class="acts"><span class="sr-only">What to do with it</span></th>
     </tr>
   </thead>
   {#each stages as stage (stage.id)}
-    <tbody>
-      {#if headed}
-        <tr class="stage">
-          <td class="role"></td>
-          <th scope="rowgroup" class="left">{stage.name}</th>
-          <td>{stage.kind === 'dough' ? '' : percent(stage.grams)}</td>
-          <td>{gramsNumber(stage.grams)}</td>
-          <td class="measure"></td>
-          <td class="acts no-print"></td>
-        </tr>
-      {/if}
-      {#each stage.own.filter((l) => shown.has(l.id)) as line (line.id)}
-        <Row {bench} {line} {percent} onswap={(refused) => swap(line, refused)} />
-      {/each}
-    </tbody>
+    {#if headed}
+      <tbody>
+        <StageHead
+          {bench}
+          {stage}
+          grams={stage.grams}
+          percent={stage.kind === 'dough' ? '' : percent(stage.grams)}
+          onmenu={(deeds, at) => hang(`The part ${stage.name}`, deeds, at)}
+        />
+      </tbody>
+    {/if}
+    <StageRows
+      {bench}
+      stage={stage.id}
+      lines={stage.own.filter((l) => shown.has(l.id))}
+      {percent}
+      inStage={stage.id === main ? '' : `, ${stage.name}`}
+      onmenu={(line, at) => hang(line.of.name, deedsOf(line), at)}
+      onswap={(line, refused) => ([chosen, swapping] = [refused, line.id])}
+    />
   {/each}
   <tfoot>
-    <tr class="no-print">
-      <td class="role"></td>
-      <td class="left" colspan="3">
-        <IngredientPicker
-          pantry={bench.pantry}
-          glutenFree={bench.household.glutenFree}
-          label="Add an ingredient"
-          placeholder="Add an ingredient …"
-          onpick={add}
-        />
-      </td>
-    </tr>
     {#if totals}
       <tr class="sum">
         <td class="role"></td>
         <td class="left">Dough</td>
-        <td>{percent(totals.doughGrams)}</td>
-        <td>{gramsNumber(totals.doughGrams)}</td>
+        <td class="share">{percent(totals.doughGrams)}</td>
+        <td>{asMassNumber(totals.doughGrams)}</td>
         <td class="left quiet measure">
-          100 % = {gramsNumber(hundred(totals, school))} g {totals.dryBase ? 'dry base' : 'flour'}
+          100 % = {asMass(hundred(totals, school))}
+          {totals.dryBase ? 'dry base' : 'flour'}
         </td>
+        <td class="acts"></td>
       </tr>
     {/if}
   </tfoot>
 </table>
+{#if kilos.length > 0}
+  <p class="quiet mt-1">
+    A kilo of flour gets {kilos.map((k) => `${asMass(k.grams)} ${k.name}`).join(', ')}.
+  </p>
+{/if}
+<div class="no-print mt-2 flex flex-wrap items-center gap-2">
+  <span class="min-w-36 flex-1"
+    ><IngredientPicker
+      pantry={bench.pantry}
+      glutenFree={bench.household.glutenFree}
+      label="Add an ingredient"
+      placeholder="Add an ingredient …"
+      onpick={add}
+    /></span
+  >
+  {#if headed}
+    <label class="quiet flex items-center gap-1"
+      >to
+      <select class="field max-w-36" bind:value={() => target, (picked) => (into = picked)}>
+        {#each bench.formula.stages as stage (stage.id)}
+          <option value={stage.id}>{stage.name}</option>
+        {/each}
+      </select>
+    </label>
+  {/if}
+  {#if whole || headed}
+    <select
+      class="field max-w-36"
+      aria-label="Add a part that is mixed on its own"
+      value=""
+      onchange={(e) => {
+        const kind = e.currentTarget.value as StageKind;
+        e.currentTarget.value = '';
+        bench.edit(addStage(bench.formula, kind));
+        into = '';
+      }}
+    >
+      <option value="">Add a part …</option>
+      {#each stageKinds as kind (kind)}
+        <option value={kind}>{stageNames[kind]}</option>
+      {/each}
+    </select>
+  {/if}
+</div>
+<Menu label={menu?.label ?? ''} deeds={menu?.deeds ?? []} at={menu?.at} bind:open={menuOpen} />
 <SwapDialog {bench} bind:line={swapping} bind:chosen />

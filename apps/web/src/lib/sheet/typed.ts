@@ -1,11 +1,12 @@
 import {
+  gramsTyped,
   kitchenOf,
   isRefused,
   measuresFor,
   methods,
   mostGrams,
   pantryIn,
-  parseNumber,
+  numberTyped,
   readMeasure,
   setGrams,
   editLine,
@@ -21,8 +22,9 @@ export type Typed = { readonly formula: Formula } | { readonly fault: string };
 type Column = (text: string, formula: Formula, line: ResolvedLine, household: Household) => Typed;
 
 const grams: Column = (text, formula, line, household) => {
-  const bare = parseNumber(text);
-  if (bare !== undefined) {
+  const typed = numberTyped(text, household.writing);
+  if (typed !== undefined) {
+    const bare = gramsTyped(typed, household.writing);
     return bare <= mostGrams
       ? { formula: setGrams(formula, line.id, bare) }
       : { fault: `More than ${mostGrams / 1000} kg of one thing` };
@@ -31,7 +33,7 @@ const grams: Column = (text, formula, line, household) => {
 };
 
 const percent: Column = (text, formula, line, household) => {
-  const value = parseNumber(text.replace('%', ''));
+  const value = numberTyped(text.replace('%', ''), household.writing);
   if (value === undefined) return { fault: 'A percentage such as 2 or 68.5' };
   if (value > 10_000) return { fault: 'More than a formula holds' };
   const next = setPercent(formula, line.id, value, household.percentages, pantryIn(household));

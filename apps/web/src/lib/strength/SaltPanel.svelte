@@ -1,17 +1,15 @@
 <script lang="ts">
   import {
-    gramsText,
     inSchool,
     otherSchool,
     percentageSchools,
-    percentText,
-    pointsText,
     portionsOf,
     saltLadder,
     schoolNames,
     thinSpace,
   } from '@tender-crumb/core';
   import type { Bench } from '../bench/bench.svelte.ts';
+  import { asMass, asPercent, asPoints } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -37,11 +35,11 @@
   )}
   <div class="grid gap-3">
     <p>
-      Salt is <b>{percentText(inSchool(totals.saltPercent, totals, school))}</b>
-      {schoolNames[school]} ({percentText(inSchool(totals.saltPercent, totals, other))}
+      Salt is <b>{asPercent(inSchool(totals.saltPercent, totals, school))}</b>
+      {schoolNames[school]} ({asPercent(inSchool(totals.saltPercent, totals, other))}
       {schoolNames[other]}){within.length > 0
         ? `, what is inside the ${within.map((l) => l.of.name).join(' and ')} counted`
-        : ''}. With the sodium that milk, egg and flour bring by nature it is {percentText(
+        : ''}. With the sodium that milk, egg and flour bring by nature it is {asPercent(
         inSchool(totals.saltEquivalentPercent, totals, school),
       )}.
     </p>
@@ -63,14 +61,14 @@
       <tbody>
         {#each ladder as rung (rung.label)}
           <tr class="border-t border-line" class:now={rung.now}>
-            <td class="py-1">{percentText(inSchool(rung.percent, totals, school))} {rung.label}</td>
+            <td class="py-1">{asPercent(inSchool(rung.percent, totals, school))} {rung.label}</td>
             <td class="text-right"
-              >{rung.now ? '' : `${rung.change > 0 ? '+' : ''}${gramsText(rung.change)}`}</td
+              >{rung.now ? '' : `${rung.change > 0 ? '+' : ''}${asMass(rung.change)}`}</td
             >
             <td class="text-right">{Math.round(rung.sodium)}{thinSpace}mg</td>
             <td class="text-right">{signed(rung.riseFaster)}</td>
             <td class="text-right"
-              >{Math.abs(rung.looser) < 0.05 ? 'as now' : `${pointsText(rung.looser)} points`}</td
+              >{Math.abs(rung.looser) < 0.05 ? 'as now' : `${asPoints(rung.looser)} points`}</td
             >
           </tr>
         {/each}

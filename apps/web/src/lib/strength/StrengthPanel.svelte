@@ -1,20 +1,21 @@
 <script lang="ts">
   import {
     blendTo,
+    celsiusTyped,
     grainFor,
     gramsText,
     isFlour,
     kneadingIds,
     kneadings,
     mixingAdvice,
-    parseNumber,
+    numberTyped,
     proteinAim,
-    thinSpace,
     waterTemperature,
     type Blend,
     type KneadingId,
   } from '@tender-crumb/core';
   import type { Bench } from '../bench/bench.svelte.ts';
+  import { asMass, asWarmth, say, writing } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -42,7 +43,8 @@
     bench.household.room.celsius ?? bench.kitchen.coefficients.ordinaryCelsius.value,
   );
   const water = $derived.by(() => {
-    const celsius = parseNumber(desired);
+    const typed = numberTyped(desired, writing());
+    const celsius = typed === undefined ? undefined : celsiusTyped(typed, writing());
     return celsius === undefined || celsius < 10 || celsius > 40
       ? undefined
       : waterTemperature(lines, { desired: celsius, room, rise: kneadings[worked].rise.value });
@@ -55,8 +57,6 @@
         milling: grainFor(l.grams, l.of.bag?.grind === 'sifted' ? l.of.bag.extraction : 1),
       })),
   );
-
-  const celsius = (t: number) => `${Math.round(t)}${thinSpace}°C`;
 
   function take({ grams, weaker, stronger, changes }: Blend) {
     bench.takeChanges({
@@ -89,7 +89,7 @@
           <p class="quiet">Strong enough: gluten would only make it tougher.</p>
         {:else if blend}
           <p>
-            Without gluten: <b>{gramsText(blend.grams)}</b> of {blend.stronger.name} in place of as much
+            Without gluten: <b>{asMass(blend.grams)}</b> of {blend.stronger.name} in place of as much
             {blend.weaker.name} does it too.
           </p>
           <p>
@@ -104,9 +104,9 @@
         <ul>
           {#each milled as { line, milling } (line.id)}
             <li>
-              <b>{gramsText(milling.grain)}</b> of grain for {gramsText(line.grams)} of {line.of
-                .name}, about {Math.max(1, Math.round(milling.minutes))} minutes{milling.bran > 0.5
-                ? `; ${gramsText(milling.bran)} of bran stays in the sieve`
+              <b>{asMass(milling.grain)}</b> of grain for {asMass(line.grams)} of {line.of.name},
+              about {Math.max(1, Math.round(milling.minutes))} minutes{milling.bran > 0.5
+                ? `; ${asMass(milling.bran)} of bran stays in the sieve`
                 : ''}.
             </li>
           {/each}
@@ -119,7 +119,7 @@
       <ul class="grid gap-1">
         {#each mixing as m (m.by)}
           <li class:text-act={m.tooLong}>
-            <b>{m.label}: about {m.minutes} minutes</b>, {m.says}.
+            <b>{m.label}: about {m.minutes} minutes</b>, {say(m.says)}.
           </li>
         {/each}
       </ul>
@@ -133,22 +133,22 @@
           bind:value={desired}
           aria-invalid={water ? undefined : 'true'}
         />
-        <span class="quiet">°C, worked</span>
+        <span class="quiet">°{writing().temperature}, worked</span>
         <select class="field" bind:value={worked} aria-label="Worked by">
           {#each kneadingIds as id (id)}<option value={id}>{kneadings[id].label}</option>{/each}
         </select>
       </div>
       {#if water}
         <p>
-          Water at <b>{celsius(water.celsius)}</b>, in a room of {celsius(room)}{water.warmFlour
-            ? `; the flour comes out of the mill at about ${celsius(water.warmFlour)}`
+          Water at <b>{asWarmth(water.celsius)}</b>, in a room of {asWarmth(room)}{water.warmFlour
+            ? `; the flour comes out of the mill at about ${asWarmth(water.warmFlour)}`
             : ''}.
           {#if water.beyond}Water alone does not bring it there: {water.celsius < 10
               ? 'let the flour cool, or use ice'
               : 'warm the flour'}.{/if}
         </p>
       {:else}
-        <p class="quiet">A dough of 10 to 40 °C, with some water in it.</p>
+        <p class="quiet">A dough of {say('10 to 40 °C')}, with some water in it.</p>
       {/if}
     </section>
   </div>

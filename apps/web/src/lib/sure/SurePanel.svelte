@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { ingredient, pointsText, type DoubtShare } from '@tender-crumb/core';
+  import { ingredient, type DoubtShare } from '@tender-crumb/core';
   import { area, curveBasis } from 'd3-shape';
   import { onMount } from 'svelte';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { drawn as drawnScale, place } from '../level/scale.ts';
   import { Sure } from './sure.svelte.ts';
+  import { asPoints, say } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -63,7 +64,7 @@
     {@const window = bench.evaluation?.window ?? [0, 0]}
     <p>
       Mixed twenty thousand times over, as you measure it, 8 in 10 doughs come out between
-      <b>{pointsText(simulation.low)}</b> and <b>{pointsText(simulation.high)}</b>;
+      <b>{asPoints(simulation.low)}</b> and <b>{asPoints(simulation.high)}</b>;
       <b>{Math.round(100 * simulation.chance)} in 100</b> land in the window.
     </p>
     <svg
@@ -71,9 +72,9 @@
       viewBox="0 0 100 {height}"
       preserveAspectRatio="none"
       role="img"
-      aria-label="Where the doughs come out, from {pointsText(drawnScale[0])} to {pointsText(
+      aria-label="Where the doughs come out, from {asPoints(drawnScale[0])} to {asPoints(
         drawnScale[1],
-      )}, wanted {pointsText(window[0])} to {pointsText(window[1])}"
+      )}, wanted {asPoints(window[0])} to {asPoints(window[1])}"
     >
       <rect
         class="wanted"
@@ -97,7 +98,7 @@
             {#each surer.slice(0, 5) as s, i (s.key)}
               <li class="bar">
                 <span class="track" style:width="{100 * s.narrower}%"></span>
-                <span class:font-semibold={i === 0}>{s.says}</span>
+                <span class:font-semibold={i === 0}>{say(s.says)}</span>
                 <span class="amount">{Math.round(100 * s.narrower)} % narrower</span>
               </li>
             {/each}

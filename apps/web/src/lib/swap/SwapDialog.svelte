@@ -3,8 +3,6 @@
     isRefused,
     choicesFor,
     evaluate,
-    gramsNumber,
-    gramsText,
     percentOf,
     substitute,
     takeCorrection,
@@ -16,6 +14,7 @@
   import { SvelteSet } from 'svelte/reactivity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import Level from '../level/Level.svelte';
+  import { asMass, say } from '../ui/writing.ts';
 
   let {
     bench,
@@ -99,7 +98,7 @@
         {#each rowsOf(evaluation) as row (row.key)}
           <tr class="border-t border-line" class:changed={marked && row.changed}>
             <td class="py-0.5">{row.name}<span class="quiet">{row.stage}</span></td>
-            <td class="text-right font-semibold">{gramsNumber(row.grams)} g</td>
+            <td class="text-right font-semibold">{asMass(row.grams)}</td>
             <td class="quiet w-16 text-right">{row.percent.toFixed(1)} %</td>
           </tr>
         {/each}
@@ -114,7 +113,7 @@
     <Dialog.Content class="bowl swap-dialog">
       <div class="flex items-baseline justify-between gap-3">
         <Dialog.Title class="text-xl font-bold">
-          Something in place of {from ? `${gramsText(from.grams)} of ${from.of.name}` : 'it'}
+          Something in place of {from ? `${asMass(from.grams)} of ${from.of.name}` : 'it'}
         </Dialog.Title>
         <Dialog.Close class="knob border-transparent px-2" aria-label="Close"
           ><X size={20} /></Dialog.Close
@@ -163,7 +162,7 @@
               </Dialog.Description>
             {/if}
           {:else if isRefused(made)}
-            <p class="bowl bg-act-tint p-3"><b>That does not work.</b> {made.refused.says}</p>
+            <p class="bowl bg-act-tint p-3"><b>That does not work.</b> {say(made.refused.says)}</p>
           {:else}
             <div class="grid gap-4 sm:grid-cols-2">
               {#if bench.evaluation}{@render sheet('As it is', bench.evaluation, false)}{/if}
@@ -182,19 +181,19 @@
                     />
                     <span
                       ><b
-                        >{correction.grams > 0 ? '+' : ''}{gramsText(correction.grams)}
+                        >{correction.grams > 0 ? '+' : ''}{asMass(correction.grams)}
                         {bench.pantry.ingredient(correction.ingredient).name}</b
                       >
-                      <span class="quiet">({correction.spoons})</span>
-                      {correction.reason}
-                      <span class="quiet">{correction.ifLeft}</span></span
+                      <span class="quiet">({say(correction.spoons)})</span>
+                      {say(correction.reason)}
+                      <span class="quiet">{say(correction.ifLeft)}</span></span
                     >
                   </label>
                 {/each}
               </fieldset>
             {/if}
             {#each made.notes as note (note)}
-              <p class="border-l-4 border-line pl-2 text-sm">{note}</p>
+              <p class="border-l-4 border-line pl-2 text-sm">{say(note)}</p>
             {/each}
             <div class="flex gap-3">
               <button class="knob knob-act" type="button" onclick={take}>Take it</button>

@@ -22,10 +22,10 @@
 
 <div class="mb-3 flex flex-wrap items-center justify-between gap-3">
   <h1>Book <span class="quiet">{data.total} {data.total === 1 ? 'bake' : 'bakes'}</span></h1>
-  <label class="flex items-center gap-2"
+  <label class="flex min-w-0 items-center gap-2"
     ><span class="quiet">Of</span>
     <select
-      class="field"
+      class="field min-w-0"
       value={data.formula}
       onchange={(e) =>
         goto(e.currentTarget.value ? `/book?formula=${e.currentTarget.value}` : '/book')}
@@ -53,7 +53,7 @@
         <div class="flex flex-wrap items-baseline justify-between gap-2">
           <h2>
             <a
-              class="hover:underline"
+              class="touch hover:underline"
               href={row.formulaId === undefined ? `/bake/${row.id}` : `/bench/${row.formulaId}`}
               >{row.formulaName}</a
             >
@@ -61,7 +61,7 @@
           <span class="quiet">{day.format(new Date(row.startedAt))}</span>
         </div>
         {#if !row.finishedAt}
-          <p><a class="link" href="/bake/{row.id}">Still being baked</a></p>
+          <p><a class="link touch" href="/bake/{row.id}">Still being baked</a></p>
         {:else}
           {#if row.outcome}
             <p>
@@ -83,7 +83,7 @@
               household={data.household}
               size="tiny"
             />
-            <p><a class="link" href="/bake/{row.id}">What it taught, and next time</a></p>
+            <p><a class="link touch" href="/bake/{row.id}">What it taught, and next time</a></p>
           {/if}
         {/if}
       </li>

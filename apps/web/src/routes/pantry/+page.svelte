@@ -101,7 +101,7 @@
                   >
                 </span>
                 <button
-                  class="rounded p-2 text-soft hover:bg-sunk"
+                  class="touch justify-center rounded p-2 text-soft hover:bg-sunk"
                   type="button"
                   aria-label="Change {own.label.name}"
                   aria-expanded={editing === own.id}

@@ -6,7 +6,10 @@ import {
   carbSchools,
   catalogue,
   cupMillilitres,
+  decimalMarks,
   defaultSettings,
+  massSchools,
+  temperatureSchools,
   deviceIds,
   eggGrams,
   fills,
@@ -185,6 +188,17 @@ export const settingsBody = Joi.object<Settings>({
     .default(defaultSettings.netCarbs),
   glutenFree: Joi.boolean().default(false),
   lowSodium: Joi.boolean().default(false),
+  writing: Joi.object({
+    mass: Joi.string()
+      .valid(...massSchools)
+      .required(),
+    temperature: Joi.string()
+      .valid(...temperatureSchools)
+      .required(),
+    decimal: Joi.string()
+      .valid(...decimalMarks)
+      .required(),
+  }).default(defaultSettings.writing),
   words: Joi.object().pattern(Joi.string().max(120), ingredientId).max(500).default({}),
   each: Joi.object()
     .pattern(Joi.string().max(200), Joi.number().min(0.01).max(10_000))

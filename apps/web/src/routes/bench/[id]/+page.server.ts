@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { openedIn } from '$lib/bench/open.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { lastFelt } from '$lib/server/store/bakes.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
@@ -6,7 +7,7 @@ import { listAside } from '$lib/server/store/formula-asides.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
+export const load: PageServerLoad = async ({ params, cookies }) => {
   const db = await kitchen();
   const found = await readFormula(db, params.id);
   if (!found) error(404, 'There is no such formula on the shelf.');
@@ -16,5 +17,6 @@ export const load: PageServerLoad = async ({ params }) => {
     lastFelt(db, [params.id]),
     listAside(db, params.id),
   ]);
-  return { ...found, household, belief, older: felt.get(params.id) ?? [], aside };
+  const opened = openedIn(cookies.get('bench'));
+  return { ...found, household, belief, opened, older: felt.get(params.id) ?? [], aside };
 };
