@@ -53,7 +53,13 @@ export async function serve(
 }
 
 /** Each browser worker has the demo household to itself: no test waits for another, two runs neither. */
-export const test = base.extend<object, { server: Served }>({
+export const test = base.extend<{ bench: 'plain' | 'whole' }, { server: Served }>({
+  /** How much of the bench stands open. */
+  bench: ['whole', { option: true }],
+  page: async ({ page, server, bench }, use) => {
+    await page.context().addCookies([{ name: 'bench', value: bench, url: server.url }]);
+    await use(page);
+  },
   server: [
     async ({}, use) => {
       const server = await serve();
@@ -67,6 +73,15 @@ export const test = base.extend<object, { server: Served }>({
 });
 
 export { expect } from '@playwright/test';
+
+/** Does something to a line of the sheet, by its menu. */
+export const toLine = async (page: Page, name: string, deed: string): Promise<void> => {
+  await page
+    .getByRole('button', { name: `What to do with ${name}`, exact: true })
+    .first()
+    .click();
+  await page.getByRole('menuitem', { name: deed }).click();
+};
 
 /** Goes to a page and waits until its scripts have taken over, as a person's hands do. */
 export const visit = async (page: Page, path: string): Promise<void> => {

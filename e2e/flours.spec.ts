@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, test, visit } from './fixtures.ts';
+import { expect, test, visit, toLine } from './fixtures.ts';
 
 const level = (page: Page) => page.getByRole('img', { name: /^Dough level/ }).first();
 const bubble = async (of: Locator) => (await of.locator('.bubble').boundingBox())!;
@@ -176,7 +176,7 @@ test('something in a line’s place: refused with the reason, or side by side wi
   await expect(swap).toHaveValue('strong bread flour');
   await expect(page.getByLabel('Grams of strong bread flour')).toHaveValue('450');
 
-  await page.getByRole('button', { name: 'Put something in place of strong bread flour' }).click();
+  await toLine(page, 'strong bread flour', 'Something in its place');
   await dialog.getByRole('button', { name: /^rice flour/ }).click();
   await expect(dialog).toContainText('It has no gluten');
   await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();
@@ -200,7 +200,7 @@ test('something in a line’s place: refused with the reason, or side by side wi
   await expect(page.getByLabel('Grams of water')).toHaveValue('265');
 
   // Yeast to a starter and back.
-  await page.getByRole('button', { name: 'Put something in place of instant yeast' }).click();
+  await toLine(page, 'instant yeast', 'Something in its place');
   await dialog.getByRole('button', { name: 'sourdough starter' }).click();
   await expect(dialog).toContainText('in the starter');
   await dialog.getByRole('button', { name: 'Take it' }).click();
@@ -208,10 +208,7 @@ test('something in a line’s place: refused with the reason, or side by side wi
   await saved(page);
   await page.reload();
   await expect(page.getByRole('rowheader', { name: 'Starter' })).toBeVisible();
-  await page
-    .getByRole('button', { name: /^Put something in place of strong bread flour/ })
-    .first()
-    .click();
+  await toLine(page, 'strong bread flour, Starter', 'Something in its place');
   await dialog.getByRole('button', { name: 'instant yeast instead of the starter' }).click();
   await dialog.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByRole('rowheader', { name: 'Starter' })).toHaveCount(0);

@@ -291,10 +291,10 @@ test('a formula is taken out in every format, and the file of all of it put back
   });
   const { id } = (await made.json()) as { id: string };
   await visit(page, `/bench/${id}`);
-  await page.getByText('Take it out').click();
   const text = async (label: string) => {
+    await page.getByRole('button', { name: 'Copy, print or take it out' }).click();
     const waiting = page.waitForEvent('download');
-    await page.getByRole('button', { name: label }).click();
+    await page.getByRole('menuitem', { name: label }).click();
     const file = await waiting;
     return readFileSync((await file.path())!, 'utf8');
   };
@@ -622,7 +622,8 @@ test.describe('a tablet on plain http', () => {
     await expect(page).toHaveURL(/\/bench\/lockside-white$/);
     await page.locator('html[data-ready]').waitFor({ state: 'attached' });
 
-    await page.getByRole('button', { name: 'Copy as text' }).click();
+    await page.getByRole('button', { name: 'Copy, print or take it out' }).click();
+    await page.getByRole('menuitem', { name: 'Copy as text' }).click();
     await expect(page.getByText('Copied as text.')).toBeVisible();
 
     await page.getByRole('button', { name: 'Bake this' }).click();

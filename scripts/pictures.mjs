@@ -77,8 +77,15 @@ async function bake(page, formula) {
 
 const pictures = [
   { name: 'shelf', path: '/' },
+  { name: 'bench-plain', path: '/bench/wash-house-hundred', whole: false },
   { name: 'bench', path: '/bench/wash-house-hundred' },
-  { name: 'bench-phone-dark', path: '/bench/wash-house-hundred', size: phone, dark: true },
+  {
+    name: 'bench-phone-dark',
+    path: '/bench/wash-house-hundred',
+    size: phone,
+    dark: true,
+    whole: false,
+  },
   {
     name: 'bench-sure',
     path: '/bench/porridge-rolls',
@@ -104,9 +111,8 @@ const pictures = [
     name: 'bench-swap',
     path: '/bench/lockside-white',
     async go(page) {
-      await page
-        .getByRole('button', { name: 'Put something in place of strong bread flour' })
-        .click();
+      await page.getByRole('button', { name: 'What to do with strong bread flour' }).click();
+      await page.getByRole('menuitem', { name: 'Something in its place' }).click();
       const dialog = page.getByRole('dialog');
       await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();
     },
@@ -191,13 +197,16 @@ try {
     options: { size: { type: 'string' }, dark: { type: 'boolean' }, to: { type: 'string' } },
   });
   const sizes = { desk, tablet, upright, phone };
-  for (const { name, path, size = desk, dark = false, go, host } of pictures) {
+  for (const { name, path, size = desk, dark = false, whole = true, go, host } of pictures) {
     if (wanted.length > 0 && !wanted.includes(name)) continue;
     const page = await browser.newPage({
       viewport: sizes[other.size] ?? size,
       colorScheme: (other.dark ?? dark) ? 'dark' : 'light',
       reducedMotion: 'reduce',
     });
+    await page
+      .context()
+      .addCookies([{ name: 'bench', value: whole ? 'whole' : 'plain', url: address }]);
     if (host) {
       await page.goto(`${house.url}/pair?to=${path}`);
       await page.locator('html[data-ready]').waitFor({ state: 'attached' });

@@ -16,7 +16,7 @@ export interface PerKilo {
 /**
  * What a big batch's yeast and gluten come to per kilo of flour; nothing for a small one.
  *
- * @example perKilo(lines, totals) // [{line: 'l4', name: 'instant yeast', grams: 7}]
+ * @example perKilo(lines, totals)
  */
 export const perKilo = (lines: readonly ResolvedLine[], totals: Totals): PerKilo[] =>
   totals.flourGrams < bigBatch.value

@@ -12,7 +12,7 @@ export const mostPieces = 1000;
  * Raw weight of one piece, grams: the dough, corrections included, by the number of pieces.
  *
  * @returns undefined where it is not divided, or there is no dough
- * @example pieceGrams({...formula, pieces: 9}) // 76 of a dough of 684 g
+ * @example pieceGrams({...formula, pieces: 9})
  */
 export function pieceGrams(formula: Formula, pantry: Pantry = cataloguePantry): number | undefined {
   const dough = sumGrams(resolve(formula, pantry));

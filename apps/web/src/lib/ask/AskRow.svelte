@@ -3,9 +3,11 @@
     parseNumber,
     readerOf,
     readRecipe,
+    rememberAnswer,
     type Answer,
     type Household,
     type Pantry,
+    type Settings,
   } from '@tender-crumb/core';
   import IngredientPicker from '../sheet/IngredientPicker.svelte';
 
@@ -20,8 +22,8 @@
     household: Household;
     pantry: Pantry;
     fault?: string;
-    /** `word`, where the baker wants it remembered for next time. */
-    onanswer: (answer: Answer, word?: string) => void;
+    /** With what the household is to remember of it for next time. */
+    onanswer: (answer: Answer, learned: Partial<Settings>) => void;
   } = $props();
 
   const unread = $derived(readRecipe(text, readerOf(household)).unread[0]);
@@ -32,10 +34,8 @@
   const each = $derived(weight.trim() === '' ? undefined : parseNumber(weight));
 
   function is(id: string) {
-    onanswer(
-      { is: id, ...(each === undefined ? {} : { each }) },
-      remember ? unread?.what?.toLowerCase() : undefined,
-    );
+    const answer = { is: id, ...(each === undefined ? {} : { each }) };
+    onanswer(answer, remember ? rememberAnswer(household, text, unread?.what, answer) : {});
   }
 </script>
 
@@ -62,18 +62,16 @@
         onpick={is}
       /></span
     >
-    <button class="knob" type="button" onclick={() => onanswer({ not: 'dough' })}
+    <button class="knob" type="button" onclick={() => onanswer({ not: 'dough' }, {})}
       >Outside the dough</button
     >
-    <button class="knob" type="button" onclick={() => onanswer({ not: 'ingredient' })}
+    <button class="knob" type="button" onclick={() => onanswer({ not: 'ingredient' }, {})}
       >Not an ingredient</button
     >
-    {#if unread?.what}
-      <label class="flex items-center gap-2"
-        ><input type="checkbox" class="size-5 accent-rim" bind:checked={remember} /> remember “{unread.what.slice(
-          0,
-          40,
-        )}”</label
+    {#if unread?.what || each !== undefined}
+      <label class="touch flex items-center gap-2"
+        ><input type="checkbox" class="size-5 accent-rim" bind:checked={remember} />
+        remember {unread?.what ? `“${unread.what.slice(0, 40)}”` : 'what one weighs'}</label
       >
     {/if}
   </div>

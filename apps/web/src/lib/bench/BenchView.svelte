@@ -42,6 +42,7 @@
   import Level from '../level/Level.svelte';
   import Sheet from '../sheet/Sheet.svelte';
   import Corrections from '../corrections/Corrections.svelte';
+  import Explain from '../ui/Explain.svelte';
 
   let {
     data,
@@ -210,7 +211,8 @@
         {#if bench.verdict.early}<p class="text-sm">{say(bench.verdict.early)}</p>{/if}
         {#if bench.verdict.chance !== undefined}
           <p class="quiet">
-            Chance to land in the window: {Math.round(bench.verdict.chance * 100)} in 100.
+            <Explain word="chance to land">Chance to land</Explain> in the
+            <Explain word="window" />: {Math.round(bench.verdict.chance * 100)} in 100.
           </p>
         {/if}
       {:else}
@@ -272,8 +274,8 @@
             household={bench.household}
             pantry={bench.pantry}
             fault={answerFault.at === i ? answerFault.says : ''}
-            onanswer={(answer, word) =>
-              (answerFault = { at: i, says: bench.answer(i, answer, word) })}
+            onanswer={(answer, learned) =>
+              (answerFault = { at: i, says: bench.answer(i, answer, learned) })}
           />
         {/each}
       </div>

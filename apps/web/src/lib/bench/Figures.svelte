@@ -11,6 +11,8 @@
   } from '@tender-crumb/core';
   import Either from '../ui/Either.svelte';
   import { asMass, asPercent } from '../ui/writing.ts';
+  import Explain from '../ui/Explain.svelte';
+  import type { GlossaryWord } from '../ui/glossary.ts';
 
   let {
     totals,
@@ -25,7 +27,8 @@
   const otherWater = $derived(otherSchool(waterSchools, water));
   const of = (s: typeof school) => (totals.dryBase ? 'of the dry base' : schoolNames[s]);
 
-  const figures = $derived([
+  type Shown = readonly [name: string, value: string, says: string, word?: GlossaryWord];
+  const figures = $derived<readonly Shown[]>([
     [
       totals.dryBase ? 'Dry base' : 'Flour',
       asMass(totals.flourGrams),
@@ -37,6 +40,7 @@
       'Hydration',
       asPercent(hydration(totals, school, water)),
       `${schoolNames[water]}, ${of(school)}`,
+      'hydration',
     ],
     [
       'The other water',
@@ -49,16 +53,18 @@
       `${schoolNames[water]}, ${of(other)}`,
     ],
     ['Salt', asPercent(inSchool(totals.saltPercent, totals, school)), of(school)],
-    ['Pre-fermented', asPercent(totals.prefermentedFlourPercent), 'of all flour'],
+    ['Pre-fermented', asPercent(totals.prefermentedFlourPercent), 'of all flour', 'pre-fermented'],
     ['Protein', asPercent(totals.proteinPercent), 'of flours and gluten'],
-  ] as const);
+  ]);
 </script>
 
 <div class="flex flex-wrap items-start justify-between gap-3">
   <dl class="figures">
-    {#each figures as [name, value, says] (name)}
+    {#each figures as [name, value, says, word] (name)}
       <div>
-        <dt>{name}</dt>
+        <dt>
+          {#if word}<Explain {word}>{name}</Explain>{:else}{name}{/if}
+        </dt>
         <dd>{value}</dd>
         <dd class="says">{says}</dd>
       </div>

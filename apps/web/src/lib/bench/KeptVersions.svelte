@@ -3,7 +3,11 @@
   import { api } from '../api.ts';
   import type { Bench } from './bench.svelte.ts';
   import SideBySide from './SideBySide.svelte';
+  import { say } from '../ui/writing.ts';
   import { whoAndWhen } from './when.ts';
+
+  /** Changes of one version that are told; looked at, it shows them all. */
+  const most = 4;
 
   interface Aside {
     readonly id: string;
@@ -15,6 +19,7 @@
     readonly version: number;
     readonly savedAt: string;
     readonly device?: string;
+    readonly changes: readonly string[];
   }
 
   let { bench, aside }: { bench: Bench; aside: readonly Aside[] } = $props();
@@ -115,7 +120,15 @@
           type="button"
           aria-expanded={looked?.key === String(head.version)}
           onclick={() => void look(head)}
-          ><b>{head.version}</b> · {whoAndWhen(head.device, head.savedAt)}</button
+          ><b>{head.version}</b> · {whoAndWhen(head.device, head.savedAt)}
+          <span class="quiet block break-words"
+            >{head.changes.length > 0
+              ? say(head.changes.slice(0, most).join(', ')) +
+                (head.changes.length > most ? `, and ${head.changes.length - most} more` : '')
+              : head.version === 1
+                ? 'as it was put on the shelf'
+                : 'nothing that is shown'}</span
+          ></button
         >
         {@render lookedAt(String(head.version))}
       </li>

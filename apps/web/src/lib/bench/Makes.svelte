@@ -14,6 +14,7 @@
   } from '@tender-crumb/core';
   import { writing } from '../ui/writing.ts';
   import type { Bench } from './bench.svelte.ts';
+  import Explain from '../ui/Explain.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -82,7 +83,8 @@
       {@render weight('Raw weight of a piece', each, (g) =>
         scaleToPiece(bench.formula, g, bench.pantry, measures),
       )}
-      <span class="quiet">{writing().mass} each, raw</span></span
+      <span class="quiet">{writing().mass} each, <Explain word="raw weight">raw</Explain></span
+      ></span
     >
   {/if}
   <span class="flex flex-wrap items-center gap-2"

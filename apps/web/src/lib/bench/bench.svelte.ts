@@ -215,16 +215,15 @@ export class Bench {
   }
 
   /**
-   * Answers a row that could not be read; a word that is to be remembered is the household's from now on.
+   * Answers a row that could not be read; what is learned of it is the household's from now on.
    *
    * @returns why it is still no line; empty where it is one
    */
-  answer(at: number, answer: Answer, word?: string): string {
+  answer(at: number, answer: Answer, learned: Partial<Settings> = {}): string {
     const next = answerUnread(this.formula, at, answer, readerOf(this.household));
     if (isRefused(next)) return next.refused.says;
     this.edit(next);
-    if (word && 'is' in answer)
-      this.settle({ words: { ...this.household.words, [word]: answer.is } });
+    this.settle(learned);
     return '';
   }
 

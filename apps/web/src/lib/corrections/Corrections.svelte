@@ -3,6 +3,7 @@
   import type { Bench } from '../bench/bench.svelte.ts';
   import CorrectionCard from './CorrectionCard.svelte';
   import { asMass, say } from '../ui/writing.ts';
+  import Explain from '../ui/Explain.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -15,7 +16,7 @@
 </script>
 
 <section class="corrections" aria-labelledby="corrections-title">
-  <h2 id="corrections-title">Corrections</h2>
+  <h2 id="corrections-title"><Explain word="correction">Corrections</Explain></h2>
   {#if bench.open.length === 0}
     <p class="quiet">
       {bench.evaluation

@@ -12,6 +12,7 @@
     windowFor,
     type Answer,
     type Household,
+    type Settings,
   } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { onMount } from 'svelte';
@@ -48,6 +49,13 @@
     // What is typed before the storage has answered is kept as well: it goes before what stood there.
     if (restored || paste.text) paste.keep();
   });
+  /** Asked once the typing rests, milliseconds. */
+  const rest = 500;
+  $effect(() => {
+    void paste.text;
+    const timer = setTimeout(() => void paste.lookForTwins(), rest);
+    return () => clearTimeout(timer);
+  });
   let busy = $state(false);
   let fault = $state('');
   /** Its id is ours: put there twice, or answered and not heard, it is one formula. */
@@ -83,11 +91,9 @@
       (paste.read !== undefined && paste.read.unread.length > 0 && !paste.evaluation),
   );
 
-  function answerRow(text: string, answer: Answer, word?: string) {
+  function answerRow(text: string, answer: Answer, learned: Partial<Settings>) {
     paste.answer(text, answer);
-    if (word && 'is' in answer) {
-      void settle(household, { words: { ...household.words, [word]: answer.is } });
-    }
+    if (Object.keys(learned).length > 0) void settle(household, learned);
   }
 
   async function put() {
@@ -106,10 +112,20 @@
     }
   }
 
+  /** Something is held over the page. */
+  let over = $state(false);
+
   async function drop(event: DragEvent) {
+    over = false;
     const file = event.dataTransfer?.files[0];
     if (!file) return;
     event.preventDefault();
+    await take(file);
+  }
+
+  async function take(file: File | undefined) {
+    if (!file) return;
+    near = true;
     paste.text = (await file.text()).slice(0, mostText);
   }
 
@@ -122,7 +138,20 @@
 1 packet instant yeast`;
 </script>
 
-<section class="bowl p-4" aria-labelledby="paste-title">
+<svelte:window
+  ondragover={(e) => {
+    if (!e.dataTransfer?.types.includes('Files')) return;
+    e.preventDefault();
+    over = true;
+  }}
+  ondragleave={(e) => e.relatedTarget === null && (over = false)}
+  ondrop={drop}
+/>
+
+<section
+  class="bowl p-4 {over ? 'outline-4 outline-offset-2 outline-rim outline-dashed' : ''}"
+  aria-labelledby="paste-title"
+>
   <h2 id="paste-title">Paste a recipe</h2>
   <div class="mt-2 grid gap-4 lg:grid-cols-2">
     <div class="grid content-start gap-3">
@@ -137,8 +166,19 @@
         onfocus={() => (near = true)}
         maxlength={mostText}
         placeholder={folded ? 'Paste a recipe here' : example}
-        bind:value={paste.text}
-        ondrop={drop}></textarea>
+        bind:value={paste.text}></textarea>
+      <label class="knob touch cursor-pointer self-start {folded ? 'hidden' : ''}"
+        >From a file …
+        <input
+          class="sr-only"
+          type="file"
+          accept=".json,.jsonld,.csv,.md,.txt,.html,.htm,text/*,application/json"
+          onchange={(e) => {
+            void take(e.currentTarget.files?.[0]);
+            e.currentTarget.value = '';
+          }}
+        /></label
+      >
       <div class="flex-wrap gap-3 {folded ? 'hidden' : 'flex'}">
         <label class="quiet grid gap-1"
           >It is for
@@ -205,7 +245,7 @@
                   text={row.text}
                   {household}
                   {pantry}
-                  onanswer={(answer, word) => answerRow(row.text, answer, word)}
+                  onanswer={(answer, learned) => answerRow(row.text, answer, learned)}
                 />
               </li>
             {:else}
@@ -246,6 +286,12 @@
               </li>{/each}
           </ul>
         {/if}
+        {#each paste.twins as twin (twin.id)}
+          <p>
+            This text is on the shelf already:
+            <a class="link" href="/bench/{twin.id}">{twin.name}</a>.
+          </p>
+        {/each}
         <div class="flex flex-wrap items-center gap-3">
           {#if mightLackFlour}
             <p class="font-semibold text-act">

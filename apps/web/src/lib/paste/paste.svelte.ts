@@ -48,6 +48,8 @@ export class Paste {
   #asked: Promise<Belief> | undefined;
   /** What the book taught; fetched when there is something to judge with it. */
   #belief = $state.raw<Belief | undefined>();
+  /** Formulas on the shelf that were pasted from the same text. */
+  twins = $state.raw<ReadonlyArray<{ readonly id: string; readonly name: string }>>([]);
 
   /** It is one of our own files, and needs no reading. */
   readonly own = $derived(ownFormula(this.text));
@@ -89,6 +91,17 @@ export class Paste {
 
   answer(text: string, answer: Answer): void {
     this.answers = { ...this.answers, [text]: answer };
+  }
+
+  /** Looks whether this text was pasted before; without the server nobody knows. */
+  async lookForTwins(): Promise<void> {
+    const source = this.text;
+    const { twins } = source.trim()
+      ? await api<{ twins: Paste['twins'] }>('POST', '/api/v1/formulas/twins', { source }).catch(
+          () => ({ twins: [] }),
+        )
+      : { twins: [] };
+    if (this.text === source) this.twins = twins;
   }
 
   /** Brings back what was pasted and not put on the bench. */

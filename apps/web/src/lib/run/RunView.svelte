@@ -58,6 +58,16 @@
     };
   });
 
+  let heading = $state<HTMLElement>();
+
+  /** A screen reader hears which step it is now, and the keyboard goes on from there. */
+  let told = untrack(() => run.step);
+  $effect(() => {
+    if (run.step === told) return;
+    told = run.step;
+    heading?.focus();
+  });
+
   function finish(outcome: Outcome) {
     run.finish(outcome);
   }
@@ -139,6 +149,7 @@
         >
       {/each}
     </nav>
+    <h2 class="sr-only" tabindex="-1" bind:this={heading}>{names[run.step]}</h2>
     {#if run.step === 'weigh'}
       <WeighStep {run} says={say(devices[data.bake.method].loading.says)} />
     {:else if run.step === 'check'}

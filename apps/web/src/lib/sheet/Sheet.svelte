@@ -33,6 +33,7 @@
   import { moveByKey } from './keys.ts';
   import StageHead from './StageHead.svelte';
   import StageRows from './StageRows.svelte';
+  import Explain from '../ui/Explain.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -125,7 +126,11 @@
     <tr>
       <th scope="col" class="role"><span class="sr-only">Role, to drag it by</span></th>
       <th scope="col" class="left">Ingredient</th>
-      <th scope="col" class="share">% {totals?.dryBase ? 'of dry base' : schoolNames[school]}</th>
+      <th scope="col" class="share"
+        ><Explain word="baker’s percentage"
+          >% {totals?.dryBase ? 'of dry base' : schoolNames[school]}</Explain
+        ></th
+      >
       <th scope="col" class="grams">{writing().mass === 'oz' ? 'Ounces' : 'Grams'}</th>
       <th scope="col" class="left measure">Measure</th>
       <th scope="col" class="acts"><span class="sr-only">What to do with it</span></th>
@@ -187,7 +192,11 @@
   {#if headed}
     <label class="quiet flex items-center gap-1"
       >to
-      <select class="field max-w-36" bind:value={() => target, (picked) => (into = picked)}>
+      <select
+        class="field max-w-36"
+        aria-label="Part that it goes to"
+        bind:value={() => target, (picked) => (into = picked)}
+      >
         {#each bench.formula.stages as stage (stage.id)}
           <option value={stage.id}>{stage.name}</option>
         {/each}

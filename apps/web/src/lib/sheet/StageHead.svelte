@@ -47,7 +47,7 @@
 
 <tr class="stage">
   <td class="role"></td>
-  <th scope="rowgroup" class="left">
+  <th scope="rowgroup" class="left" aria-label={stage.name}>
     {#if own}
       <input
         class="picker"

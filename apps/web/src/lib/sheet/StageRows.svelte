@@ -51,6 +51,7 @@
     dropTargetStyle: {},
     dropTargetClasses: ['sheet-target'],
     // The keys that move a line are the sheet's own.
+    autoAriaDisabled: true,
     zoneTabIndex: -1,
     zoneItemTabIndex: -1,
   }}

@@ -10,7 +10,9 @@
   import LabelForm from '$lib/pantry/LabelForm.svelte';
   import { settle } from '$lib/sync/settle.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
+  import { asMass } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
+  import Explain from '$lib/ui/Explain.svelte';
 
   let { data }: PageProps = $props();
 
@@ -20,7 +22,7 @@
   const flours = $derived(pantry.all.filter((i) => i.role === 'flour'));
   const inCups = $derived(pantry.all.filter((i) => i.cup));
   const nameOf = (id: string) => pantry.ingredient(id).name;
-  const without = (words: Settings['words'], word: string) =>
+  const without = <T,>(words: Readonly<Record<string, T>>, word: string) =>
     Object.fromEntries(Object.entries(words).filter(([w]) => w !== word));
   let said = $state('');
   let fault = $state('');
@@ -54,8 +56,8 @@
 
 <div class="flex flex-wrap items-baseline gap-4">
   <h1>Pantry</h1>
-  <a class="link" href="/pantry/devices">Tablets and phones that are in</a>
-  <a class="link" href="/pantry/figures">The figures that everything rests on</a>
+  <a class="link touch" href="/pantry/devices">Tablets and phones that are in</a>
+  <a class="link touch" href="/pantry/figures">The figures that everything rests on</a>
 </div>
 <p class="quiet min-h-5" role="status">
   {said}{#if fault}<span class="text-act">{fault}</span>{/if}
@@ -65,8 +67,8 @@
     <section class="bowl p-4" aria-labelledby="bags">
       <h2 id="bags">Flours by the bag</h2>
       <p class="quiet mb-2">
-        Grams of water that a gram of each drinks: by table and label at first, then by what your
-        bakes taught.
+        <Explain word="thirst">Thirst</Explain>, grams of water that a gram of each drinks: by table
+        and label at first, then by what your bakes taught.
       </p>
       {#if data.bags.length === 0}
         <p class="my-3">
@@ -161,6 +163,27 @@
                 type="button"
                 onclick={() => void keep({ words: without(household.words, word) })}
                 >Take “{word}” back</button
+              >
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
+    {#if Object.keys(household.each).length > 0}
+      <section class="bowl p-4" aria-labelledby="each">
+        <h2 id="each">What one weighs here</h2>
+        <ul class="mt-1 grid gap-1">
+          {#each Object.entries(household.each) as [key, grams] (key)}
+            {@const [unit, id] = key.includes(':') ? key.split(':') : ['', key]}
+            {@const called = `${unit ? `a ${unit} of ` : 'one '}${pantry.has(id!) ? nameOf(id!) : id}`}
+            <li class="flex flex-wrap items-center justify-between gap-2">
+              <span>{called} is {asMass(grams)}</span>
+              <button
+                class="knob"
+                type="button"
+                aria-label="Take back what {called} weighs"
+                onclick={() => void keep({ each: without(household.each, key) })}
+                >Take it back</button
               >
             </li>
           {/each}

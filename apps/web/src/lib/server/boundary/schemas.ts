@@ -165,6 +165,11 @@ const weighedCup = Joi.object({
   millilitres: Joi.number().min(50).max(500).required(),
 });
 
+/** The text of a recipe, as it was pasted. */
+export const sourceBody = Joi.object<{ source: string }>({
+  source: Joi.string().min(1).max(formatLimits.source).required(),
+}).required();
+
 export const settingsBody = Joi.object<Settings>({
   measures: Joi.object({
     cup: cup.required(),

@@ -78,6 +78,27 @@ export async function listFormulas(
   return { rows: rows.map(stored), total: await countFormulas(db, search) };
 }
 
+/** Formulas on the shelf that were pasted from a text, but for the space around it; few, newest first. */
+export async function pastedFrom(
+  db: Database,
+  source: string,
+): Promise<Array<Pick<FormulaHead, 'id' | 'name'>>> {
+  return db
+    .selectFrom('formula')
+    .innerJoin('formula_version as v', (join) =>
+      join.onRef('v.formula_id', '=', 'formula.id').onRef('v.version', '=', 'formula.version'),
+    )
+    .select(['formula.id', 'formula.name'])
+    .where('off_shelf_at', 'is', null)
+    .where(sql<boolean>`trim(json_extract(v.body, '$.source'), ${whiteSpace}) = ${source.trim()}`)
+    .orderBy('updated_at', 'desc')
+    .limit(3)
+    .execute();
+}
+
+/** What JavaScript trims and SQLite by itself does not. */
+const whiteSpace = ' \t\n\r\u00a0\ufeff';
+
 /** A formula's head: enough to list it. */
 export interface FormulaHead {
   readonly id: string;

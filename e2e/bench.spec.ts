@@ -1,0 +1,264 @@
+import type { Page } from '@playwright/test';
+import { expect, test, toLine, visit } from './fixtures.ts';
+
+const lines = (...of: ReadonlyArray<readonly [string, number]>) =>
+  of.map(([ingredient, grams]) => ({ ingredient, grams }));
+
+/** A sourdough of two parts, with water in both. */
+async function sourdough(page: Page, name: string): Promise<string> {
+  const made = await page.request.post('/api/v1/formulas', {
+    data: {
+      name,
+      style: 'hearth-white',
+      stages: [
+        { kind: 'starter', name: 'Levain', lines: lines(['bread-flour', 50], ['water', 50]) },
+        { lines: lines(['bread-flour', 450], ['water', 290], ['salt', 10]) },
+      ],
+    },
+  });
+  expect(made.ok(), await made.text()).toBe(true);
+  const { id } = (await made.json()) as { id: string };
+  return id;
+}
+
+const saved = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+const order = (page: Page) =>
+  page
+    .getByRole('combobox', { name: /^Swap / })
+    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.replace('Swap ', '')));
+
+test.describe('a newcomer’s bench', () => {
+  test.use({ bench: 'plain' });
+
+  test('shows level, corrections and grams; it opens up when asked, and that is remembered', async ({
+    page,
+  }) => {
+    await visit(page, '/bench/porridge-rolls');
+    await expect(page.getByLabel('Grams of honey')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Corrections' })).toBeVisible();
+    await expect(page.getByLabel('Percent of honey')).toBeHidden();
+    await expect(page.getByRole('tab', { name: 'How sure' })).toHaveCount(0);
+    await page.getByRole('button', { name: /^Open the whole bench/ }).click();
+    await expect(page.getByLabel('Percent of honey')).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('tab', { name: 'How sure' })).toBeVisible();
+    await page.getByRole('button', { name: 'Only level, corrections and grams' }).click();
+    await page.reload();
+    await expect(page.getByLabel('Percent of honey')).toBeHidden();
+  });
+
+  test('a word is explained where it stands', async ({ page }) => {
+    await visit(page, '/bench/porridge-rolls');
+    await page.getByRole('button', { name: 'Chance to land' }).click();
+    await expect(page.getByText('so many come out in the window')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByText('so many come out in the window')).toBeHidden();
+  });
+
+  for (const [width, height] of [
+    [768, 1024],
+    [1024, 768],
+  ] as const) {
+    test(`at ${width} × ${height} its sheet is above the fold and everything is 44 px high`, async ({
+      browser,
+      server,
+    }) => {
+      const context = await browser.newContext({
+        baseURL: server.url,
+        viewport: { width, height },
+        hasTouch: true,
+        reducedMotion: 'reduce',
+      });
+      const page = await context.newPage();
+      await visit(page, '/bench/sluice-gate-plait');
+      const first = await page.getByLabel('Grams of plain flour').boundingBox();
+      expect(first!.y + first!.height).toBeLessThan(height);
+      for (const path of ['/bench/sluice-gate-plait', '/', '/bake', '/book', '/pantry']) {
+        await visit(page, path);
+        const low = await page.evaluate(() =>
+          [...document.querySelectorAll('button, a, input:not([type=checkbox]), select, summary')]
+            .filter((e) => {
+              const { width: w, height: h } = e.getBoundingClientRect();
+              // A link within a sentence is as high as its line (WCAG 2.2, 2.5.8, exception "inline").
+              const inline = getComputedStyle(e).display === 'inline';
+              // What lies around a small thing without being seen takes the finger too.
+              const around = getComputedStyle(e, '::after');
+              const more = around.position === 'absolute' ? -2 * parseFloat(around.top) : 0;
+              return w > 1 && h > 1 && h + more < 43.5 && !inline && !e.closest('.sr-only');
+            })
+            .map((e) => `${e.tagName} ${e.getAttribute('aria-label') ?? e.textContent}`),
+        );
+        expect(low, path).toEqual([]);
+      }
+      await context.close();
+    });
+  }
+});
+
+test('no page scrolls sideways at 320 px', async ({ page }) => {
+  await page.setViewportSize({ width: 320, height: 700 });
+  for (const path of ['/', '/bench/towpath-sourdough', '/bake', '/book', '/pantry']) {
+    await visit(page, path);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThan(321);
+  }
+});
+
+test('parts are added, named, moved and removed; the starter’s water is told from the dough’s', async ({
+  page,
+}) => {
+  await visit(page, `/bench/${await sourdough(page, 'Parts')}`);
+  await expect(page.getByLabel('Grams of water, Levain')).toHaveValue('50');
+  await expect(page.getByLabel('Grams of water', { exact: true })).toHaveValue('290');
+  await page.getByLabel('Add a part that is mixed on its own').selectOption('soaker');
+  const name = page.getByLabel('Name of the part');
+  await expect(name).toHaveCount(3);
+  await name.nth(1).fill('Oats overnight');
+  await page.getByLabel('Part that it goes to').selectOption('Oats overnight');
+  const add = page.getByRole('combobox', { name: 'Add an ingredient' });
+  await add.click();
+  await add.fill('rolled oats');
+  await page
+    .getByRole('option', { name: /rolled oats/ })
+    .first()
+    .click();
+  await page.getByLabel('Grams of rolled oats, Oats overnight').fill('80');
+  await page.getByRole('button', { name: 'What to do with the part Oats overnight' }).click();
+  await page.getByRole('menuitem', { name: 'Move the part up' }).click();
+  await expect(name.first()).toHaveValue('Oats overnight');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Grams of rolled oats, Oats overnight')).toHaveValue('80');
+  await page.getByRole('button', { name: 'What to do with the part Oats overnight' }).click();
+  await page.getByRole('menuitem', { name: 'Remove the part and its lines' }).click();
+  await expect(page.getByLabel('Grams of rolled oats, Oats overnight')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Grams of rolled oats, Oats overnight')).toHaveValue('80');
+});
+
+test('a line is dragged to another place and another part, and by its menu', async ({ page }) => {
+  await visit(page, `/bench/${await sourdough(page, 'Dragged')}`);
+  const handle = (name: string) => page.getByLabel(`Drag ${name}`, { exact: true });
+  const drag = async (from: string, to: string) => {
+    const [a, b] = [await handle(from).boundingBox(), await handle(to).boundingBox()];
+    await page.mouse.move(a!.x + 10, a!.y + a!.height / 2);
+    await page.mouse.down();
+    // Its library looks where the hand is a few times a second.
+    for (const step of [0.3, 0.6, 0.9, 1]) {
+      const y = a!.y + a!.height / 2 + (b!.y + 4 - a!.y - a!.height / 2) * step;
+      await page.mouse.move(a!.x + 10, y, { steps: 4 });
+      await page.waitForTimeout(150);
+    }
+    await page.mouse.up();
+  };
+  await drag('fine salt', 'strong bread flour');
+  await expect
+    .poll(() => order(page))
+    .toEqual([
+      'strong bread flour, Levain',
+      'water, Levain',
+      'fine salt',
+      'strong bread flour',
+      'water',
+    ]);
+  await drag('fine salt', 'water, Levain');
+  await expect.poll(() => order(page)).toContain('fine salt, Levain');
+  await saved(page);
+  await page.reload();
+  await expect.poll(() => order(page)).toContain('fine salt, Levain');
+  await toLine(page, 'strong bread flour', 'Move down');
+  await expect
+    .poll(async () => (await order(page)).slice(-2))
+    .toEqual(['water', 'strong bread flour']);
+});
+
+test('pieces and their raw weight; whole eggs; a line that is held', async ({ page }) => {
+  const made = await page.request.post('/api/v1/formulas', {
+    data: {
+      name: 'Rolls of eggs',
+      style: 'rolls',
+      stages: [
+        {
+          lines: [
+            ...lines(['bread-flour', 400], ['water', 176]),
+            { ingredient: 'egg', grams: 100, measured: 'count' },
+            ...lines(['salt', 8]),
+          ],
+        },
+      ],
+    },
+  });
+  const { id } = (await made.json()) as { id: string };
+  await visit(page, `/bench/${id}`);
+  const makes = page.getByRole('group', { name: 'How much it makes' });
+  await makes.getByLabel('Pieces').fill('9');
+  await makes.getByLabel('Pieces').press('Tab');
+  await expect(makes.getByLabel('Raw weight of a piece')).toHaveValue('76');
+  await toLine(page, 'fine salt', 'Hold it when scaling');
+  await makes.getByLabel('Raw weight of a piece').fill('152');
+  await makes.getByLabel('Raw weight of a piece').press('Enter');
+  await makes.getByLabel('Pieces').focus();
+  await expect(makes.getByLabel('Weight wanted')).toHaveValue('1368');
+  await expect(page.getByLabel('Grams of fine salt')).toHaveValue('8');
+  await expect(page.getByLabel('Measure of egg')).toHaveValue('4');
+  await makes.getByLabel('Pieces').fill('half');
+  await makes.getByLabel('Pieces').press('Tab');
+  await expect(makes.getByRole('alert')).toContainText('Pieces are whole');
+});
+
+test('ounces, degrees Fahrenheit and decimal commas, where the household settles on them', async ({
+  page,
+}) => {
+  const id = await sourdough(page, 'Ounces');
+  await visit(page, '/pantry');
+  await page.getByLabel('Weights in').selectOption('oz');
+  await page.getByLabel('Temperatures in').selectOption('F');
+  await page.getByLabel('Decimals after a').selectOption('comma');
+  await expect(page.getByLabel('Room, °F')).toBeVisible();
+  await visit(page, `/bench/${id}`);
+  const salt = page.getByLabel('Grams of fine salt');
+  await expect(salt).toHaveValue('0,353');
+  await salt.fill('0,4');
+  await page.getByLabel('Grams of water', { exact: true }).focus();
+  await expect(salt).toHaveValue('0,4');
+  await saved(page);
+  const kept = await page.request.get(`/api/v1/formulas/${id}`);
+  const { formula } = (await kept.json()) as {
+    formula: { stages: Array<{ lines: Array<{ grams: number }> }> };
+  };
+  // NIST Handbook 44: an ounce is 28.349523125 g.
+  expect(formula.stages[1]!.lines[2]!.grams).toBeCloseTo(0.4 * 28.349523125, 6);
+  await page.request.patch('/api/v1/household', {
+    data: { writing: { mass: 'g', temperature: 'C', decimal: 'point' } },
+  });
+  await page.reload();
+  await expect(salt).toHaveValue('11');
+});
+
+test('versions say what was changed; the same text pasted twice is noticed; a file is taken', async ({
+  page,
+}) => {
+  await visit(page, '/');
+  const text = 'Twice bread\n500 g bread flour\n330 g water\n9 g salt\n4 g instant yeast';
+  const box = page.getByLabel('One ingredient a line');
+  await box.fill(text);
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\//);
+  await page.getByLabel('Grams of water').fill('345');
+  await page.getByLabel('Grams of fine salt').focus();
+  await saved(page);
+  await page.getByText('Earlier versions').click();
+  await expect(page.getByText(/water 330.g → 345.g/)).toBeVisible();
+  await expect(page.getByText('as it was put on the shelf')).toBeVisible();
+
+  await visit(page, '/');
+  await box.focus();
+  await page.getByLabel('From a file …').setInputFiles({
+    name: 'twice.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(`${text}\n`),
+  });
+  await expect(page.getByText('This text is on the shelf already')).toBeVisible();
+  await page.getByRole('link', { name: 'Twice bread' }).first().click();
+  await expect(page.getByLabel('Grams of water')).toHaveValue('345');
+});
