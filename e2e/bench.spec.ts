@@ -143,11 +143,12 @@ test('a line is dragged to another place and another part, and by its menu', asy
     const [a, b] = [await handle(from).boundingBox(), await handle(to).boundingBox()];
     await page.mouse.move(a!.x + 10, a!.y + a!.height / 2);
     await page.mouse.down();
-    // Its library looks where the hand is a few times a second.
-    for (const step of [0.3, 0.6, 0.9, 1]) {
-      const y = a!.y + a!.height / 2 + (b!.y + 4 - a!.y - a!.height / 2) * step;
-      await page.mouse.move(a!.x + 10, y, { steps: 4 });
-      await page.waitForTimeout(150);
+    // The library looks where the hand is five times a second, and only once it has moved ten pixels.
+    const goal = b!.y + 6;
+    const above = Math.sign(goal - a!.y);
+    for (const y of [goal - above * 60, goal - above * 30, goal - above * 14, goal]) {
+      await page.mouse.move(a!.x + 10, y, { steps: 5 });
+      await page.waitForTimeout(300);
     }
     await page.mouse.up();
   };

@@ -74,6 +74,9 @@ export const test = base.extend<{ bench: 'plain' | 'whole' }, { server: Served }
 
 export { expect } from '@playwright/test';
 
+/** What is said to be wrong; the empty place in which dragging by keys is announced is not it. */
+export const alarm = (page: Page) => page.getByRole('alert').filter({ hasText: /\S/ });
+
 /** Does something to a line of the sheet, by its menu. */
 export const toLine = async (page: Page, name: string, deed: string): Promise<void> => {
   await page

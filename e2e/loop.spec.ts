@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, test, visit } from './fixtures.ts';
+import { alarm, expect, test, visit } from './fixtures.ts';
 
 /** Length of the bubble of a level, in CSS pixels. */
 const bubble = async (level: Locator) => (await level.locator('.bubble').boundingBox())!;
@@ -152,9 +152,9 @@ test('the sheet is edited in percent, grams and measures with spreadsheet keys',
 
   // What cannot be is said at the cell, and stays there to be mended.
   await page.getByLabel('Percent of whole wheat flour').fill('80');
-  await expect(page.getByRole('alert')).toContainText('only flour');
+  await expect(alarm(page)).toContainText('only flour');
   await page.getByLabel('Measure of honey').fill('two blorps');
-  await expect(page.getByRole('alert').last()).toContainText('2 cups');
+  await expect(alarm(page).last()).toContainText('2 cups');
   await page.getByLabel('Measure of honey').blur();
   await expect(page.getByLabel('Measure of honey')).toHaveValue('two blorps');
 

@@ -50,8 +50,6 @@
     flipDurationMs: 0,
     dropTargetStyle: {},
     dropTargetClasses: ['sheet-target'],
-    // The keys that move a line are the sheet's own.
-    autoAriaDisabled: true,
     zoneTabIndex: -1,
     zoneItemTabIndex: -1,
   }}
