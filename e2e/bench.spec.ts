@@ -137,6 +137,8 @@ test('parts are added, named, moved and removed; the starter’s water is told f
 });
 
 test('a line is dragged to another place and another part, and by its menu', async ({ page }) => {
+  // Near an edge the page scrolls along, and the rows are elsewhere by then.
+  await page.setViewportSize({ width: 1280, height: 1300 });
   await visit(page, `/bench/${await sourdough(page, 'Dragged')}`);
   const handle = (name: string) => page.getByLabel(`Drag ${name}`, { exact: true });
   const drag = async (from: string, to: string) => {
