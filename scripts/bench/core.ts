@@ -44,3 +44,30 @@ print({
   baseline: 'one regular expression over each line',
   baselineMedian: baseline.median,
 });
+
+/** A web page round the same recipe: a menu, scripts, a story, and what readers said of it. */
+const said = (n: number) =>
+  `<p>Reader ${n}: I made this with ${1 + (n % 4)} cups of flour and it was good, thank you!</p>`;
+const story = '<p>It was a grey morning on the canal and the oven had been cold for a week.</p>';
+const page = [
+  `<html><head><title>A loaf</title><style>${'.a{color:#123}'.repeat(3000)}</style>`,
+  `<script>${'window.x=1;'.repeat(4000)}</script></head><body>`,
+  ...Array.from({ length: 200 }, (_, n) => `<li><a href="/p/${n}">Page ${n}</a></li>`),
+  story.repeat(600),
+  `<h2>Ingredients</h2><ul>${text
+    .split('\n')
+    .map((line) => `<li>${line}</li>`)
+    .join('')}</ul>`,
+  ...Array.from({ length: 1000 }, (_, n) => said(n)),
+  '</body></html>',
+].join('\n');
+const strip = () => page.replace(/<[^>]*>/g, ' ').split('\n').length;
+const stripped = await time(strip, { each: 5 });
+print({
+  measure: `read a recipe on a web page of ${Math.round(page.length / 1000)} kB`,
+  ...(await time(() => readRecipe(page, { measures: defaultMeasures }), { each: 1 })),
+  unit: 'ms',
+  aim: '< 100',
+  baseline: 'the page without its tags',
+  baselineMedian: stripped.median,
+});

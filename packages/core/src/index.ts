@@ -81,6 +81,7 @@ export {
   waterSchools,
   type CarbSchool,
 } from './household/schools.ts';
+export { besidesOf } from './formula/besides.ts';
 export { bagBindings, withoutStrangeBags } from './formula/bag-bindings.ts';
 export { baseOf, isFlour } from './formula/base.ts';
 export { compareFormulas } from './formula/compare.ts';
@@ -161,7 +162,8 @@ export { answerUnread } from './reader/answer.ts';
 export { findIngredients } from './reader/match.ts';
 export { rememberAnswer } from './reader/remember.ts';
 export { readerOf } from './reader/reader-of.ts';
-export { readRecipe, type Answer, type ReadRow, type ReadRecipe } from './reader/recipe.ts';
+export type { Answer, ReadRecipe, ReadRow } from './reader/read.ts';
+export { readRecipe } from './reader/recipe.ts';
 export { choicesFor, substitute } from './substitute/substitute.ts';
 export type { Found, Relaxed } from './goal/find-bread.ts';
 export type { Goal, Relaxable } from './goal/goal.ts';

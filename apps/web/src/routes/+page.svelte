@@ -64,17 +64,19 @@
     <div class="mb-2 flex flex-wrap items-center justify-between gap-3">
       <h1 id="shelf-title">On the shelf</h1>
       <button class="knob" type="button" onclick={begin}>New from nothing</button>
-      <form class="flex gap-2" role="search">
-        <input
-          class="field"
-          type="search"
-          name="find"
-          aria-label="Find a formula"
-          placeholder="Find a formula"
-          value={data.search}
-        />
-        <button class="knob" type="submit">Find</button>
-      </form>
+      {#if data.total > 0 || data.search}
+        <form class="flex gap-2" role="search">
+          <input
+            class="field"
+            type="search"
+            name="find"
+            aria-label="Find a formula"
+            placeholder="Find a formula"
+            value={data.search}
+          />
+          <button class="knob" type="submit">Find</button>
+        </form>
+      {/if}
     </div>
 
     <p class="min-h-6" role="status">

@@ -1,5 +1,5 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { Allergen } from '../ingredient/ingredient.ts';
+import type { Allergen, Ingredient } from '../ingredient/ingredient.ts';
 
 /** An allergen's name on the lists that labels go by; absent where a list does not have it. */
 interface Listed {
@@ -27,10 +27,15 @@ export interface AllergenLists {
 /**
  * The allergens that a formula's ingredients bring, on the EU's list and the US one.
  *
+ * @param besides what goes on the bread or into its filling
  * @example allergensOf(linesOfRyeBread) // {eu: ['cereals containing gluten'], us: []}
  */
-export function allergensOf(lines: readonly ResolvedLine[]): AllergenLists {
-  const found = new Set(lines.filter((l) => l.grams > 0).flatMap((l) => l.of.allergens));
+export function allergensOf(
+  lines: readonly ResolvedLine[],
+  besides: readonly Ingredient[] = [],
+): AllergenLists {
+  const eaten = [...lines.filter((l) => l.grams > 0).map((l) => l.of), ...besides];
+  const found = new Set(eaten.flatMap((i) => i.allergens));
   const on = (list: keyof Listed) =>
     [...found].flatMap((a) => lists[a][list] ?? []).sort((a, b) => a.localeCompare(b));
   return { eu: on('eu'), us: on('us') };

@@ -15,7 +15,10 @@ export interface Caution {
 /** What a caution's condition may look at. */
 export interface CautionFacts {
   readonly style: StyleId;
+  /** What is in the dough. */
   readonly ingredients: readonly Ingredient[];
+  /** What is in the dough, on it or in its filling: all that is eaten. */
+  readonly eaten: readonly Ingredient[];
   readonly totals: Totals;
   readonly points: number;
   readonly glutenGrams: number;
@@ -36,7 +39,7 @@ interface CautionRow {
 }
 
 const has = (facts: CautionFacts, test: (i: Ingredient) => boolean): boolean =>
-  facts.ingredients.some(test);
+  facts.eaten.some(test);
 
 /** Hours that perishables may stand shorten above this. Source: US food-safety guidance. */
 const hotRoom = 32;
@@ -68,13 +71,15 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'perishable',
     text: 'Milk, egg, soft butter or cheese in it: not over 2 hours in all between 4 and 60 °C, waiting included, so no delay timer. Milk powder keeps dry on top of the flour.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) <= hotRoom,
+    when: (f) =>
+      f.ingredients.some((i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) <= hotRoom,
   },
   {
     id: 'perishable-hot',
     text: 'Milk, egg, soft butter or cheese in it, in a room above 32 °C: not over 1 hour out of the fridge, waiting included, and no delay timer.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) > hotRoom,
+    when: (f) =>
+      f.ingredients.some((i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) > hotRoom,
   },
   {
     id: 'egg-rich',
@@ -166,17 +171,24 @@ function flourProtein(lines: readonly ResolvedLine[]): number {
   return grams > 0 ? protein / grams : 0;
 }
 
-/** The cautions that a formula calls for, in the table's order. */
+/**
+ * The cautions that a formula calls for, in the table's order.
+ *
+ * @param besides what goes on the bread or into its filling
+ */
 export function cautions(
   lines: readonly ResolvedLine[],
-  facts: Omit<CautionFacts, 'ingredients' | 'glutenGrams' | 'flourProtein' | 'strength'>,
+  facts: Omit<CautionFacts, 'ingredients' | 'eaten' | 'glutenGrams' | 'flourProtein' | 'strength'>,
+  besides: readonly Ingredient[] = [],
 ): Caution[] {
+  const ingredients = lines.filter((l) => l.grams > 0).map((l) => l.of);
   const present: CautionFacts = {
     ...facts,
     glutenGrams: lines.reduce((g, l) => g + (l.of.role === 'gluten' ? l.grams : 0), 0),
     flourProtein: flourProtein(lines),
     strength: strengthShares(lines),
-    ingredients: lines.filter((l) => l.grams > 0).map((l) => l.of),
+    ingredients,
+    eaten: [...ingredients, ...besides],
   };
   return cautionTable
     .filter((row) => row.when(present))

@@ -8,6 +8,7 @@ import { corrections } from '../correct/corrections.ts';
 import type { Correction } from '../correct/correction.ts';
 import { stateAt, unknownState, type DoughState } from '../dough/state.ts';
 import { windowFor } from '../dough/window.ts';
+import { besidesOf } from '../formula/besides.ts';
 import { mainStage, type Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { totals, type Totals } from '../formula/totals.ts';
@@ -71,12 +72,16 @@ export function evaluate(
       },
       !unknown,
     ),
-    cautions: cautions(lines, {
-      style: formula.style,
-      totals: sums,
-      points: at.points,
-      kitchen,
-      glutenFree: household.glutenFree,
-    }),
+    cautions: cautions(
+      lines,
+      {
+        style: formula.style,
+        totals: sums,
+        points: at.points,
+        kitchen,
+        glutenFree: household.glutenFree,
+      },
+      besidesOf(formula, pantry),
+    ),
   };
 }

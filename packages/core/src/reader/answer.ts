@@ -2,7 +2,8 @@ import type { Formula, Line } from '../formula/formula.ts';
 import { allLines, mainStage } from '../formula/formula.ts';
 import { nextLineId } from '../formula/edit.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
-import { readRecipe, type Answer, type Reader } from './recipe.ts';
+import type { Answer, Reader } from './read.ts';
+import { readRecipe } from './recipe.ts';
 
 /**
  * Answers a row of a formula that could not be read: it becomes a line where it stood, something outside

@@ -158,6 +158,8 @@ interface Said {
 const behindName: readonly RegExp[] = [
   /^(?<what>.*\p{L})\s*[:=–—-]\s*(?<amount>[\d.¼½¾⅓⅔⅛⅜⅝⅞].*)$/u,
   /^(?<what>\D*?[\p{L})])\s*(?:[:,=–—-]|\.{2,}|@)?\s+(?<amount>(?:about|approx\.?|ca\.?|~|≈)?\s*[\d.¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u,
+  // In words: "Salt: a teaspoon and a half".
+  /^(?<what>\D*?[\p{L})])\s*(?::|=|\s[–—-])\s*(?<amount>\p{L}\D*)$/u,
 ];
 
 /** Splits "500 g flour" or "flour: 500 g" into what amounts it gives and a name. */

@@ -1,5 +1,5 @@
 import { pantryIn, type Household } from '../household/household.ts';
-import type { Reader } from './recipe.ts';
+import type { Reader } from './read.ts';
 
 /**
  * What a household reads with: its measures and figures, its own things, the words and weights that it

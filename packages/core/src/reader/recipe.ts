@@ -2,15 +2,13 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import type { Outside, OutsideUse, UnreadLine } from '../formula/beside.ts';
 import { formulaFormat, type Formula, type Line, type Stage } from '../formula/formula.ts';
 import type { Step } from '../formula/step.ts';
-import type { OwnValues } from '../figure/settable.ts';
 import { catalogue, ingredient } from '../ingredient/catalogue.ts';
-import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Role } from '../ingredient/role.ts';
-import type { StyleId } from '../style/style.ts';
 import { gramsText } from '../quantity/number.ts';
-import { toMillilitres, type Measures } from '../quantity/measures.ts';
+import { toMillilitres } from '../quantity/measures.ts';
 import { isGrams, toGrams } from '../quantity/mass.ts';
 import { coefficientsWith } from '../household/coefficients.ts';
+import { aboutIt, foreign, millGrains, usualNames } from './about.ts';
 import { numberStyle, readAmount, type ReadAmount } from './amount.ts';
 import {
   longestLine,
@@ -19,78 +17,17 @@ import {
   readLine,
   type CannotRead,
   type ReadingWith,
-  type UnreadCode,
 } from './line.ts';
-import type { Refusal } from '../quantity/refusal.ts';
 import { matchIngredient, nearest, vocabularyOf } from './match.ts';
 import { isMethod, processIn } from './method.ts';
 import { pieceUnits } from './piece-weights.ts';
+import type { Answer, Assumption, ReadAs, Reader, ReadRecipe, ReadRow, Unread } from './read.ts';
 import { rowsOf, type TextRow } from './rows.ts';
+import { recipesIn } from './several-recipes.ts';
 import { bareHeading, sectionOf } from './section.ts';
 import { starterWord, type StarterWord } from './starter.ts';
 import { wordsOf } from './words.ts';
 import { yieldIn, type Yield } from './yield.ts';
-
-/** A line that is handed back because it could not be read. Nothing is dropped, nothing guessed. */
-export interface Unread extends Refusal<UnreadCode> {
-  /** What it might speak of: ids, nearest first. */
-  readonly might: readonly string[];
-  /** The name that is not known, as it was written: what could be remembered. */
-  readonly what?: string;
-  /** Counted from 1 in the text as given. */
-  readonly line: number;
-  readonly text: string;
-}
-
-/** Something that the recipe left open and was read in the usual way: said, so that it can be changed. */
-export interface Assumption {
-  readonly line: number;
-  readonly text: string;
-}
-
-/** What a row of a text was taken for. */
-export type ReadAs =
-  'title' | 'heading' | 'line' | 'reference' | 'outside' | 'yield' | 'step' | 'note' | 'unread';
-
-/** One row as written, and as read. */
-export interface ReadRow {
-  readonly line: number;
-  readonly text: string;
-  readonly as: ReadAs;
-  /** Ids of the lines that it became. */
-  readonly lines?: readonly string[];
-}
-
-export interface ReadRecipe {
-  readonly formula: Formula;
-  readonly rows: readonly ReadRow[];
-  readonly unread: readonly Unread[];
-  readonly assumptions: readonly Assumption[];
-}
-
-/** What the baker says of one row that could not be read. */
-export type Answer =
-  /** It is this ingredient. */
-  | { readonly is: string; readonly each?: number }
-  /** It is outside the dough, or nothing that goes in. */
-  | { readonly not: 'dough' | 'ingredient' };
-
-/** What a household reads with besides its measures. */
-export interface Reader {
-  readonly measures: Measures;
-  readonly style?: StyleId;
-  readonly figures?: OwnValues;
-  /** What it calls things, each with the id of what it is. */
-  readonly words?: Readonly<Record<string, string>>;
-  /** What one of a thing weighs, grams, by ingredient, or by unit and ingredient: "tin:pumpkin". */
-  readonly each?: Readonly<Record<string, number>>;
-  /** What is in its pantry; the catalogue where absent. */
-  readonly all?: readonly Ingredient[];
-  /** Grain by its name is flour from the mill. */
-  readonly mills?: boolean;
-  /** What the baker said of single rows, by their text. */
-  readonly answers?: Readonly<Record<string, Answer>>;
-}
 
 /** Most ingredients that are read: more than a formula can hold are handed back. */
 const mostLines = 200;
@@ -118,44 +55,6 @@ const hydrationPhrase = /[([]?\b\d+(?:[.,]\d+)?\s*%(?:\s*hydration)?[)\]]?/i;
 
 const unnamed = 'Pasted recipe';
 
-/** What stands round recipes on pages and is none of them. */
-const aboutIt =
-  /^(?:(?:prep|cook|bake|total|active|rise|rising|resting|inactive|ready)\w*(?: time)?\s*[:–-]|(?:calories|author|cuisine|course|category|keyword|rating|difficulty|diet|posted|published|updated|by|source|adapted|inspired|print|jump to|pin|save|share|scale|us customary|metric|total|dough weight|total dough)\b|https?:|www\.|\d+(?:\.\d+)?\s*(?:from|stars?|votes?|reviews?|comments?)|(?:about )?\d+ (?:hours?|minutes?|mins?|hrs?)\b)/i;
-
-/** Words by which a text in another language shows. */
-const foreign =
-  /\b(?:mehl|wasser|salz|hefe|zucker|roggen|weizen|vollkorn|farine|eau|sel|levure|sucre|beurre|oeufs?|harina|agua|levadura|azucar|aceite|farina|acqua|lievito|zucchero|olio|bloem|zout|gist|meel|mjöl|vatten|jäst|mel|vann|gær|mąka|woda|sól|drożdże)\b/gi;
-
-/** Names that stand for the usual one of several things. */
-const usualNames: ReadonlySet<string> = new Set([
-  'flour',
-  'yeast',
-  'butter',
-  'spelt',
-  'milk',
-  'linseed',
-  'flaxseed',
-  'flax',
-  'flax seed',
-  'sugar beet',
-  'rye flour',
-  'rye',
-  'plant milk',
-  'oats',
-  'semolina',
-]);
-
-const millGrains: ReadonlyArray<readonly [RegExp, string]> = [
-  [
-    /\b(?:hard|red|white|spring|winter)?\s*(?:red |white )?wheat ?(?:berries|kernels?|grains?)\b/i,
-    'fresh-hard-wheat',
-  ],
-  [/\bspelt ?(?:berries|kernels?|grains?)\b/i, 'spelt-whole'],
-  [/\brye ?(?:berries|kernels?|grains?)\b/i, 'rye-whole'],
-  [/\beinkorn ?(?:berries|kernels?|grains?)\b/i, 'einkorn-whole'],
-  [/\bkhorasan ?(?:wheat )?(?:berries|kernels?|grains?)\b/i, 'khorasan-whole'],
-];
-
 /**
  * Reads a recipe as people write them: a page, a card, a table, a list.
  *
@@ -169,8 +68,16 @@ const millGrains: ReadonlyArray<readonly [RegExp, string]> = [
 export function readRecipe(text: string, reader: Reader): ReadRecipe {
   const reading = new Reading(text, reader);
   const rows = isBinary(text) ? [] : rowsOf(text);
-  rows.forEach((row, i) => reading.row(row, rows[i + 1]));
-  return reading.finish(text);
+  const several = recipesIn(rows);
+  const meant = several[reader.which ?? 0] ?? several[0];
+  rows.forEach((row, i) => {
+    if (meant && (i < meant.from || i >= meant.to)) reading.other(row);
+    else reading.row(row, i + 1 === meant?.to ? undefined : rows[i + 1]);
+  });
+  return reading.finish(
+    text,
+    several.map((r) => r.title),
+  );
 }
 
 /** Names with numbers alone, row after row: they are grams. */
@@ -191,6 +98,13 @@ const isBinary = (text: string): boolean => {
   const odd = (head.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g) ?? []).length;
   return odd > 20 && odd > head.length / 20;
 };
+
+/**
+ * A sentence: it begins with a word, ends with a stop, is longer than a line of a recipe, and has no amount
+ * at its end. Most of a web page is such, and need not be tried as an ingredient.
+ */
+const isProse = (text: string): boolean =>
+  text.length > 60 && /^\p{L}/u.test(text) && /[^\d]{15}[.!?]["’)]?$/.test(text);
 
 /** What a stage is called in a sentence, behind its article. */
 const calledOf = ({ name }: { name: string }): string => name.toLowerCase().replace(/^the /, '');
@@ -252,6 +166,11 @@ class Reading {
     }
   }
 
+  /** A row of another recipe. */
+  other(row: TextRow): void {
+    if (row.raw) this.#say(row, 'other');
+  }
+
   row(row: TextRow, next: TextRow | undefined): void {
     if (row.closes) {
       this.#place = 'ingredients';
@@ -309,6 +228,9 @@ class Reading {
 
   /** A line that is something in the dough, or what else it turns out to be. */
   #ingredient(row: TextRow): void {
+    if (!row.item && isProse(row.text)) {
+      return this.#begun && isMethod(row.text) ? this.#step(row) : this.#note(row);
+    }
     const pieces = this.#pieces(row.text);
     const reads = pieces.map((piece) => this.#mill(piece) ?? readLine(piece, this.#with));
     const failed = reads.find((r) => 'code' in r) as CannotRead | undefined;
@@ -419,7 +341,14 @@ class Reading {
       : { ...read, what: text, assumed: `grain is read as flour from the mill: ${of.name}` };
   }
 
-  finish(source: string): ReadRecipe {
+  finish(source: string, recipes: readonly string[]): ReadRecipe {
+    if (recipes.length > 1) {
+      const others = recipes.filter((title) => title !== this.#name).map((title) => `“${title}”`);
+      this.#assumptions.push({
+        line: 1,
+        text: `there are ${recipes.length} recipes in the text: ${others.join(', ')} ${others.length === 1 ? 'is' : 'are'} not in this one`,
+      });
+    }
     if (this.#with.bareGrams) {
       this.#assumptions.push({ line: 1, text: 'numbers alone are read as grams' });
     }
@@ -472,6 +401,7 @@ class Reading {
       rows: this.#rows.sort(byLine),
       unread: unread.map(({ after, stage, ...rest }) => (void [after, stage], rest)),
       assumptions: this.#assumptions.sort(byLine),
+      recipes,
     };
   }
 

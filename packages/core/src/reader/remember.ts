@@ -1,6 +1,6 @@
 import type { Settings } from '../household/household.ts';
 import { readAmount } from './amount.ts';
-import type { Answer } from './recipe.ts';
+import type { Answer } from './read.ts';
 
 /**
  * What a household remembers of an answer to a row that could not be read: the word for the thing, and

@@ -1,3 +1,4 @@
+import { isMethod } from './method.ts';
 import { pageRows } from './page.ts';
 import { sectionOf } from './section.ts';
 import { tableRows } from './table.ts';
@@ -22,6 +23,10 @@ export interface TextRow {
 
 /** Spaces, dashes, quotes and leaders as a keyboard has them. */
 export const cleaned = (text: string): string =>
+  // Most rows are plain, and a page has thousands.
+  /^(?:[\x20-_a-~]|\t)*$/.test(text) && !/\.\s?\.|__/.test(text) ? text : cleanedOdd(text);
+
+const cleanedOdd = (text: string): string =>
   text
     .replace(/[\u0000-\u0008\u000b-\u001f\u200b-\u200f\u2028-\u202e\u2060\ufeff\u00ad]/g, '')
     .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000]/g, ' ')
@@ -39,12 +44,21 @@ const ordinal = /^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D|\d)/i;
 
 /** Bold and italic out; a row that is all bold is a heading. */
 function unmarked(text: string): { text: string; bold: boolean } {
+  if (!/[*_~<]/.test(text)) return { text, bold: false };
   const whole = /^\s*(\*\*|__)(.+)\1\s*:?\s*$/.exec(text);
   const bold = whole !== null && !/\*\*|__/.test(whole[2]!);
   return {
     text: text.replace(/\*\*|__|(?<!\S)[*_](?=\S)|(?<=\S)[*_](?!\S)|~~|<\/?\w+>/g, ''),
     bold,
   };
+}
+
+/** What is said behind the last of several things stands on a row of its own: "30 g oil. Mix and rest." */
+function withoutProse(parts: readonly string[]): readonly string[] {
+  const [, thing, prose] = /^(\S[^.]*[\p{L})])\.\s+(\p{Lu}.*)$/u.exec(parts.at(-1) ?? '') ?? [];
+  return parts.length > 1 && thing && prose && isMethod(prose)
+    ? [...parts.slice(0, -1), thing, prose]
+    : parts;
 }
 
 /** Several things on one row: "500 g flour, 340 g water, 10 g salt". */
@@ -138,7 +152,7 @@ export function rowsOf(text: string): TextRow[] {
         heading: true,
       });
     }
-    const parts = severalOn(opens ? inline[2]! : body);
+    const parts = withoutProse(severalOn(opens ? inline[2]! : body));
     for (const [i, part] of parts.entries()) {
       rows.push({
         at: line.at,

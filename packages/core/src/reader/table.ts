@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { unitNamed } from './units.ts';
 
 /** A line of a text before it is cleaned. */
 export interface RawLine {
@@ -11,8 +12,9 @@ export interface RawLine {
 
 /** What a column of a table holds, by its heading. */
 const columns: ReadonlyArray<
-  readonly [RegExp, 'part' | 'name' | 'grams' | 'amount' | 'unit' | 'percent' | 'note']
+  readonly [RegExp, 'bread' | 'part' | 'name' | 'grams' | 'amount' | 'unit' | 'percent' | 'note']
 > = [
+  [/^(?:recipe|bread|formula|loaf|title)$/i, 'bread'],
   [/^(?:part|stage|step|phase)$/i, 'part'],
   [/^(?:ingredients?|items?|name|what|material|component|flour)$/i, 'name'],
   [/^(?:grams?|g|weight(?: ?\(g(?:rams)?\))?|mass|wt\.?|gms?|metric|weight in grams)$/i, 'grams'],
@@ -60,8 +62,12 @@ function inWords(cells: readonly string[], kinds: ReturnType<typeof headingOf>):
     // Without a heading: an amount anywhere, and what is left is the name.
     const amounts = filled.filter((c) => /^[~≈]?[\d.½¼¾⅓⅔]/.test(c) && !/%\s*$/.test(c));
     const percent = filled.find((c) => /^[\d.,]+\s*%$/.test(c));
-    const rest = filled.filter((c) => !amounts.includes(c) && c !== percent).join(' ');
-    const [first, ...others] = amounts;
+    const unit = filled.find((c) => unitNamed(c) !== undefined);
+    const rest = filled
+      .filter((c) => !amounts.includes(c) && c !== percent && c !== unit)
+      .join(' ');
+    const [amount, ...others] = amounts;
+    const first = unit && amount ? `${amount} ${unit}` : amount;
     const brackets = [...others, ...(percent ? [percent] : [])].map((c) => `(${c})`);
     return [first, rest, ...brackets].filter(Boolean).join(' ');
   }
@@ -87,6 +93,7 @@ export function tableRows(lines: readonly RawLine[]): RawLine[] {
   let width = 0;
   let comma = false;
   let part = '';
+  let bread = '';
   return lines.flatMap((line): RawLine[] => {
     // Commas part cells only below a heading that is written so: elsewhere they part words.
     const spreadsheet =
@@ -105,6 +112,7 @@ export function tableRows(lines: readonly RawLine[]): RawLine[] {
       kinds = heading;
       width = cells.length;
       part = '';
+      bread = '';
       return [{ ...line, text: '---' }];
     }
     if (kinds && cells.length > width + 1) kinds = undefined;
@@ -115,9 +123,16 @@ export function tableRows(lines: readonly RawLine[]): RawLine[] {
     }
     if (!kinds && !only.some((c) => /[\d½¼¾⅓⅔]/.test(c))) return [line];
     const row = { ...line, text: inWords(cells, kinds), item: true };
+    const title = cells[kinds?.indexOf('bread') ?? -1] ?? '';
+    const another = title !== '' && title !== bread;
+    if (another) [bread, part] = [title, ''];
     const named = cells[kinds?.indexOf('part') ?? -1] ?? '';
-    if (named === '' || named === part) return [row];
-    part = named;
-    return [{ at: line.at, raw: named, text: `${named}:` }, row];
+    const opens = named !== '' && named !== part;
+    if (opens) part = named;
+    return [
+      ...(another ? [{ at: line.at, raw: title, text: `**${title}**` }] : []),
+      ...(opens ? [{ at: line.at, raw: named, text: `${named}:` }] : []),
+      row,
+    ];
   });
 }

@@ -72,9 +72,11 @@
   $effect(() => paste.receive(household));
   const pantry = $derived(pantryIn(household));
   /** Rows that say something of what goes in; the method and the notes are counted. */
-  const aside = new Set(['step', 'note', 'yield']);
+  const aside = new Set(['step', 'note', 'yield', 'other']);
   const shown = $derived((paste.read?.rows ?? []).filter((r) => !aside.has(r.as)).slice(0, 120));
-  const keptRows = $derived((paste.read?.rows ?? []).filter((r) => aside.has(r.as)).length);
+  const keptRows = $derived(
+    (paste.read?.rows ?? []).filter((r) => aside.has(r.as) && r.as !== 'other').length,
+  );
   const lines = $derived(paste.read ? allLines(paste.read.formula) : []);
   const linesOf = (ids: readonly string[] = []) => {
     const totals = paste.evaluation?.totals;
@@ -167,18 +169,6 @@
         maxlength={mostText}
         placeholder={folded ? 'Paste a recipe here' : example}
         bind:value={paste.text}></textarea>
-      <label class="knob touch cursor-pointer self-start {folded ? 'hidden' : ''}"
-        >From a file …
-        <input
-          class="sr-only"
-          type="file"
-          accept=".json,.jsonld,.csv,.md,.txt,.html,.htm,text/*,application/json"
-          onchange={(e) => {
-            void take(e.currentTarget.files?.[0]);
-            e.currentTarget.value = '';
-          }}
-        /></label
-      >
       <div class="flex-wrap gap-3 {folded ? 'hidden' : 'flex'}">
         <label class="quiet grid gap-1"
           >It is for
@@ -186,6 +176,18 @@
             {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
           </select>
         </label>
+        <label class="knob touch cursor-pointer self-end"
+          >From a file …
+          <input
+            class="sr-only"
+            type="file"
+            accept=".json,.jsonld,.csv,.md,.txt,.html,.htm,text/*,application/json"
+            onchange={(e) => {
+              void take(e.currentTarget.files?.[0]);
+              e.currentTarget.value = '';
+            }}
+          /></label
+        >
         {#if paste.byVolume}
           <label class="quiet grid gap-1"
             >Cup
@@ -226,6 +228,17 @@
           {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
         </div>
       {:else if paste.read}
+        {#if paste.read.recipes.length > 1}
+          <label class="grid gap-1"
+            ><span
+              >There are <b>{paste.read.recipes.length} recipes</b> in it; one goes on the bench at a
+              time. It is</span
+            >
+            <select class="field" bind:value={paste.which}>
+              {#each paste.read.recipes as title, i (i)}<option value={i}>{title}</option>{/each}
+            </select>
+          </label>
+        {/if}
         <Level
           level={paste.evaluation?.cannotTell ? undefined : paste.evaluation?.level}
           window={paste.evaluation?.window ?? windowFor(paste.style, 0, household.figures)}

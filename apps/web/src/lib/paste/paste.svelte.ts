@@ -44,6 +44,8 @@ export class Paste {
   measures = $state<Measures>() as Measures;
   /** What the baker said of rows that could not be read, by their text. */
   answers = $state.raw<Readonly<Record<string, Answer>>>({});
+  /** Which of several recipes in the text is meant. */
+  which = $state(0);
   #household = $state.raw<Household>() as Household;
   #asked: Promise<Belief> | undefined;
   /** What the book taught; fetched when there is something to judge with it. */
@@ -60,6 +62,7 @@ export class Paste {
           measures: this.measures,
           style: this.style,
           answers: this.answers,
+          which: this.which,
         })
       : undefined,
   );

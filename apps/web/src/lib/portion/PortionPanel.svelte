@@ -1,6 +1,7 @@
 <script lang="ts">
   import {
     allergensOf,
+    besidesOf,
     carbSchools,
     costOf,
     inHundredGrams,
@@ -85,7 +86,7 @@
   {@const all = whole(school)}
   {@const slice = partOf(all, 1 / portions.count)}
   {@const hundred = inHundredGrams(all)}
-  {@const allergens = allergensOf(evaluation.lines)}
+  {@const allergens = allergensOf(evaluation.lines, besidesOf(bench.formula, bench.pantry))}
   {@const cost = costOf(evaluation.lines)}
   <div class="grid gap-3">
     <div class="flex flex-wrap items-end gap-x-4 gap-y-2">

@@ -143,6 +143,8 @@ export interface EvaluateQuery {
   readonly roomC?: number;
   /** Per cent. */
   readonly humidity?: number;
+  /** Which of several recipes in the text, from 1. */
+  readonly recipe?: number;
 }
 
 const cup = Joi.string().valid(...Object.keys(cupMillilitres));
@@ -158,6 +160,7 @@ export const evaluateQuery = Joi.object<EvaluateQuery>({
   fill,
   roomC,
   humidity,
+  recipe: Joi.number().integer().min(1).max(1000),
 }).required();
 
 const weighedCup = Joi.object({

@@ -51,6 +51,7 @@ async function readFormula(
     const read = readRecipe(text, {
       measures: household.measures,
       ...(query.style ? { style: query.style } : {}),
+      ...(query.recipe === undefined ? {} : { which: query.recipe - 1 }),
     });
     if (text.trim() === '' || read.rows.length === 0) {
       throw new Problem(422, 'There is no text in it', [
@@ -63,7 +64,7 @@ async function readFormula(
     const body = sensibleFormula(formulaIn(await readJson(request), 'body'));
     const complete = completeFormula(body, query.style);
     const formula = query.style ? { ...complete, style: query.style } : complete;
-    return { formula, rows: [], unread: [], assumptions: [] };
+    return { formula, rows: [], unread: [], assumptions: [], recipes: [] };
   }
   throw new Problem(415, 'A recipe is expected', [
     { where: 'content-type', what: 'send text/plain (a recipe) or application/json (a formula)' },

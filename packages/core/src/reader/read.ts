@@ -1,0 +1,82 @@
+import type { Formula } from '../formula/formula.ts';
+import type { OwnValues } from '../figure/settable.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
+import type { Measures } from '../quantity/measures.ts';
+import type { Refusal } from '../quantity/refusal.ts';
+import type { StyleId } from '../style/style.ts';
+import type { UnreadCode } from './line.ts';
+
+/** A line that is handed back because it could not be read. Nothing is dropped, nothing guessed. */
+export interface Unread extends Refusal<UnreadCode> {
+  /** What it might speak of: ids, nearest first. */
+  readonly might: readonly string[];
+  /** The name that is not known, as it was written: what could be remembered. */
+  readonly what?: string;
+  /** Counted from 1 in the text as given. */
+  readonly line: number;
+  readonly text: string;
+}
+
+/** Something that the recipe left open and was read in the usual way: said, so that it can be changed. */
+export interface Assumption {
+  readonly line: number;
+  readonly text: string;
+}
+
+/** What a row of a text was taken for. */
+export type ReadAs =
+  | 'title'
+  | 'heading'
+  | 'line'
+  | 'reference'
+  | 'outside'
+  | 'yield'
+  | 'step'
+  | 'note'
+  /** Of another recipe in the same text. */
+  | 'other'
+  | 'unread';
+
+/** One row as written, and as read. */
+export interface ReadRow {
+  readonly line: number;
+  readonly text: string;
+  readonly as: ReadAs;
+  /** Ids of the lines that it became. */
+  readonly lines?: readonly string[];
+}
+
+export interface ReadRecipe {
+  readonly formula: Formula;
+  readonly rows: readonly ReadRow[];
+  readonly unread: readonly Unread[];
+  readonly assumptions: readonly Assumption[];
+  /** Titles of the recipes in the text, where there are several: one of them was read. */
+  readonly recipes: readonly string[];
+}
+
+/** What the baker says of one row that could not be read. */
+export type Answer =
+  /** It is this ingredient. */
+  | { readonly is: string; readonly each?: number }
+  /** It is outside the dough, or nothing that goes in. */
+  | { readonly not: 'dough' | 'ingredient' };
+
+/** What a household reads with besides its measures. */
+export interface Reader {
+  readonly measures: Measures;
+  readonly style?: StyleId;
+  readonly figures?: OwnValues;
+  /** What it calls things, each with the id of what it is. */
+  readonly words?: Readonly<Record<string, string>>;
+  /** What one of a thing weighs, grams, by ingredient, or by unit and ingredient: "tin:pumpkin". */
+  readonly each?: Readonly<Record<string, number>>;
+  /** What is in its pantry; the catalogue where absent. */
+  readonly all?: readonly Ingredient[];
+  /** Grain by its name is flour from the mill. */
+  readonly mills?: boolean;
+  /** Which of several recipes in the text is meant, from 0. */
+  readonly which?: number;
+  /** What the baker said of single rows, by their text. */
+  readonly answers?: Readonly<Record<string, Answer>>;
+}
