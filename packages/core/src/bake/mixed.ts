@@ -45,6 +45,7 @@ export function mixedLines(
         measured: 'volume',
         stage: main.id,
         stageKind: main.kind,
+        state: undefined,
         typedGrams: 0,
         corrections: [],
       },

@@ -1,6 +1,6 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { StyleId } from '../style/style.ts';
+import { styles, type StyleId } from '../style/style.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { proteinAim, strengthShares } from '../dough/strength.ts';
 import { isFlour } from '../formula/base.ts';
@@ -152,9 +152,7 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'machine-too-loose',
     text: 'A dough in a bread machine must form a ball: this one is too loose for the paddle. Use a tin and your hands, or hold water back.',
     source: 'common practice, no source',
-    when: (f) =>
-      (f.style === 'pan' || f.style === 'wholegrain-pan') &&
-      f.points > f.kitchen.coefficients.machineLoosest.value,
+    when: (f) => styles[f.style].machine && f.points > f.kitchen.coefficients.machineLoosest.value,
   },
   {
     id: 'soft-wheat',

@@ -85,6 +85,7 @@ function waterWith(
     measured: 'scale',
     stage,
     stageKind: 'dough',
+    state: undefined,
     typedGrams: 0,
     corrections: [],
     of,

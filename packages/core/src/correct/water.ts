@@ -3,6 +3,7 @@ import { roles } from '../ingredient/role.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
+import { dryBaseStyle } from '../style/style.ts';
 import { outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
@@ -33,7 +34,10 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   const grams = roundAway((-off * level.baseGrams) / 100, step(level.baseGrams));
   const certainty = normalBelow(Math.abs(off) / level.sd);
   const basis = levelBasis(context);
-  const state = stateAt(level.points);
+  const state = stateAt(
+    level.points,
+    context.totals.dryBase ? dryBaseStyle : context.formula.style,
+  );
   const drinker = mainDrinker(context);
 
   if (grams > 0) {

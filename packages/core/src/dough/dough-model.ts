@@ -2,6 +2,7 @@ import { baseOf, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { departure, fillKey, softeningKey } from '../household/belief.ts';
 import type { Kitchen } from '../household/kitchen.ts';
+import { fatPercent, fatSoftens } from './fat-softening.ts';
 import { linearForm, type LinearForm } from './linear-form.ts';
 import { filledByHabit } from './parameter.ts';
 
@@ -12,6 +13,8 @@ export interface DoughModel {
   readonly base: Base;
   /** Grams of water that a gram of sugar or fat stands for, as believed. */
   readonly softening: number;
+  /** Fat that softens, % of the base. */
+  readonly fatPercent: number;
 }
 
 /** The lines with what the person's habit of filling makes of them. */
@@ -34,9 +37,12 @@ export function doughModel(
 ): DoughModel {
   const lines = asFilled(given, kitchen);
   const base = at ?? baseOf(lines);
+  const fat = fatPercent(lines, base.grams);
+  const softens = fatSoftens(fat);
   return {
-    forms: lines.map((line) => linearForm(line, base, kitchen)),
+    forms: lines.map((line) => linearForm(line, base, kitchen, softens)),
     base,
+    fatPercent: fat,
     softening: kitchen.coefficients.softening.value + departure(kitchen.belief, softeningKey),
   };
 }

@@ -4,6 +4,7 @@ import { waterAccount, type WaterAccount } from './account.ts';
 import { doubtOf, placeOf, type Belief } from '../household/belief.ts';
 import { z80 } from '../household/coefficients.ts';
 import { doughModel, type DoughModel } from './dough-model.ts';
+import { fatSoftens, fatSoftensNext } from './fat-softening.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { surplusOf, type LinearForm } from './linear-form.ts';
 import {
@@ -107,11 +108,21 @@ function slopeOf(
  * Points by which the level moves for a gram more of a line: by what it leaves over, by what it is of
  * the base, and by how far it moves the dough towards a dry base.
  */
-function perGram({ forms, base, softening }: DoughModel, points: number) {
+function perGram({ forms, base, softening, fatPercent }: DoughModel, points: number) {
   const perDryness = dryingSlope(forms, base, points);
-  return (form: LinearForm): number =>
-    (100 * surplusOf(form, softening) - points * form.base) / base.grams +
-    perDryness * dryingBy(form.line, base);
+  // Where fat saturates, a gram more of it does less than those before it, and more flour thins it out.
+  const saturates = softening * (fatSoftensNext(fatPercent) - fatSoftens(fatPercent));
+  return (form: LinearForm): number => {
+    const drying = dryingBy(form.line, base);
+    const grows = form.base + drying * base.dryGrams;
+    return (
+      (100 * surplusOf(form, softening) -
+        points * form.base +
+        saturates * (100 * form.fat - fatPercent * grows)) /
+        base.grams +
+      perDryness * drying
+    );
+  };
 }
 
 const dryingBy = (line: ResolvedLine, { perFlour, perDry }: Base): number =>

@@ -14,8 +14,10 @@ export interface LinearForm {
   readonly line: ResolvedLine;
   /** Grams of free water in a gram. */
   readonly brings: number;
-  /** Grams of sugar and fat in a gram that soften. */
+  /** Grams of sugar, polyols and fat in a gram that soften. */
   readonly softens: number;
+  /** Grams of fat in a gram, of what softens. */
+  readonly fat: number;
   /** What of a gram is part of the 100 %. */
   readonly base: number;
   /** Its thirst as the tables have it in this dough, at the standard moisture. */
@@ -40,7 +42,9 @@ const thirstKeys = new WeakMap<Ingredient, string>();
 export function thirstKeyOf({ of }: Pick<ResolvedLine, 'of'>): string {
   const known = thirstKeys.get(of);
   if (known !== undefined) return known;
-  const key = thirstKey({ ingredient: of.id, ...(of.bag ? { bag: of.bag.id } : {}) });
+  const own = thirstKey({ ingredient: of.id, ...(of.bag ? { bag: of.bag.id } : {}) });
+  // Soaked or cooked it is another thing.
+  const key = of.state ? `${own}:${of.state}` : own;
   thirstKeys.set(of, key);
   return key;
 }
@@ -78,12 +82,15 @@ const moistureOf = (
 /**
  * What a gram of a line does in a dough with that base, as believed in this kitchen.
  *
+ * @param fatSoftens how far its fat still softens, beside all the fat of the dough; see fat-softening.ts
+ *
  * @example linearForm(strong flour in a wheat dough).drinks // .62
  */
 export function linearForm(
   line: ResolvedLine,
   base: Pick<Base, 'dryness'>,
   kitchen: Kitchen,
+  fatSoftens = 1,
 ): LinearForm {
   const { of } = line;
   const { bringsWater, softens } = roles[of.role];
@@ -96,7 +103,10 @@ export function linearForm(
   return {
     line,
     brings: bringsWater ? composition.water / 100 : 0,
-    softens: softens ? (composition.sugars + composition.fat) / 100 : 0,
+    softens: softens
+      ? (composition.sugars + (composition.polyols ?? 0) + fatSoftens * composition.fat) / 100
+      : 0,
+    fat: softens ? composition.fat / 100 : 0,
     base: partOfBase(line, base),
     thirst,
     believed,

@@ -1,3 +1,5 @@
+import { styles, type StyleId } from '../style/style.ts';
+
 /** A state of dough: a stretch of the level, in the words a baker has for it. */
 export interface DoughState {
   readonly id: string;
@@ -27,10 +29,13 @@ export const unknownState: DoughState = {
 };
 
 /**
- * The state of a dough at a level.
+ * The state of a dough at a level, in the words of its style where those of a ball would be untrue.
  *
  * @param points of the level; 0 is the reference ball
  * @example stateAt(1).id // 'tacky ball'
  */
-export const stateAt = (points: number): DoughState =>
-  states.find((s) => points < s.below) ?? states[states.length - 1]!;
+export function stateAt(points: number, style?: StyleId): DoughState {
+  const state = states.find((s) => points < s.below) ?? states[states.length - 1]!;
+  const says = style && styles[style].words[state.id];
+  return says ? { ...state, says } : state;
+}

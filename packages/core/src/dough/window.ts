@@ -9,7 +9,7 @@ import { dryBaseStyle, type StyleId, type Window } from '../style/style.ts';
  *
  * @param dryness 0 for a bread on flour, 1 for one on its dry base
  * @param own the household's figures
- * @example windowFor('pan', 0) // [-3, 4]
+ * @example windowFor('pan', 0) // [-3, 5]
  */
 export function windowFor(style: StyleId, dryness: number, own: OwnValues = {}): Window {
   const wheat = styleIn(style, own).window;

@@ -6,6 +6,7 @@ import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { level, type Level } from '../dough/level.ts';
 import { corrections } from '../correct/corrections.ts';
 import type { Correction } from '../correct/correction.ts';
+import { dryBaseStyle } from '../style/style.ts';
 import { stateAt, unknownState, type DoughState } from '../dough/state.ts';
 import { windowFor } from '../dough/window.ts';
 import { besidesOf } from '../formula/besides.ts';
@@ -53,7 +54,7 @@ export function evaluate(
     totals: sums,
     level: at,
     ...(unknown ? { cannotTell: unknown } : {}),
-    state: unknown ? unknownState : stateAt(at.points),
+    state: unknown ? unknownState : stateAt(at.points, sums.dryBase ? dryBaseStyle : formula.style),
     window,
     restMinutes: kitchen.coefficients.restMinutes.value,
     corrections: corrections(

@@ -1,5 +1,7 @@
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
+import { inState, type StuffState } from '../ingredient/state.ts';
+import { stateIn } from './stage-state.ts';
 import {
   stagesOf,
   type Formula,
@@ -13,6 +15,8 @@ import {
 export interface LaidLine extends Line {
   readonly stage: string;
   readonly stageKind: StageKind;
+  /** What it became in its stage, if that was soaked or cooked. */
+  readonly state: StuffState | undefined;
   /** Grams before any correction; 0 for a line that a correction brought in. */
   readonly typedGrams: number;
   readonly corrections: readonly string[];
@@ -54,6 +58,7 @@ export function layLines(formula: Formula): LaidLine[] {
       asWritten: line.asWritten,
       stage: stage.id,
       stageKind: stage.kind,
+      state: stateIn(stage),
       typedGrams: line.grams,
       corrections: [],
     })),
@@ -113,13 +118,13 @@ export function resolve(formula: Formula, pantry: Pantry = cataloguePantry): Res
 /** A laid line with what it is made of. */
 export const withStuff = (line: LaidLine, pantry: Pantry): ResolvedLine =>
   // Assigned, not spread: one shape for every line keeps a keystroke's evaluation fast.
-  Object.assign(line as ResolvedLine, { of: pantry.stuff(line) });
+  Object.assign(line as ResolvedLine, { of: inState(pantry.stuff(line), line.state) });
 
 function lay(
   taken: Taken,
   lines: LaidLine[],
   places: Places,
-  stageOf: (id: string) => { readonly id: string; readonly kind: StageKind },
+  stageOf: (id: string) => StageHead,
 ): void {
   for (const change of taken.changes) {
     const stage = stageOf(change.stage);
@@ -148,6 +153,7 @@ function lay(
         measured: 'scale',
         stage: stage.id,
         stageKind: stage.kind,
+        state: stateIn(stage),
         typedGrams: 0,
         corrections: [taken.id],
       });

@@ -62,6 +62,7 @@ const lineOf = (of: Ingredient, grams: number): ResolvedLine => ({
   measured: 'scale',
   stage: 'goal',
   stageKind: 'dough',
+  state: undefined,
   typedGrams: grams,
   corrections: [],
   of,

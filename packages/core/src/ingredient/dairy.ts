@@ -67,7 +67,7 @@ export const dairy: readonly Ingredient[] = [
     'greek yogurt, greek yoghurt, greek style yogurt, greek style yoghurt, strained yogurt, skyr, quark, fromage frais, labneh',
     'liquid',
     [80, 9, 5, 4, 0, 4, 35],
-    { cup: 250, ...milk },
+    { cup: 250, thirst: [0.2, 0.15], ...milk },
   ),
   row(
     'sour-cream',
@@ -99,7 +99,7 @@ export const dairy: readonly Ingredient[] = [
     'curd cheese, farmers cheese, farmer cheese, ricotta, ricotta cheese, tvorog, paneer',
     'liquid',
     [79, 11, 4.5, 3.5, 0, 2.7, 330],
-    { cup: 225, ...milk },
+    { cup: 225, thirst: [0.2, 0.15], ...milk },
   ),
   row(
     'cream-cheese',

@@ -147,7 +147,7 @@ export const drinkers: readonly Ingredient[] = [
     aliases: ['oats', 'rolled oats', 'porridge oats', 'oatmeal', 'old fashioned oats'],
     role: 'grain',
     composition: composition(usda('08120'), [10.84, 13.15, 6.52, 67.7, 10.1, 0.99, 6], 1),
-    thirst: thirst(0.9, 0.3),
+    thirst: thirst(0.7, 0.3),
     cup: { level: perCup(81, 6, usda('08120')) },
     allergens: ['gluten'],
     slow: true,

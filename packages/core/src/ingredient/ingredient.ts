@@ -2,6 +2,7 @@ import type { Bag } from './bag.ts';
 import type { Figure } from '../figure/figure.ts';
 import type { Fill } from '../quantity/measures.ts';
 import type { Role } from './role.ts';
+import type { StuffState } from './state.ts';
 
 /** Grams per 100 g as is; carbohydrate includes fibre; sodium in milligrams. */
 export interface Composition {
@@ -45,7 +46,7 @@ export interface Ingredient {
   /** Grams of water that a gram takes to the reference dough, at 14 % moisture. */
   readonly thirst: Figure;
   /** The same where there is no cereal flour and this is part of the base. */
-  readonly dryBaseThirst?: Figure;
+  readonly dryBaseThirst?: Figure | undefined;
   /** Grams in a US cup, by how it is filled; one entry under `level` where that does not matter. */
   readonly cup?: Partial<Record<Fill | 'level', Figure>>;
   /** Grams in one piece or packet. */
@@ -67,6 +68,8 @@ export interface Ingredient {
   readonly polyolEnergy?: number;
   /** Feeds no yeast, though it sweetens. */
   readonly nothingForYeast?: boolean;
+  /** What it has become in its stage, where that changes what it drinks. */
+  readonly state?: StuffState;
   /** Its bag, where the household tells its bags apart. */
   readonly bag?: Bag;
   /** What it costs, in the household's money per kilogram. */

@@ -37,7 +37,7 @@ export const roles = {
   egg: traits('E', 'egg', { bringsWater: true, softens: true }),
   fat: traits('O', 'fat', { bringsWater: true, softens: true }),
   sugar: traits('S', 'sugar', { bringsWater: true, softens: true }),
-  sweetener: traits('X', 'sweetener'),
+  sweetener: traits('X', 'sweetener', { softens: true }),
   salt: traits('N', 'salt'),
   leaven: traits('Y', 'yeast'),
   powder: traits('P', 'milk powder'),

@@ -71,7 +71,7 @@ const nothingSet: OwnValues = {};
 /**
  * A style as a household has it: its own figures over the table's.
  *
- * @example styleIn('pan', {'window:pan:low': -2}).window // [-2, 4]
+ * @example styleIn('pan', {'window:pan:low': -2}).window // [-2, 5]
  */
 export function styleIn(id: StyleId, own: OwnValues = nothingSet): Style {
   const here = known.get(own) ?? {};

@@ -93,7 +93,7 @@ describe('level: formulas that work fall in their window (common practice, no so
   it('a dry base has the low-carb window in whatever style it is judged', () => {
     const { window, totals } = judge(build(successes.at(-1)!.dough, 'pan'));
     expect(totals.dryBase).to.equal(true);
-    expect(window).to.deep.equal([-6, 6]);
+    expect(window).to.deep.equal([-8, 10]);
   });
 });
 

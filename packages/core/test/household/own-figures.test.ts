@@ -21,8 +21,8 @@ describe('figures that a household sets', () => {
     const wrong = (own: Record<string, number>) =>
       figureProblems(catalogue, own).map((p) => p.field);
     const [low, high] = ['window:pan:low', 'window:pan:high'];
-    expect(wrong({ [low]: 3.99 })).to.deep.equal([]);
-    expect(wrong({ [low]: 4 })).to.deep.equal([low]);
+    expect(wrong({ [low]: 4.99 })).to.deep.equal([]);
+    expect(wrong({ [low]: 5 })).to.deep.equal([low]);
     expect(wrong({ [high]: -2.99 })).to.deep.equal([]);
     expect(wrong({ [high]: -3 })).to.deep.equal([high]);
     expect(wrong({ [low]: 10, [high]: 10.01 })).to.deep.equal([]);

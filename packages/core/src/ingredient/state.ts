@@ -1,0 +1,42 @@
+import { figure, fromMemory, type Figure } from '../figure/figure.ts';
+import type { Ingredient } from './ingredient.ts';
+import type { Role } from './role.ts';
+
+/** What a thing has become before it goes into the dough; as it is where absent. */
+export const stuffStates = ['soaked', 'cooked'] as const;
+export type StuffState = (typeof stuffStates)[number];
+
+const weak = fromMemory('weak: how much of its soaking water a thing keeps from the dough');
+const holds = (value: number, sd: number): Figure => figure(value, 'g water per g', sd, weak);
+
+type Held = Partial<Readonly<Record<StuffState, Figure>>>;
+
+/** Water that a gram, weighed dry, keeps to itself; all its soaking and cooking water is counted as brought. */
+const byId: Readonly<Record<string, Held>> = {
+  'rolled-oats': { soaked: holds(1.4, 0.3), cooked: holds(2, 0.4) },
+  'oat-flour': { soaked: holds(1.4, 0.4), cooked: holds(2, 0.4) },
+  'linseed-whole': { soaked: holds(1.3, 0.4) },
+  raisins: { soaked: holds(0, 0.05) },
+  seeds: { soaked: holds(0.6, 0.2) },
+};
+/** Starch that was scalded or boiled is gelatinised: it drinks about three times as much as raw. */
+const byRole: Partial<Readonly<Record<Role, Held>>> = {
+  flour: { cooked: holds(2, 0.4) },
+};
+
+const made = new WeakMap<Ingredient, Partial<Record<StuffState, Ingredient>>>();
+
+/**
+ * A thing as it is once it was soaked or cooked: it drinks otherwise, and slowly no more. What is not
+ * known to change stays as it is.
+ *
+ * @example inState(ingredient('rolled-oats'), 'cooked').thirst.value // 2
+ */
+export function inState(of: Ingredient, state: StuffState | undefined): Ingredient {
+  if (!state) return of;
+  const held = byId[of.id]?.[state] ?? byRole[of.role]?.[state];
+  if (!held) return of;
+  const known = made.get(of) ?? {};
+  made.set(of, known);
+  return (known[state] ??= { ...of, thirst: held, dryBaseThirst: undefined, slow: false, state });
+}
