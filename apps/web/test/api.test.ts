@@ -39,7 +39,7 @@ describe('API', () => {
       expect(json['totals'].hydrationAddedFlour).to.be.closeTo(80, 1e-9);
       expect(json['totals'].saltPercent).to.be.closeTo(1.45, 0.005);
       expect(json['totals'].prefermentedFlourPercent).to.be.closeTo(9.1, 0.05);
-      expect(json['level'].window).to.deep.equal([5, 13]);
+      expect(json['level'].window).to.deep.equal([3, 15]);
       expect(json['level'].low).to.be.lessThan(json['level'].points);
       expect(json['level'].high).to.be.greaterThan(json['level'].points);
       expect(json['unread']).to.have.length(1);

@@ -630,7 +630,12 @@ describe('databases of the first version', () => {
       const before = bake.lesson!;
       await inTransaction(db, wantLearning);
       await learnWholeBook(db);
-      expect((await readBake(db, 'b1'))!.lesson).to.deep.equal(before);
+      // Learned by today's model: what was felt and added is as it was, and again it is the same sum.
+      const { lesson } = (await readBake(db, 'b1'))!;
+      expect(lesson).to.deep.include({ felt: before.felt, added: before.added });
+      await inTransaction(db, wantLearning);
+      await learnWholeBook(db);
+      expect((await readBake(db, 'b1'))!.lesson).to.deep.equal(lesson);
 
       // Saved again as it was read, it is no new version.
       expect(await saveFormula(db, 'tin', 2, sour)).to.deep.equal({ outcome: 'saved', version: 2 });

@@ -186,6 +186,7 @@ export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake
 export { restedFeel, stillToDrink } from './bake/rested-feel.ts';
 export { bakeState } from './bake/state.ts';
 export { weighingList, type WeighingItem } from './bake/weighing-list.ts';
+export { forBread } from './learn/for-bread.ts';
 export { modelVersion, type BookBake } from './learn/book.ts';
 export { knownThirst, type KnownThirst } from './learn/known.ts';
 export type { Lesson } from './learn/lesson.ts';

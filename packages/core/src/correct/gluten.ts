@@ -2,6 +2,7 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import { gramsText } from '../quantity/number.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { doughModel } from '../dough/dough-model.ts';
+import { ownPoints } from '../dough/own-points.ts';
 import { surplusOf } from '../dough/linear-form.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
@@ -39,7 +40,7 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
       ifLeft: 'A rubbery crumb and a dough that springs back at the shaping.',
       changes: [
         { stage, ingredient: gluten, grams: -back },
-        { stage, ingredient: 'water', grams: -Math.round(-water(-back)) },
+        { stage, ingredient: 'water', grams: water(-back) },
       ],
     });
   }
@@ -58,13 +59,13 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
     totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
   return makeCorrection(context, {
     kind: 'gluten',
-    reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(Math.round(water(rounded)))} of water for it to drink.${thumb}`,
+    reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(water(rounded))} of water for it to drink.${thumb}`,
     basis: `${lines.some((l) => isFlour(l) && l.of.bag?.protein !== undefined) ? 'protein on the labels of your bags' : 'protein of the flours (USDA SR Legacy, from memory)'} against the style’s aim (${commonPractice})`,
     certainty: normalBelow(short / proteinSd(context)),
     ifLeft: 'It rises less and the slices crumble more; longer kneading helps a little.',
     changes: [
       { stage, ingredient: gluten, grams: rounded },
-      { stage, ingredient: 'water', grams: Math.round(water(rounded)) },
+      { stage, ingredient: 'water', grams: water(rounded) },
     ],
   });
 }
@@ -76,7 +77,7 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
 function waterWith(
   grams: number,
   of: Ingredient,
-  { lines, kitchen, level, stage }: CorrectionContext,
+  { lines, kitchen, level, stage, window }: CorrectionContext,
 ): number {
   const more: ResolvedLine = {
     id: 'more',
@@ -92,7 +93,9 @@ function waterWith(
   };
   const { forms, base, softening } = doughModel([...lines, more], kitchen);
   const surplus = forms.reduce((sum, f) => sum + surplusOf(f, softening) * f.line.grams, 0);
-  return (level.points * base.grams) / 100 - surplus;
+  const exact = ((level.points - ownPoints(kitchen)) * base.grams) / 100 - surplus;
+  // To whole grams, and towards the middle of the window: a rounding is no reason for a correction.
+  return level.points < (window[0] + window[1]) / 2 ? Math.ceil(exact) : Math.floor(exact);
 }
 
 function proteinSd({ lines, totals }: CorrectionContext): number {

@@ -33,10 +33,18 @@ export interface Judged {
 /**
  * Chance that a dough lands in its window, by the normal distribution about its level.
  *
+ * @param edge how far the window's own ends are in doubt, standard deviation in points
  * @example chanceInWindow({points: 0.5, sd: 1, …}, [-3, 4]) // 0.9995
  */
-export const chanceInWindow = ({ points, sd }: Level, [low, high]: Window): number =>
-  normalBelow((high - points) / sd) - normalBelow((low - points) / sd);
+export function chanceInWindow(
+  { points, sd }: Pick<Level, 'points' | 'sd'>,
+  [low, high]: Window,
+  edge = 0,
+): number {
+  const blurred = Math.hypot(sd, edge);
+  const within = normalBelow((high - points) / blurred) - normalBelow((low - points) / blurred);
+  return Math.max(0, within);
+}
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -70,7 +78,7 @@ export function verdict(
         ? `Where it should be for ${wanted}.`
         : `${off < 0 ? 'Too tight' : 'Too loose'} for ${wanted}. ${correction ?? ''}`.trim(),
     ...(early ? { early } : {}),
-    chance: chanceInWindow(level, window),
+    chance: chanceInWindow(level, window, styles[style].edge),
     fits: off === 0,
   };
 }

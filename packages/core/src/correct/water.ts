@@ -3,7 +3,12 @@ import { roles } from '../ingredient/role.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
-import { dryBaseStyle } from '../style/style.ts';
+import { dryBaseStyle, styles } from '../style/style.ts';
+import { between } from '../formula/base.ts';
+import { fillKey, placeOf } from '../household/belief.ts';
+import { ownPoints } from '../dough/own-points.ts';
+import { filledByHabit } from '../dough/parameter.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
@@ -32,7 +37,7 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   const off = outside(level.points, window);
   if (off === 0) return undefined;
   const grams = roundAway((-off * level.baseGrams) / 100, step(level.baseGrams));
-  const certainty = normalBelow(Math.abs(off) / level.sd);
+  const certainty = sureOf(Math.abs(off) / Math.hypot(level.sd, edgeOf(context)), context);
   const basis = levelBasis(context);
   const state = stateAt(
     level.points,
@@ -79,10 +84,30 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   });
 }
 
-/** Flour that moves the level to an aim: (surplus − aim × base) / (100 × thirst + aim). */
-function flourFor(aim: number, { level }: CorrectionContext, thirst: number): number {
-  const surplus = level.points * level.baseGrams;
+/**
+ * Flour that moves the level to an aim: (surplus − aim × base) / (100 × thirst + aim), where the aim is
+ * without what no line explains.
+ */
+function flourFor(to: number, { level, kitchen }: CorrectionContext, thirst: number): number {
+  const own = ownPoints(kitchen);
+  const aim = to - own;
+  const surplus = (level.points - own) * level.baseGrams;
   return (surplus - aim * level.baseGrams) / (100 * thirst + aim);
+}
+
+/** How far the window's end is in doubt, of the style that the dough is judged by. */
+const edgeOf = ({ formula, totals }: CorrectionContext): number =>
+  between(styles[formula.style].edge, styles[dryBaseStyle].edge, totals.dryness);
+
+/** What is filled by cups that nobody weighed is never surer than this. Own choice. */
+const surestByCup = 0.8;
+
+/** Chance that a correction is called for, so many standard deviations outside. */
+function sureOf(deviations: number, { lines, totals, kitchen }: CorrectionContext): number {
+  const byCup = sumGrams(lines.filter((l) => filledByHabit(l, kitchen)));
+  const known = placeOf(kitchen.belief, fillKey) !== undefined;
+  const chance = normalBelow(deviations);
+  return !known && byCup > totals.flourGrams / 2 ? Math.min(chance, surestByCup) : chance;
 }
 
 const mainFlour = ({ lines, totals }: CorrectionContext) =>

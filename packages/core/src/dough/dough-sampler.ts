@@ -3,7 +3,8 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../household/belief.ts';
 import { doughModel } from './dough-model.ts';
 import type { Kitchen } from '../household/kitchen.ts';
-import { standardMoisture } from './moisture.ts';
+import { ordinaryMoisture } from './moisture.ts';
+import { ownPoints } from './own-points.ts';
 import { parametersOf, type Channel, type Parameter } from './parameter.ts';
 
 /** Where a channel's column begins in what a draw moves, in lines. */
@@ -13,6 +14,7 @@ const columnOf: Readonly<Record<Channel, number>> = {
   moisture: 2,
   fill: 3,
   mass: 4,
+  level: 5,
 };
 const columns = Object.keys(columnOf).length;
 
@@ -86,11 +88,13 @@ export class DoughSampler {
   readonly #moveTo: Uint32Array;
   readonly #mixed: boolean;
   readonly #mass: Float64Array;
+  readonly #own: number;
 
   constructor(lines: readonly ResolvedLine[], kitchen: Kitchen) {
     const own = columnsOf(lines, kitchen);
     const { forms } = own.model;
     this.#columns = own;
+    this.#own = ownPoints(kitchen);
     this.parameters = parametersOf(forms, kitchen);
     this.#tied = this.parameters.filter((p) => p.learned).length;
     this.#root = squareRoot(covarianceOf(this.parameters.slice(0, this.#tied), kitchen.belief));
@@ -181,13 +185,16 @@ export class DoughSampler {
         if (drunk < 0) drunk = 0;
         if (flour[i]) {
           const wet = moisture[i]! + shift[wet0 + i]!;
-          drunk = ((1 + drunk) * (100 - wet)) / (100 - standardMoisture) - 1;
+          drunk = ((1 + drunk) * (100 - wet)) / (100 - ordinaryMoisture) - 1;
         }
       }
       const soft = model.softening + shift[soft0 + i]!;
       surplus += mass[i]! * (brings[i]! + soft * softens[i]! - drunk);
       base += mass[i]! * (flour[i] ? 1 : dry[i] ? dryness : 0);
     }
-    return base > 0 ? (100 * surplus) / base : 0;
+    let points = (base > 0 ? (100 * surplus) / base : 0) + this.#own;
+    const level0 = columnOf.level * count;
+    for (let i = 0; i < count; i += 1) points += shift[level0 + i]!;
+    return points;
   }
 }

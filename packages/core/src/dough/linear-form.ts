@@ -6,7 +6,7 @@ import type { Figure } from '../figure/figure.ts';
 import { departure, thirstKey } from '../household/belief.ts';
 import type { Coefficients } from '../household/coefficients.ts';
 import type { Kitchen } from '../household/kitchen.ts';
-import { absorptionAt, standardMoisture } from './moisture.ts';
+import { ordinaryMoisture, thirstAt } from './moisture.ts';
 import { daysOpen, moistureShift } from './weather.ts';
 
 /** What a gram of a line does to a dough: the one place where a line meets the dough model. */
@@ -20,15 +20,15 @@ export interface LinearForm {
   readonly fat: number;
   /** What of a gram is part of the 100 %. */
   readonly base: number;
-  /** Its thirst as the tables have it in this dough, at the standard moisture. */
+  /** Its thirst as the tables have it in this dough, at the ordinary moisture. */
   readonly thirst: Figure;
-  /** Its thirst at the standard moisture as believed today. */
+  /** Its thirst at the ordinary moisture as believed today. */
   readonly believed: number;
-  /** Moisture of its bag, per cent; the standard where moisture means nothing to it. */
+  /** Moisture of its bag, per cent; the ordinary where moisture means nothing to it. */
   readonly moisture: number;
   /** Grams of water that a gram drinks, as believed, at its moisture. */
   readonly drinks: number;
-  /** Change of that for one unit of thirst at the standard moisture: under 1 for a damp flour. */
+  /** Change of that for one unit of thirst at the ordinary moisture: under 1 for a damp flour. */
   readonly perStandard: number;
   /** Change of what it drinks as a dry base takes the place of a wheat one. */
   readonly perDryness: number;
@@ -67,7 +67,7 @@ export function laterShare(line: ResolvedLine, coefficients: Coefficients): numb
 }
 
 /**
- * Moisture of a flour: as measured where the bag says it, else the standard, shifted by the room's air
+ * Moisture of a flour: as measured where the bag says it, else the ordinary one, shifted by the room's air
  * for as long as the bag has been open.
  *
  * @example moistureOf(bagOpenedLongAgo, {room: {humidity: .8}, …}) // 17.4 %
@@ -77,7 +77,7 @@ const moistureOf = (
   { room, today, coefficients }: Pick<Kitchen, 'room' | 'today' | 'coefficients'>,
 ): number =>
   bag?.moisture ??
-  standardMoisture + moistureShift(room, daysOpen(bag?.openedOn, today), coefficients);
+  ordinaryMoisture + moistureShift(room, daysOpen(bag?.openedOn, today), coefficients);
 
 /**
  * What a gram of a line does in a dough with that base, as believed in this kitchen.
@@ -98,8 +98,8 @@ export function linearForm(
   const thirst = tableThirst(of, base);
   const drinker = thirst.value !== 0;
   const believed = drinker ? thirst.value + departure(kitchen.belief, thirstKeyOf(line)) : 0;
-  const moisture = drinker && isFlour(line) ? moistureOf(of, kitchen) : standardMoisture;
-  const usual = moisture === standardMoisture;
+  const moisture = drinker && isFlour(line) ? moistureOf(of, kitchen) : ordinaryMoisture;
+  const usual = moisture === ordinaryMoisture;
   return {
     line,
     brings: bringsWater ? composition.water / 100 : 0,
@@ -111,8 +111,8 @@ export function linearForm(
     thirst,
     believed,
     moisture,
-    drinks: usual ? believed : absorptionAt(100 * believed, moisture) / 100,
-    perStandard: usual ? 1 : (100 - moisture) / (100 - standardMoisture),
+    drinks: usual ? believed : thirstAt(believed, moisture),
+    perStandard: usual ? 1 : (100 - moisture) / (100 - ordinaryMoisture),
     perDryness: of.dryBaseThirst ? of.dryBaseThirst.value - of.thirst.value : 0,
     later: laterShare(line, kitchen.coefficients),
   };

@@ -5,6 +5,27 @@
 export const standardMoisture = 14;
 
 /**
+ * Moisture at which the tables' thirsts hold, per cent: that of a bag in ordinary air, 21 °C and 60 %
+ * (handbook, from the equilibrium in weather.ts). So a bag of which nothing is known and one that was
+ * measured at what is ordinary stand at the same level.
+ */
+export const ordinaryMoisture = 13.2;
+
+/**
+ * What flour drinks at a moisture, from what it drinks at the ordinary one.
+ *
+ * @param thirst grams of water per gram at 13.2 %
+ * @example thirstAt(0.62, 13.2) // .62
+ * @example thirstAt(0.62, 14.2) // .6013
+ */
+export const thirstAt = (thirst: number, moisture: number): number =>
+  ((1 + thirst) * (100 - moisture)) / (100 - ordinaryMoisture) - 1;
+
+/** Change of {@link thirstAt} for one point more of moisture, points of water per gram. */
+export const thirstSlope = (thirst: number): number =>
+  (-100 * (1 + thirst)) / (100 - ordinaryMoisture);
+
+/**
  * Water absorption at a moisture, from absorption on the 14 % basis.
  *
  * @param absorption14 grams of water per 100 g of flour at 14 % moisture

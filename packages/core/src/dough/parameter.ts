@@ -2,14 +2,14 @@ import { isFlour } from '../formula/base.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isOwnCup } from '../ingredient/measure-weight.ts';
-import { fillKey, softeningKey } from '../household/belief.ts';
+import { departureKey, fillKey, softeningKey, touchKey } from '../household/belief.ts';
 import type { Kitchen, Measuring } from '../household/kitchen.ts';
 import { thirstKeyOf, type LinearForm } from './linear-form.ts';
 import { measuringSd } from './measuring.ts';
-import { absorptionSlope } from './moisture.ts';
+import { thirstSlope } from './moisture.ts';
 
 /** What of a dough a parameter moves. */
-export type Channel = 'thirst' | 'softening' | 'moisture' | 'fill' | 'mass';
+export type Channel = 'thirst' | 'softening' | 'moisture' | 'fill' | 'mass' | 'level';
 
 /** A dough at its middle: what slopes are taken at. */
 export interface DoughMiddle {
@@ -24,8 +24,8 @@ export const channelSlopes: Readonly<
 > = {
   thirst: ({ perStandard, line }, { base }) => (-100 * perStandard * line.grams) / base,
   softening: ({ softens, line }, { base }) => (100 * softens * line.grams) / base,
-  // Absorption is in per cent, and so are points.
-  moisture: ({ drinks, line }, { base }) => (-absorptionSlope(100 * drinks) * line.grams) / base,
+  moisture: ({ drinks, line }, { base }) => (-thirstSlope(drinks) * line.grams) / base,
+  level: () => 1,
   fill: (form, at) => at.perGram(form) * form.line.grams,
   mass: (form, at) => at.perGram(form),
 };
@@ -66,10 +66,19 @@ const parameterKinds = {
   thirst: {
     channel: 'thirst',
     learned: true,
-    of: ({ line, thirst }) =>
-      thirst.sd > 0
-        ? { key: thirstKeyOf(line), prior: thirst.sd, ingredient: line.ingredient }
-        : undefined,
+    of({ line, thirst, drinks }, { coefficients: { bagMoisture } }) {
+      if (!(thirst.sd > 0)) return undefined;
+      // How moist an unmeasured bag is stays with it as its thirst does, and cannot be told from that.
+      const damp =
+        isFlour(line) && line.of.bag?.moisture === undefined
+          ? (bagMoisture.value * thirstSlope(drinks)) / 100
+          : 0;
+      return {
+        key: thirstKeyOf(line),
+        prior: damp === 0 ? thirst.sd : Math.hypot(thirst.sd, damp),
+        ingredient: line.ingredient,
+      };
+    },
   },
   softening: {
     channel: 'softening',
@@ -84,6 +93,16 @@ const parameterKinds = {
       filledByHabit(line, kitchen)
         ? { key: fillKey, prior: kitchen.coefficients.fillHabit.sd }
         : undefined,
+  },
+  departure: {
+    channel: 'level',
+    learned: true,
+    of: (_, { coefficients: { departure } }) => ({ key: departureKey, prior: departure.sd }),
+  },
+  touch: {
+    channel: 'level',
+    learned: true,
+    of: (_, { coefficients: { touch } }) => ({ key: touchKey, prior: touch.sd }),
   },
   moisture: {
     channel: 'moisture',
@@ -144,7 +163,8 @@ export function parametersOf(forms: readonly LinearForm[], kitchen: Kitchen): Pa
       const { key, prior, ingredient, line } = known;
       const before = places.get(key);
       if (before) {
-        before.push(i);
+        // What moves the level itself does so once.
+        if (row.channel !== 'level') before.push(i);
         continue;
       }
       const moves = [i];

@@ -1,3 +1,5 @@
+import { fitted } from '../ingredient/fitted.ts';
+
 /**
  * What the book has taught so far: how far each thirst, and the household's way of filling a cup,
  * departs from the catalogue. A joint Gaussian; a key that is not in it is still as the catalogue
@@ -12,7 +14,25 @@ export interface Belief {
   readonly bakes: Readonly<Record<string, number>>;
 }
 
-export const nothingLearned: Belief = { keys: [], mean: [], covariance: [], bakes: {} };
+/** Key of how far sugars and fats soften. */
+export const softeningKey = 'softening';
+
+/**
+ * What a household believes before its first bake: the tables, as customary breads have moved them, and
+ * which of their figures those breads tie together. Formulas that work say more of sums than of single
+ * thirsts.
+ */
+export const nothingLearned: Belief = {
+  keys: fitted.keys,
+  mean: fitted.keys.map(() => 0),
+  covariance: fitted.keys.map((_, i) =>
+    fitted.keys.map((__, j) => fitted.covariance[Math.max(i, j)]![Math.min(i, j)]!),
+  ),
+  bakes: {},
+};
+
+/** A belief of which nothing is tied to anything: every figure as its table has it. */
+export const blankBelief: Belief = { keys: [], mean: [], covariance: [], bakes: {} };
 
 /** Key of a thirst: of the bag where there is one, else of the household's usual bag of that kind. */
 export const thirstKey = (line: { ingredient: string; bag?: string }): string =>
@@ -21,8 +41,11 @@ export const thirstKey = (line: { ingredient: string; bag?: string }): string =>
 /** Key of the household's habit of filling a cup with flour. */
 export const fillKey = 'fill';
 
-/** Key of how far sugars and fats soften. */
-export const softeningKey = 'softening';
+/** Key of how the bread that is looked at departs from the model. */
+export const departureKey = 'departure';
+
+/** Key of how this household's touch differs from the scale's words. */
+export const touchKey = 'touch';
 
 const places = new WeakMap<readonly string[], ReadonlyMap<string, number>>();
 

@@ -10,9 +10,10 @@ import { extras } from './extras.ts';
 import { fruitAndVegetables } from './fruit-and-vegetables.ts';
 import { grains } from './grains.ts';
 import { moreFlours } from './more-flours.ts';
+import { withFit } from './with-fit.ts';
 
-/** Everything that Tender Crumb knows by itself, in the order in which a baker would look for it. */
-export const catalogue: readonly Ingredient[] = [
+/** The tables, as they were before any bread was held against them. */
+export const tables: readonly Ingredient[] = [
   ...flours,
   ...moreFlours,
   ...drinkers,
@@ -25,6 +26,9 @@ export const catalogue: readonly Ingredient[] = [
   ...fruitAndVegetables,
   ...extras,
 ];
+
+/** Everything that Tender Crumb knows by itself, in the order in which a baker would look for it. */
+export const catalogue: readonly Ingredient[] = tables.map((of) => withFit(of));
 
 const byId: ReadonlyMap<string, Ingredient> = new Map(catalogue.map((i) => [i.id, i]));
 

@@ -1,6 +1,7 @@
 import { figure, fromMemory, type Figure } from '../figure/figure.ts';
 import type { Ingredient } from './ingredient.ts';
 import type { Role } from './role.ts';
+import { withFit } from './with-fit.ts';
 
 /** What a thing has become before it goes into the dough; as it is where absent. */
 export const stuffStates = ['soaked', 'cooked'] as const;
@@ -24,6 +25,10 @@ const byRole: Partial<Readonly<Record<Role, Held>>> = {
   flour: { cooked: holds(2, 0.4) },
 };
 
+/** What it holds in a state by the tables; undefined where it stays as it is. */
+export const heldIn = (of: Ingredient, state: StuffState): Figure | undefined =>
+  byId[of.id]?.[state] ?? byRole[of.role]?.[state];
+
 const made = new WeakMap<Ingredient, Partial<Record<StuffState, Ingredient>>>();
 
 /**
@@ -34,9 +39,12 @@ const made = new WeakMap<Ingredient, Partial<Record<StuffState, Ingredient>>>();
  */
 export function inState(of: Ingredient, state: StuffState | undefined): Ingredient {
   if (!state) return of;
-  const held = byId[of.id]?.[state] ?? byRole[of.role]?.[state];
+  const held = heldIn(of, state);
   if (!held) return of;
   const known = made.get(of) ?? {};
   made.set(of, known);
-  return (known[state] ??= { ...of, thirst: held, dryBaseThirst: undefined, slow: false, state });
+  return (known[state] ??= withFit(
+    { ...of, thirst: held, dryBaseThirst: undefined, slow: false, state },
+    `thirst:${of.id}:${state}`,
+  ));
 }

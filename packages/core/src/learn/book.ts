@@ -9,11 +9,13 @@ import { learnFromBake, type Lesson } from './lesson.ts';
  * Version of the dough model: raised with every change of its figures or rules that moves what a bake
  * teaches, so that each book is learned again by it.
  */
-export const modelVersion = 2;
+export const modelVersion = 3;
 
 /** A finished bake as the book has it. */
 export interface BookBake {
   readonly id: string;
+  /** Id of the formula, where the bread has one. */
+  readonly bread?: string;
   readonly formula: Formula;
   readonly events: readonly BakeEvent[];
   readonly circumstances: Circumstances;
@@ -46,8 +48,8 @@ export function* learnBook(
   const lessons = new Map<string, Lesson>();
   const householdAt = householdsOf(household);
   let belief = from;
-  for (const [i, { id, formula, events, circumstances }] of bakes.entries()) {
-    const learned = learnFromBake(formula, events, householdAt(circumstances), belief);
+  for (const [i, { id, bread, formula, events, circumstances }] of bakes.entries()) {
+    const learned = learnFromBake(formula, events, householdAt(circumstances), belief, bread);
     if (learned) {
       belief = learned.belief;
       lessons.set(id, learned.lesson);

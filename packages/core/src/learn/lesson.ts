@@ -11,6 +11,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
+import { forBread, fromBread } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 import { updateBelief } from './update.ts';
 
@@ -45,14 +46,17 @@ const earlyDoubt = 0.4;
  * Learns from one finished bake: what was added plus how it felt at the end is the measurement.
  * Where the dough was not felt, or cannot be told, nothing is learned and the belief stays as it was.
  *
+ * @param bread id of the formula, whose own departure from the model is learned with the rest
  * @returns undefined where the formula has no level
  */
 export function learnFromBake(
   formula: Formula,
   events: readonly BakeEvent[],
   household: Household,
-  belief: Belief,
+  before: Belief,
+  bread?: string,
 ): { belief: Belief; lesson: Lesson } | undefined {
+  const belief = forBread(before, bread);
   const state: BakeState = bakeState(events);
   const kitchen = kitchenOf(household, belief);
   const pantry = pantryIn(household);
@@ -79,7 +83,7 @@ export function learnFromBake(
           noise: kitchen.coefficients.feel.value ** 2 + mixed.passingVariance + doubtOfRest ** 2,
         });
   return {
-    belief: learned,
+    belief: fromBread(learned, bread),
     lesson: {
       forecast: levelMark(forecast),
       mixed: levelMark(mixed),

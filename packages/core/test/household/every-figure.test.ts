@@ -125,6 +125,8 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
     breads.map(([amounts, style]) => seen(build(amounts, style), household)),
     seen(build(breads[1]![0], 'pan'), { ...lowSalt, figures }),
     seen(build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, { bag: 'b' }), bagged),
+    // A flour that no customary bread speaks of: its spread is its table's and its bag's.
+    seen(build({ 'teff-flour': 500, water: 350 }, 'pan'), household),
     (['volume', 'about', 'heaping'] as const).map((m) => seen(by(m), household)),
     ['fresh-yeast', 'active-dry-yeast', 'osmotolerant-yeast'].map((kept) =>
       seen(build(breads[1]![0], 'pan'), { ...household, yeastKept: kept }),

@@ -1,4 +1,4 @@
-import { nextTime, type Lesson, type NextTime } from '@tender-crumb/core';
+import { forBread, nextTime, type Lesson, type NextTime } from '@tender-crumb/core';
 import type { Database } from './database/open.ts';
 import type { StoredBake } from './store/bakes.ts';
 import { readVersions } from './store/formulas.ts';
@@ -15,7 +15,10 @@ export async function withNext<B extends StoredBake>(
     bakes.filter((b) => b.lesson),
   );
   const known = new Map(
-    Object.entries(baked).map(([key, formula]) => [key, nextTime(formula, household, belief)]),
+    Object.entries(baked).map(([key, formula]) => [
+      key,
+      nextTime(formula, household, forBread(belief, key.split(' ')[0])),
+    ]),
   );
   return bakes.map((bake) => {
     const next = known.get(`${bake.formulaId} ${bake.formulaVersion}`);

@@ -10,6 +10,7 @@ import {
   type Share,
   type StyleId,
   type Window,
+  forBread,
 } from '@tender-crumb/core';
 import type { Database } from './database/open.ts';
 import { lastFelt } from './store/bakes.ts';
@@ -87,7 +88,8 @@ export async function shelfRows(
   const felt = await older;
   return heads.flatMap((head) => {
     const body = bodies.get(head.id);
-    const judged = kept.get(keyOf(head)) ?? (body && judge(body, household, belief));
+    const judged =
+      kept.get(keyOf(head)) ?? (body && judge(body, household, forBread(belief, head.id)));
     if (!judged) return [];
     kept.set(keyOf(head), judged);
     return [{ id: head.id, older: felt.get(head.id) ?? [], ...judged }];

@@ -38,6 +38,8 @@
   const words: Record<DoubtShare['kind'], (of: string) => string> = {
     thirst: (of) => `the thirst of the ${of}`,
     habit: () => 'how you fill a cup',
+    departure: () => 'how this bread differs from others',
+    touch: () => 'how your touch differs from the words',
     measuring: (of) => `measuring the ${of}`,
     moisture: () => 'how moist the flour is',
     softening: () => 'how far sugar and fat soften',

@@ -1,4 +1,5 @@
 import {
+  forBread,
   bakeState,
   forecastOf,
   kitchenNow,
@@ -87,7 +88,8 @@ export async function startBake(
     const startedAt = bake.startedAt ?? new Date().toISOString();
     const household = await readHousehold(tx, new Date(startedAt));
     const { belief } = await readBelief(tx);
-    const forecast = baked && forecastOf(baked.formula, household, belief);
+    const forecast =
+      baked && forecastOf(baked.formula, household, forBread(belief, formulaId ?? undefined));
     await tx
       .insertInto('bake')
       .values({
@@ -312,7 +314,11 @@ async function learnOne(tx: Database, bake: BakeWithEvents): Promise<void> {
   const version = await readFormula(tx, bake.formulaId, bake.formulaVersion);
   if (!version) return;
   const before = (await readBelief(tx)).belief;
-  const fold = learnBook([{ ...bake, formula: version.formula }], await readHousehold(tx), before);
+  const fold = learnBook(
+    [{ ...bake, bread: bake.formulaId, formula: version.formula }],
+    await readHousehold(tx),
+    before,
+  );
   let step = fold.next();
   while (!step.done) step = fold.next();
   const { belief, lessons } = step.value;
@@ -356,6 +362,7 @@ export async function wholeBook(db: Database): Promise<BookBake[]> {
     id,
     events,
     circumstances,
+    ...(bake.formulaId === undefined ? {} : { bread: bake.formulaId }),
     formula: bakedAt(`${bake.formulaId} ${bake.formulaVersion}`),
   }));
 }

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { forBread } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
@@ -14,5 +15,5 @@ export const load: PageServerLoad = async ({ params }) => {
       ? undefined
       : await readFormula(db, bake.formulaId, bake.formulaVersion);
   const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
-  return { bake, formula: version?.formula, household, belief };
+  return { bake, formula: version?.formula, household, belief: forBread(belief, bake.formulaId) };
 };

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { forBread } from '@tender-crumb/core';
 import { openedIn } from '$lib/bench/open.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { lastFelt } from '$lib/server/store/bakes.ts';
@@ -18,5 +19,12 @@ export const load: PageServerLoad = async ({ params, cookies }) => {
     listAside(db, params.id),
   ]);
   const opened = openedIn(cookies.get('bench'));
-  return { ...found, household, belief, opened, older: felt.get(params.id) ?? [], aside };
+  return {
+    ...found,
+    household,
+    belief: forBread(belief, params.id),
+    opened,
+    older: felt.get(params.id) ?? [],
+    aside,
+  };
 };

@@ -1,0 +1,17 @@
+import { departure, departureKey, touchKey } from '../household/belief.ts';
+import type { Kitchen } from '../household/kitchen.ts';
+
+/**
+ * Points by which this bread, and this household's touch, were found to differ from the water account:
+ * what no line of the formula explains.
+ *
+ * @example ownPoints(kitchenOf(defaultHousehold)) // 0
+ */
+export const ownPoints = ({
+  belief,
+  coefficients,
+}: Pick<Kitchen, 'belief' | 'coefficients'>): number =>
+  coefficients.departure.value +
+  coefficients.touch.value +
+  departure(belief, departureKey) +
+  departure(belief, touchKey);
