@@ -1,6 +1,7 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
+import { styles } from '../style/style.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
@@ -12,15 +13,16 @@ const tenth = (grams: number): number => Math.round(grams * 10) / 10;
  * @example flour 500, no salt: +9 g
  */
 export function saltCorrection(context: CorrectionContext): Correction | undefined {
-  const { totals, lines, stage, lowSodium, kitchen } = context;
+  const { totals, lines, stage, lowSodium, kitchen, formula } = context;
   const { saltLeast, saltUsualLow, saltUsualHigh, saltMost, saltLow } = kitchen.coefficients;
   const present = totals.saltPercent;
+  const [least, most] = styles[formula.style].salt ?? [saltLeast.value, saltMost.value];
   const line = lines.find((l) => l.of.role === 'salt');
   const of = line?.ingredient ?? 'salt';
   const to = (percent: number) => tenth(((percent - present) * totals.flourGrams) / 100);
 
   if (lowSodium) return lessSalt(context, to(saltLow.value), line?.stage ?? stage, of);
-  if (present < saltLeast.value) {
+  if (present < least) {
     const grams = to(saltUsualLow.value);
     return makeCorrection(context, {
       kind: 'salt',
@@ -32,7 +34,7 @@ export function saltCorrection(context: CorrectionContext): Correction | undefin
       changes: [{ stage: line?.stage ?? stage, ingredient: of, grams }],
     });
   }
-  if (present > saltMost.value && line) {
+  if (present > most && line) {
     const grams = Math.max(to(saltUsualHigh.value), -line.grams);
     return makeCorrection(context, {
       kind: 'salt',

@@ -5,6 +5,7 @@ import { roles } from '../ingredient/role.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
+import type { StyleId } from '../style/style.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
@@ -48,11 +49,20 @@ export function yeastKindCorrection(context: CorrectionContext): Correction | un
  */
 export function yeastAmountCorrection(context: CorrectionContext): Correction | undefined {
   const { totals, lines, formula, stage, kitchen, pantry } = context;
-  const { yeastUsualLow, yeastUsualHigh, yeastMost, slowingSugar, usualRoom } =
-    kitchen.coefficients;
+  const {
+    yeastUsualLow,
+    yeastUsualHigh,
+    yeastMost,
+    yeastMostDry,
+    yeastCeiling,
+    slowingSugar,
+    usualRoom,
+  } = kitchen.coefficients;
   const prefermented = lines.some((l) => l.stageKind === 'starter' || l.stageKind === 'preferment');
   const instant = asInstant(context);
-  if (prefermented || (instant === 0 && formula.style === 'flatbread')) return undefined;
+  // A flatbread needs none, and baking powder or soda raises too.
+  const raised = lines.some((l) => l.grams > 0 && chemical.test(l.ingredient));
+  if (prefermented || (instant === 0 && (raised || unraised.has(formula.style)))) return undefined;
 
   const room = kitchen.room.celsius ?? usualRoom.value;
   const pace = growthRate(room) / growthRate(usualRoom.value);
@@ -74,12 +84,18 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
   const sweet = !totals.dryBase && sugar > slowingSugar.value;
   const place = { stage: line?.stage ?? stage, ingredient: of };
   const inRoom = kitchen.room.celsius === undefined ? '' : ` at ${Math.round(room)} °C`;
+  // A cold kitchen is not answered with ever more yeast: warm water, or time, does it better.
+  const wanted = (usual: number) => Math.min(usual * warmth, Math.max(usual, yeastCeiling.value));
+  const cold =
+    yeastUsualLow.value * warmth > wanted(yeastUsualLow.value)
+      ? ` In a kitchen this cold it takes longer all the same: warm the water, or give it ${Math.round((100 * (warmth * yeastUsualLow.value)) / wanted(yeastUsualLow.value) - 100)} % more time.`
+      : '';
 
   if (instant === 0) {
-    const grams = change(yeastUsualLow.value * warmth);
+    const grams = change(wanted(yeastUsualLow.value));
     return makeCorrection(context, {
       kind: 'yeast',
-      reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in 1½ to 2 hours${inRoom}.`,
+      reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in 1½ to 2 hours${inRoom}.${cold}`,
       basis: commonPractice,
       certainty: 0.95,
       ifLeft:
@@ -87,19 +103,26 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
       changes: [{ ...place, grams }],
     });
   }
-  if (present > yeastMost.value * warmth) {
-    const grams = change(yeastUsualHigh.value * warmth);
+  const most = totals.dryBase ? yeastMostDry.value : yeastMost.value;
+  if (present > most * warmth) {
+    const aim = totals.dryBase ? most : wanted(yeastUsualHigh.value);
+    const grams = change(aim);
     return makeCorrection(context, {
       kind: 'yeast',
-      reason: `Yeast is ${ofFlour(present, context)}, counted as instant; hold back ${gramsText(-grams)} to come to ${ofFlour(yeastUsualHigh.value * warmth, context)}${inRoom}.`,
+      reason: `Yeast is ${ofFlour(present, context)}, counted as instant; hold back ${gramsText(-grams)} to come to ${ofFlour(aim, context)}${inRoom}.`,
       basis: inRoom ? `${commonPractice}; growth rate after Rosso 1993` : commonPractice,
       certainty: 0.8,
       ifLeft: 'It rises very fast, collapses easily and tastes of yeast.',
       changes: [{ ...place, grams }],
     });
   }
-  if (sweet && present >= 0.3 && present < yeastUsualHigh.value * warmth) {
-    const grams = change(yeastUsualHigh.value * warmth);
+  if (
+    sweet &&
+    kind !== 'osmotolerant' &&
+    present >= 0.3 &&
+    present < wanted(yeastUsualHigh.value)
+  ) {
+    const grams = change(wanted(yeastUsualHigh.value));
     if (grams < 0.5) return undefined;
     return makeCorrection(context, {
       kind: 'yeast',
@@ -113,8 +136,17 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
   return undefined;
 }
 
+/** Raising agents that are no yeast. */
+const chemical = /^(?:baking-powder|baking-soda|ammonium)/;
+
+/** Breads that are baked without rising as well. */
+const unraised: ReadonlySet<StyleId> = new Set(['flatbread', 'rolled-thin', 'griddle']);
+
+/** Sugars that yeast eats and that slow it; the lactose of milk does neither. */
 const sugars = ({ of, grams }: ResolvedLine): number =>
-  roles[of.role].softens ? (grams * of.composition.sugars) / 100 : 0;
+  roles[of.role].softens && !of.allergens.includes('milk')
+    ? (grams * of.composition.sugars) / 100
+    : 0;
 
 /** Share of the base in flour that feeds the yeast by its starch. Own estimate, no source. */
 const starchToLiveOn = 0.05;

@@ -13,7 +13,9 @@ export function proteinAim(
   { coefficients, figures }: Pick<Kitchen, 'coefficients' | 'figures'>,
 ): number {
   const { protein, branCounted } = styleIn(style, figures);
-  return protein[0] + (branCounted ? 0 : coefficients.branAllowance.value * totals.wholeShare);
+  // A style of whole grain has the bran in its aim; with less of it than all, it wants so much less.
+  const whole = branCounted ? totals.wholeShare - 1 : totals.wholeShare;
+  return protein[0] + coefficients.branAllowance.value * whole;
 }
 
 /**

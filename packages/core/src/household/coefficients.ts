@@ -161,6 +161,18 @@ export const coefficients = {
     0.5,
     6,
   ),
+  yeastCeiling: settable(
+    'A cold kitchen is never answered with more yeast than',
+    figure(2, '% instant', 0.2, commonPractice),
+    1,
+    4,
+  ),
+  yeastMostDry: settable(
+    'More yeast than this in a dough without flour asks for less',
+    figure(4.5, '% instant of the dry base', 0.5, commonPractice),
+    1,
+    8,
+  ),
   slowingSugar: settable(
     'Sugar above this slows yeast',
     figure(10, '% of flour', 1, commonPractice),
@@ -205,7 +217,7 @@ export const coefficients = {
   ),
   leastShortfall: settable(
     'Protein missing below this is lost between bags',
-    figure(0.25, 'g per 100 g', 0.1, commonPractice),
+    figure(0.7, 'g per 100 g', 0.2, commonPractice),
     0,
     2,
   ),

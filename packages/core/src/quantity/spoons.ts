@@ -1,4 +1,4 @@
-import { kitchenFraction, toKitchenMark } from './fraction.ts';
+import { kitchenFraction } from './fraction.ts';
 import {
   cupMillilitres,
   tablespoonMillilitres,
@@ -14,18 +14,79 @@ const names = {
   short: { cup: 'cup', tablespoon: 'tbsp', teaspoon: 'tsp', plural: '', and: ' + ' },
 } as const;
 
-/** Below a cup, a cup's mark is taken where it is this near; else spoons are nearer. */
-const cupRounding = 0.04;
+/** Marks that sets of cups have. Common practice, no source. */
+const cupMarks = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4];
 
-/** Rounds to the marks that a measure has. */
-const toMark = (count: number, marks: number): number => Math.round(count * marks) / marks;
+/** A measure in words holds what it says, to within this share: in water it is less than a point of level. */
+const holds = 0.01;
+
+/** Most tablespoons that are added to a cup or left out of it: more is another mark's. */
+const mostBeside = 4;
+
+/** A way to measure a volume: so many cups, and so many spoons more, or less. */
+interface Way {
+  readonly cups: number;
+  readonly tablespoons: number;
+  readonly teaspoons: number;
+  readonly less: boolean;
+  readonly millilitres: number;
+  /** How much there is to do and to mind: vessels, how often they are filled, leaving out. */
+  readonly steps: number;
+}
+
+/** What one more spoon, and leaving some out, is worth beside another vessel. Own choice. */
+const [perSpoon, perLess] = [0.2, 0.25];
+
+const counting = (count: number): number => (count === 0 ? 0 : 1);
+
+/** Every way near a volume, the simple ones first. */
+function ways(
+  ml: number,
+  { cup, tablespoon, teaspoon }: Readonly<Record<'cup' | 'tablespoon' | 'teaspoon', number>>,
+): Way[] {
+  const found: Way[] = [];
+  const add = (cups: number, tablespoons: number, teaspoons: number, less: boolean) => {
+    const beside = tablespoons * tablespoon + teaspoons * teaspoon;
+    found.push({
+      cups,
+      tablespoons,
+      teaspoons,
+      less,
+      millilitres: cups * cup + (less ? -beside : beside),
+      steps:
+        counting(cups) +
+        counting(tablespoons) +
+        counting(teaspoons) +
+        perSpoon * (tablespoons + teaspoons) +
+        (less ? perLess : 0),
+    });
+  };
+  const whole = Math.floor(ml / cup);
+  const marks = [...cupMarks.map((m) => whole + m), whole + 1].filter(
+    (m) => Math.abs(ml - m * cup) <= mostBeside * tablespoon,
+  );
+  for (const mark of marks) {
+    const rest = Math.abs(ml - mark * cup);
+    const less = ml < mark * cup;
+    add(mark, 0, 0, false);
+    // Below a whole tablespoon, teaspoons are what a drawer has.
+    if (rest >= tablespoon * 0.9) add(mark, Math.round((2 * rest) / tablespoon) / 2, 0, less);
+    const spoons = Math.floor(rest / tablespoon);
+    // “Less a tablespoon and a teaspoon” could be read either way: less is of one kind of spoon.
+    if (!less || spoons === 0) {
+      add(mark, spoons, Math.round((4 * (rest - spoons * tablespoon)) / teaspoon) / 4, less);
+    }
+  }
+  return found.filter((w) => w.millilitres > 0).sort((a, b) => a.steps - b.steps);
+}
 
 /**
- * A volume in the household's spoons and cups, in words, to the nearest mark that there is.
+ * A volume in the household's cups and spoons, in words: the simplest way that holds what it says within a
+ * hundredth, or else the nearest that there is.
  *
  * @param ml 0 or more
  * @example spoonsInWords(15, defaultMeasures) // '1 tablespoon'
- * @example spoonsInWords(19, defaultMeasures) // '1 tablespoon and ¾ teaspoon'
+ * @example spoonsInWords(222, defaultMeasures) // '1 cup less 1 tablespoon'
  */
 export function spoonsInWords(ml: number, measures: Measures, as: SpoonNames = 'full'): string {
   const say = names[as];
@@ -33,23 +94,25 @@ export function spoonsInWords(ml: number, measures: Measures, as: SpoonNames = '
     const plural = count > 1 ? (of === 'cup' ? 's' : say.plural) : '';
     return `${kitchenFraction(count)} ${say[of]}${plural}`;
   };
-  const teaspoon = teaspoonMillilitres[measures.tablespoon];
-  const tablespoon = tablespoonMillilitres[measures.tablespoon];
-  const cup = cupMillilitres[measures.cup];
-  if (ml < teaspoon / 16) return 'less than a pinch';
-  if (ml < teaspoon / 6) return 'a pinch';
-  const cups = ml / cup;
-  const inCups = Math.abs(toKitchenMark(cups) / cups - 1) < cupRounding;
-  if (cups >= 0.9 || (cups >= 0.24 && inCups)) return counted(toKitchenMark(cups), 'cup');
-  if (ml >= 4.5 * tablespoon) return counted(toMark(ml / tablespoon, 2), 'tablespoon');
-
-  const quarterTeaspoons = Math.max(1, Math.round((4 * ml) / teaspoon));
-  const perTablespoon = Math.round((4 * tablespoon) / teaspoon);
-  const tablespoons = Math.floor(quarterTeaspoons / perTablespoon);
-  const teaspoons = (quarterTeaspoons % perTablespoon) / 4;
-  const parts = [
-    tablespoons && counted(tablespoons, 'tablespoon'),
-    teaspoons && counted(teaspoons, 'teaspoon'),
-  ].filter(Boolean);
-  return parts.join(say.and);
+  const size = {
+    cup: cupMillilitres[measures.cup],
+    tablespoon: tablespoonMillilitres[measures.tablespoon],
+    teaspoon: teaspoonMillilitres[measures.tablespoon],
+  };
+  if (ml < size.teaspoon / 16) return 'less than a pinch';
+  if (ml < size.teaspoon / 6) return 'a pinch';
+  const near = ways(Math.max(ml, size.teaspoon / 4), size);
+  const error = (way: Way) => Math.abs(way.millilitres - ml);
+  const best =
+    near.find((way) => error(way) <= holds * ml) ??
+    near.reduce((least, way) => (error(way) < error(least) ? way : least));
+  const { cups, tablespoons, teaspoons, less } = best;
+  const cup = cups > 0 ? counted(cups, 'cup') : '';
+  const beside = [
+    tablespoons > 0 ? counted(tablespoons, 'tablespoon') : '',
+    teaspoons > 0 ? counted(teaspoons, 'teaspoon') : '',
+  ]
+    .filter(Boolean)
+    .join(say.and);
+  return [cup, beside].filter(Boolean).join(less ? ' less ' : say.and);
 }

@@ -301,6 +301,21 @@ export function readMeasure(
   measures: Measures,
   table: Coefficients = coefficients,
 ): { grams: number; measured: MeasuringMethod; spread: number } | CannotRead {
+  const [first, ...beside] = text.trim().split(/\s+(?=(?:\+|and|plus|less|minus)\s)/i);
+  if (beside.length > 0) {
+    const whole = readMeasure(first!, of, measures, table);
+    if ('code' in whole) return whole;
+    let grams = whole.grams;
+    for (const part of beside) {
+      const [, sign, rest] = /^(\S+)\s+(.*)$/.exec(part)!;
+      const read = readMeasure(rest!, of, measures, table);
+      if ('code' in read) return read;
+      grams += /less|minus/i.test(sign!) ? -read.grams : read.grams;
+    }
+    return grams >= 0
+      ? (tooMuch(grams) ?? { ...whole, grams })
+      : unread('negative', 'an amount below zero');
+  }
   const read = readAmount(text.trim());
   if (!read || read.rest) return unread('no-amount', 'an amount such as 2 cups, 1½ tbsp or 250 g');
   if (read.amount.amount < 0) return unread('negative', 'an amount below zero');

@@ -17,8 +17,8 @@ export interface Style {
   readonly branCounted: boolean;
   /** Its dough must form a ball for a machine's paddle. */
   readonly machine: boolean;
-  /** Salt that is customary in it, % of flour: below and above it is asked about. Common practice, no source. */
-  readonly salt: readonly [least: number, most: number];
+  /** Salt that is customary in it, % of flour, where that is not the household's usual span. Common practice, no source. */
+  readonly salt?: readonly [least: number, most: number];
   /** Water that the oven takes. */
   readonly loss: Figure;
   /** What a state of the dough is for this bread, where the words for a ball would be untrue. */
@@ -55,7 +55,6 @@ const style = (
   protein,
   branCounted: false,
   machine: false,
-  salt: [0.9, 2.5],
   loss: tin,
   words: {},
   ...more,
@@ -132,7 +131,6 @@ export const styles = {
   }),
   rich: style('butter- and egg-rich', 'a dough rich in butter and egg', [-3, 18], [10.5, 14], {
     edge: 3,
-    salt: [0.9, 2.5],
     words: {
       soft: 'soft before the butter; chilled it is firm enough to shape',
       slack: 'very soft while warm: it is shaped cold',

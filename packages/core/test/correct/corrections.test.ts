@@ -86,6 +86,64 @@ describe('corrections (common practice, no source)', () => {
     expect(yeast({})[0]).to.include({ ingredient: 'instant-yeast', grams: 5 });
     expect(yeast({ 'instant-yeast': 12 }, { room: { celsius: 32 } })[0]?.grams).to.be.lessThan(-3);
     expect(yeast({ 'instant-yeast': 5, sugar: 80 })[0]?.grams).to.equal(2.5);
+    expect(yeast({ 'osmotolerant-yeast': 5, sugar: 80 })).to.deep.equal([]);
+    // The lactose of milk is no sugar to a yeast.
+    expect(yeast({ 'instant-yeast': 5, water: 0, 'milk-powder': 90 })).to.deep.equal([]);
+    // A cold kitchen is told that it takes longer, and never to take more than 2 %.
+    const inRoom = (celsius: number) =>
+      judge(build({ 'bread-flour': 500, water: 310, salt: 9 }), {
+        ...defaultHousehold,
+        room: { celsius },
+      }).corrections.find((s) => s.kind === 'yeast')!;
+    expect(inRoom(12).grams).to.equal(10);
+    expect(inRoom(12).reason).to.contain('warm the water');
+    expect(inRoom(24).reason).not.to.contain('warm the water');
+    // Baking powder raises too.
+    expect(yeast({ 'baking-powder': 15 })).to.deep.equal([]);
+  });
+
+  it('yeast of a low-carb dough is judged by what is customary there', () => {
+    const low = {
+      'vital-gluten': 165,
+      'oat-fibre': 50,
+      'flax-meal': 80,
+      water: 237,
+      egg: 100,
+      sugar: 5,
+    };
+    const yeast = (grams: number) =>
+      kinds({ ...low, 'instant-yeast': grams }, 'low-carb').filter((s) => s.kind === 'yeast');
+    expect(yeast(13)).to.deep.equal([]);
+    expect(yeast(14)[0]!.grams).to.be.lessThan(0);
+  });
+
+  it('salt is asked about by what is customary for the style', () => {
+    const salt = (style: 'pan' | 'pizza', grams: number) =>
+      kinds({ 'bread-flour': 500, water: 320, salt: grams, 'instant-yeast': 4 }, style).filter(
+        (s) => s.kind === 'salt',
+      );
+    expect(salt('pan', 12.4)).to.deep.equal([]);
+    expect(salt('pan', 13)).to.have.length(1);
+    expect(salt('pizza', 15.9)).to.deep.equal([]);
+    expect(salt('pizza', 16.2)).to.have.length(1);
+  });
+
+  it('gluten is offered only where more than .7 % of protein is missing', () => {
+    const gluten = (protein: number) => {
+      const household = {
+        ...defaultHousehold,
+        bags: [{ id: 'b', name: 'B', ingredient: 'bread-flour', protein }],
+      };
+      const formula = build(
+        { 'bread-flour': 500, water: 310, salt: 9, 'instant-yeast': 6 },
+        'pan',
+        undefined,
+        { bag: 'b' },
+      );
+      return judge(formula, household).corrections.filter((s) => s.kind === 'gluten');
+    };
+    expect(gluten(11.31)).to.deep.equal([]);
+    expect(gluten(11.29)).to.have.length(1);
   });
 
   it('a low-carb dough without sugar wants a spoon of it for the yeast', () => {

@@ -125,6 +125,13 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
     breads.map(([amounts, style]) => seen(build(amounts, style), household)),
     seen(build(breads[1]![0], 'pan'), { ...lowSalt, figures }),
     seen(build({ 'bread-flour': 500, water: 310 }, 'pan', undefined, { bag: 'b' }), bagged),
+    // A cold kitchen that has no yeast in it yet, and a dough without flour that has too much.
+    evaluate(
+      build({ 'bread-flour': 500, water: 310 }, 'pan'),
+      { ...household, room: { celsius: 12 } },
+      nothingLearned,
+    )!.corrections,
+    seen(build({ ...breads.at(-1)![0], 'instant-yeast': 40 }, 'low-carb'), household),
     // A flour that no customary bread speaks of: its spread is its table's and its bag's.
     seen(build({ 'teff-flour': 500, water: 350 }, 'pan'), household),
     (['volume', 'about', 'heaping'] as const).map((m) => seen(by(m), household)),

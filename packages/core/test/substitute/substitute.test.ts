@@ -56,7 +56,8 @@ describe('substitutions', () => {
     const made = swap(loaf, 'l1', 'whole-wheat');
     const water = made.consequences.find((s) => s.kind === 'water')!;
     expect(water.grams).to.be.closeTo((0.7 - 0.62) * 500, 1.5);
-    expect(made.consequences.map((s) => s.kind)).to.include('gluten');
+    // Whole wheat's protein is not far enough below what so much bran asks for.
+    expect(made.consequences.map((s) => s.kind)).not.to.include('gluten');
     expect(made.notes.join()).to.contain('90 minutes');
     expect(points(takeAll(made))).to.be.closeTo(points(loaf), 0.5);
   });
