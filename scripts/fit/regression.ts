@@ -103,7 +103,7 @@ const bagShare = (key: string): number => {
   const id = key.split(':')[1];
   return tables.find((i) => i.id === id)?.role === 'flour' && key.split(':').length === 2
     ? 0.9
-    : 0.4;
+    : 0.1;
 };
 
 /** A figure that the breads move by less of its spread than this stays as its table has it. Own choice. */

@@ -2,10 +2,14 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { partOfBase } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
 import type { Refusal } from '../quantity/refusal.ts';
+import type { UnreadLine } from '../formula/beside.ts';
 import type { Level } from './level.ts';
+import { stateAt } from './state.ts';
 
 /** Why no level can be told: said instead of a number that would be wrong. */
-export type CannotTell = Refusal<'no-flour' | 'gluten-only' | 'hardly-any-flour' | 'beyond'>;
+export type CannotTell = Refusal<
+  'no-flour' | 'gluten-only' | 'hardly-any-flour' | 'beyond' | 'unread' | 'unsure'
+>;
 
 /** Least share of flour in a dough; below it the model has nothing to stand on. Own estimate, no source. */
 const leastFlour = 0.12;
@@ -17,17 +21,51 @@ export const noFlour: CannotTell = {
   says: 'There is no flour in it yet: add one, with its grams.',
 };
 
+/** A row that was not read, and weighs more than this beside the flour, may decide. Handbook, common practice. */
+const unreadMost = 0.02;
+/** Standard deviation of a level, points, above which it says nothing. Handbook, common practice. */
+const unsureAbove = 10;
+/** What a row without an amount may speak of without being missed in the water. */
+const harmless =
+  /\b(?:salt|pepper|spices?|herbs?|seasoning|vanilla|zest|cinnamon|cardamom|nutmeg|caraway|fennel|anise|cumin|rosemary|thyme|oregano|saffron|extract)\b/i;
+
+const mayDecide = ({ text, grams }: UnreadLine, { flourGrams }: Totals): boolean =>
+  grams === undefined ? !harmless.test(text) : grams > unreadMost * flourGrams;
+
+/** What would make an unsure level surer, by what its largest doubt is of. */
+function whatToDo({ doubts }: Level, lines: readonly ResolvedLine[]): string {
+  const [worst] = doubts;
+  const name = lines.find((l) => l.ingredient === worst?.ingredient)?.of.name;
+  if (worst?.kind === 'measuring' && name) return `Weigh the ${name} first.`;
+  if (worst?.kind === 'habit') return 'Weigh the flour, or weigh your cup of it in the Pantry.';
+  if (worst?.kind === 'thirst' && name) {
+    return `Hardly anything is known of how much ${name} drinks: mix it, add the water by the spoon, and say how it felt.`;
+  }
+  return 'Mix it, add the water by the spoon, and say how it felt.';
+}
+
 /**
  * Why the level of a formula cannot be told; undefined where it can. A dough that is merely dry can be:
  * it is dry.
+ *
+ * @param unread rows of the recipe that were not read: one that may be flour or water decides
  *
  * @example cannotTell(linesOfGlutenAndWater, totals, level)?.code // 'gluten-only'
  */
 export function cannotTell(
   lines: readonly ResolvedLine[],
   totals: Totals,
-  { points }: Level,
+  level: Level,
+  unread: readonly UnreadLine[] = [],
 ): CannotTell | undefined {
+  const { points, sd, low, high } = level;
+  const open = unread.find((row) => mayDecide(row, totals));
+  if (open) {
+    return {
+      code: 'unread',
+      says: `“${open.text.slice(0, 80)}” was not read, and may be what decides: say what it is, where it stands.`,
+    };
+  }
   const base = lines.filter((l) => l.grams > 0 && partOfBase(l, totals) > 0);
   if (totals.dryBase && base.every((l) => l.of.role === 'gluten')) {
     return {
@@ -45,6 +83,12 @@ export function cannotTell(
     return {
       code: 'beyond',
       says: 'More liquid than flour can hold: a batter, which the level is not made for. Check the amounts.',
+    };
+  }
+  if (sd > unsureAbove) {
+    return {
+      code: 'unsure',
+      says: `Too little is known of it: 8 in 10 doughs like this come out anywhere from ${stateAt(low).short} to ${stateAt(high).short}. ${whatToDo(level, lines)}`,
     };
   }
   return undefined;

@@ -48,7 +48,7 @@ export function evaluate(
   const at = level(lines, kitchen);
   if (!sums || !at) return undefined;
   const window = windowFor(formula.style, sums.dryness, household.figures);
-  const unknown = cannotTell(lines, sums, at);
+  const unknown = cannotTell(lines, sums, at, formula.unread);
   return {
     lines,
     totals: sums,

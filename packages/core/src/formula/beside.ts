@@ -32,6 +32,7 @@ const unreadShape = {
   why: maybe(text(200)),
   stage: maybe(meaning(id, 'the stage that it stood in')),
   after: maybe(meaning(id, 'the line that it stood below')),
+  grams: maybe(meaning(grams, 'about what it weighs, where it says how much')),
 } as const;
 export type UnreadLine = DataOf<typeof unreadShape>;
 

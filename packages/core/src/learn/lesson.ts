@@ -68,7 +68,10 @@ export function learnFromBake(
 
   const sums = totals(lines);
   // A number that would be wrong is nothing to compare a feel with.
-  const told = sums !== undefined && cannotTell(lines, sums, mixed) === undefined;
+  const told =
+    sums !== undefined &&
+    mixed.sd > 0 &&
+    cannotTell(lines, sums, { ...mixed, sd: 0 }, formula.unread) === undefined;
   const touch = told ? state.felt.at(-1) : undefined;
   // A touch before slow drinkers have drunk is compared with the forecast for that moment.
   const felt = touch && restedFeel(touch, mixed);

@@ -385,11 +385,13 @@ class Reading {
         ? {
             unread: unread.slice(0, mostLines).map(({ text, says, after, stage }): UnreadLine => {
               const at = idOf(stage);
+              const grams = aboutGrams(text, this.#with);
               return {
                 text: text.slice(0, 2000),
                 why: says.slice(0, 200),
                 ...(at ? { stage: at } : {}),
                 ...(after ? { after } : {}),
+                ...(grams === undefined ? {} : { grams }),
               };
             }),
           }
@@ -740,6 +742,17 @@ class Reading {
     }
   }
 }
+
+/** About what a row weighs that was not read, as if it were water; unknown where it only counts, or says nothing. */
+function aboutGrams(text: string, { style, measures }: ReadingWith): number | undefined {
+  const read = readAmount(text, style)?.amount ?? trailingAmount(text)?.amount;
+  if (read?.unit?.kind === 'mass') return soundGrams(toGrams(read.amount, read.unit.unit));
+  if (read?.unit?.kind === 'volume')
+    return soundGrams(toMillilitres(read.amount, read.unit.unit, measures));
+  return undefined;
+}
+
+const soundGrams = (grams: number): number | undefined => (isGrams(grams) ? grams : undefined);
 
 /** A weight for one of a thing, in whatever it is counted. */
 const eachUnit = (of: string, grams: number): Record<string, number> =>
