@@ -74,8 +74,8 @@ export function editLine(
   return mapLines(base, (l) => (l.id === lineId ? typed : l));
 }
 
-function pickLine({ stage, stageKind, typedGrams, corrections, ...line }: LaidLine): Line {
-  (void stage, stageKind, typedGrams, corrections);
+function pickLine({ stage, stageKind, state, typedGrams, corrections, ...line }: LaidLine): Line {
+  void [stage, stageKind, state, typedGrams, corrections];
   const entries = Object.entries(line).filter(([, value]) => value !== undefined);
   return Object.fromEntries(entries) as unknown as Line;
 }

@@ -12,6 +12,7 @@ import {
   removeLine,
   removeStage,
   resolve,
+  setGrams,
   stageKinds,
   sumGrams,
   takeCorrection,
@@ -99,6 +100,15 @@ describe('stages', () => {
     expect(formulaProblems(named)).to.deep.equal([]);
     const back = giveBackCorrection(named, brought.taken[0]!.id);
     expect(formulaProblems(back)).to.deep.equal([]);
+  });
+
+  it('a line of a soaker that is edited keeps to what a line is', () => {
+    const soaker = addIngredient(addStage(formula, 'soaker'), 'rolled-oats', 0, 's1');
+    const line = soaker.stages.flatMap((s) => s.lines).find((l) => l.ingredient === 'rolled-oats')!;
+    const edited = setGrams(soaker, line.id, 80);
+    const after = edited.stages.flatMap((s) => s.lines).find((l) => l.id === line.id)!;
+    expect(after).to.deep.equal({ ...line, grams: 80 });
+    expect(resolve(edited).find((l) => l.id === line.id)!.of.state).to.equal('soaked');
   });
 
   it('takes an ingredient where it is told, else the dough', () => {
