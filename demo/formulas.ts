@@ -161,7 +161,7 @@ export const demoBreads: readonly DemoBread[] = [
     {
       soaker: [
         ['rolled-oats', 80],
-        ['water', 120],
+        ['water', 150],
       ],
       dough: [
         ['bread-flour', 400],
