@@ -169,6 +169,20 @@ test('a line is dragged to another place and another part, and by its menu', asy
   await saved(page);
   await page.reload();
   await expect.poll(() => order(page)).toContain('fine salt, Levain');
+  // A part is dragged by its name above the sheet.
+  const part = (name: string) => page.getByLabel(`Drag the part ${name}`, { exact: true });
+  const [from, to] = [await part('Dough').boundingBox(), await part('Levain').boundingBox()];
+  const row = from!.y + from!.height / 2;
+  await page.mouse.move(from!.x + from!.width / 2, row);
+  await page.mouse.down();
+  for (const x of [to!.x + to!.width, to!.x + 40, to!.x + 15]) {
+    await page.mouse.move(x, row, { steps: 5 });
+    await page.waitForTimeout(300);
+  }
+  await page.mouse.up();
+  await expect(page.getByLabel('Name of the part').first()).toHaveValue('Dough');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Name of the part').first()).toHaveValue('Levain');
   await toLine(page, 'strong bread flour', 'Move down');
   await expect
     .poll(async () => (await order(page)).slice(-2))

@@ -101,6 +101,7 @@ export {
   stageKinds,
   stagesOf,
   type Formula,
+  type Stage,
   type StageHead,
   type StageKind,
   type MeasuringMethod,
@@ -111,7 +112,14 @@ export { hundred, percentOf } from './formula/percentage.ts';
 export { layLines, resolve, type ResolvedLine } from './formula/resolve.ts';
 export { scaleTo, type ScaleTarget } from './formula/scale.ts';
 export { whatChanged } from './formula/what-changed.ts';
-export { addStage, editStage, moveStage, removeStage, stageNames } from './formula/stages.ts';
+export {
+  addStage,
+  editStage,
+  moveStage,
+  placeStage,
+  removeStage,
+  stageNames,
+} from './formula/stages.ts';
 export { hydration, inSchool, otherSchool, schoolNames } from './formula/schools.ts';
 export { setMethod } from './formula/set-method.ts';
 export { shares, type Share } from './formula/shares.ts';

@@ -56,20 +56,32 @@ export const editStage = (
 });
 
 /**
+ * Puts a stage at a place among the stages.
+ *
+ * @param to place once it is out, from 0
+ * @returns the same formula where it is not there, or stands there already
+ * @example placeStage(formula, 's2', 0)
+ */
+export function placeStage(formula: Formula, stageId: string, to: number): Formula {
+  const from = formula.stages.findIndex((s) => s.id === stageId);
+  const at = Math.max(0, Math.min(formula.stages.length - 1, to));
+  if (from < 0 || at === from) return formula;
+  const rest = formula.stages.filter((s) => s.id !== stageId);
+  return {
+    ...formula,
+    stages: [...rest.slice(0, at), formula.stages[from]!, ...rest.slice(at)],
+  };
+}
+
+/**
  * Moves a stage up or down among the stages.
  *
  * @param by −1 up, 1 down
  * @returns the same formula where there is nowhere to go
  * @example moveStage(formula, 's2', -1)
  */
-export function moveStage(formula: Formula, stageId: string, by: -1 | 1): Formula {
-  const at = formula.stages.findIndex((s) => s.id === stageId);
-  const other = formula.stages[at + by];
-  if (at < 0 || !other) return formula;
-  const stages = formula.stages.slice();
-  [stages[at], stages[at + by]] = [other, stages[at]!];
-  return { ...formula, stages };
-}
+export const moveStage = (formula: Formula, stageId: string, by: -1 | 1): Formula =>
+  placeStage(formula, stageId, formula.stages.findIndex((s) => s.id === stageId) + by);
 
 /**
  * Takes a stage out with its lines and what corrections did there. A formula keeps one stage.

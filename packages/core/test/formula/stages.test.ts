@@ -9,6 +9,7 @@ import {
   moveLine,
   moveStage,
   placeLine,
+  placeStage,
   removeLine,
   removeStage,
   resolve,
@@ -60,6 +61,8 @@ describe('stages', () => {
   it('is renamed and moved; at an end it stays', () => {
     expect(editStage(formula, 'a', { name: 'Levain' }).stages[0]!.name).to.equal('Levain');
     expect(order(moveStage(formula, 'b', -1))).to.equal('b: l3 l4 | a: l1 l2');
+    expect(order(placeStage(formula, 'a', 9))).to.equal('b: l3 l4 | a: l1 l2');
+    expect(placeStage(formula, 'a', 0)).to.equal(formula);
     expect(moveStage(formula, 'a', -1)).to.equal(formula);
     expect(moveStage(formula, 'b', 1)).to.equal(formula);
     expect(moveStage(formula, 'none', 1)).to.equal(formula);

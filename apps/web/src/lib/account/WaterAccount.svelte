@@ -5,11 +5,14 @@
   let {
     account,
     lit,
+    called = (_, name) => name,
     onlight,
   }: {
     account: WaterAccount;
     /** The line that is pointed at, here or in the sheet. */
     lit: string | undefined;
+    /** What a line is called where its name alone would not tell it: the starter's water from the dough's. */
+    called?: (line: string, name: string) => string;
     onlight: (line: string | undefined) => void;
   } = $props();
 
@@ -32,14 +35,14 @@
           style:left="{s.from * 100}%"
           style:width="{(s.to - s.from) * 100}%"
           data-role={s.kind === 'softens' ? 'fat' : s.role}
-          title="{s.name} {words[s.kind]} {asMass(s.grams)}{s.kind === 'softens'
+          title="{called(s.line, s.name)} {words[s.kind]} {asMass(s.grams)}{s.kind === 'softens'
             ? ' of water'
             : ''}"
           onpointerenter={() => onlight(s.line)}
           onpointerleave={() => onlight(undefined)}
         >
           <span class={s.to - s.from > leastLabelled ? 'label' : 'sr-only'}>
-            {s.name}
+            {called(s.line, s.name)}
             {asMass(s.grams)}<span class="sr-only"> {s.kind}</span>
           </span>
         </span>

@@ -212,7 +212,7 @@
         {#if bench.verdict.chance !== undefined}
           <p class="quiet">
             <Explain word="chance to land">Chance to land</Explain> in the
-            <Explain word="window" />: {Math.round(bench.verdict.chance * 100)} in 100.
+            <Explain word="window" />: {Math.min(99, Math.round(bench.verdict.chance * 100))} in 100.
           </p>
         {/if}
       {:else}
@@ -225,6 +225,7 @@
     <WaterAccount
       account={bench.evaluation.level.account}
       lit={bench.lit}
+      called={(line, name) => bench.called(line, name)}
       onlight={(line) => (bench.lit = line)}
     />
   {/if}

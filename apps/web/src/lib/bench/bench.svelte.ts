@@ -10,6 +10,8 @@ import {
   resolve,
   giveBackCorrection,
   leaveCorrection,
+  mainStage,
+  stagesOf,
   reconsiderCorrection,
   takeCorrection,
   verdict,
@@ -139,6 +141,18 @@ export class Bench {
     this.#remember();
     this.formula = mine.formula;
     this.saver.clash(theirs, mine.version);
+  }
+
+  /** A line's name; with its part, where the same thing stands in another as well. */
+  called(line: string, name: string): string {
+    const own = this.resolved.find((l) => l.id === line);
+    const twice = this.resolved.some(
+      (l) => l.ingredient === own?.ingredient && l.stage !== own.stage,
+    );
+    const part = stagesOf(this.formula).find((s) => s.id === own?.stage);
+    return own && twice && part && own.stage !== mainStage(this.formula).id
+      ? `${name}, ${part.name}`
+      : name;
   }
 
   /** Bags that a line can be bound to: of its kind, and not used up unless it is bound to it. */

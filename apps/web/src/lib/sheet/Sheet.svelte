@@ -33,6 +33,7 @@
   import { moveByKey } from './keys.ts';
   import StageHead from './StageHead.svelte';
   import StageRows from './StageRows.svelte';
+  import StageStrip from './StageStrip.svelte';
   import Explain from '../ui/Explain.svelte';
 
   let { bench }: { bench: Bench } = $props();
@@ -119,6 +120,7 @@
   ];
 </script>
 
+{#if whole && bench.formula.stages.length > 1}<StageStrip {bench} />{/if}
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <table class="sheet" class:whole onkeydown={key}>
   <caption class="sr-only">The formula, in percent, grams and measures</caption>
