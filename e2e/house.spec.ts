@@ -654,7 +654,7 @@ test.describe('a tablet on plain http', () => {
     await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
     await start();
     await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible({
-      timeout: 45_000,
+      timeout: 100_000,
     });
     const { json: bake } = await ask(page, 'GET', `/api/v1/bakes/${id}`);
     const of = (kind: string) =>
