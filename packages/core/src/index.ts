@@ -11,7 +11,14 @@ export {
   tablespoonMillilitres,
   type Measures,
 } from './quantity/measures.ts';
-export { gramsNumber, gramsText, percentText, pointsText, thinSpace } from './quantity/number.ts';
+export {
+  gramsNumber,
+  gramsText,
+  oddsText,
+  percentText,
+  pointsText,
+  thinSpace,
+} from './quantity/number.ts';
 export { isRefused, type Refusal } from './quantity/refusal.ts';
 export { seededRandom } from './quantity/seeded-random.ts';
 export type { Field, Shape } from './quantity/shape.ts';

@@ -25,6 +25,8 @@ export interface Judged {
   readonly level: Level;
   readonly state: DoughState;
   readonly window: Window;
+  /** How far the window's ends are in doubt, standard deviation in points. */
+  readonly edge: number;
   readonly corrections: readonly Correction[];
   readonly restMinutes: number;
   readonly cannotTell?: CannotTell;
@@ -58,7 +60,7 @@ function earlyFeel({ points, early }: Level, restMinutes: number): string | unde
 
 /** Says what a level means for a style, with the one correction that brings it home. */
 export function verdict(
-  { level, state, window, corrections, restMinutes, cannotTell }: Judged,
+  { level, state, window, edge, corrections, restMinutes, cannotTell }: Judged,
   style: StyleId,
 ): Verdict {
   if (cannotTell) return { state: 'Cannot tell', says: cannotTell.says, fits: false };
@@ -78,7 +80,7 @@ export function verdict(
         ? `Where it should be for ${wanted}.`
         : `${off < 0 ? 'Too tight' : 'Too loose'} for ${wanted}. ${correction ?? ''}`.trim(),
     ...(early ? { early } : {}),
-    chance: chanceInWindow(level, window, styles[style].edge),
+    chance: chanceInWindow(level, window, edge),
     fits: off === 0,
   };
 }

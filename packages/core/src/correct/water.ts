@@ -3,13 +3,11 @@ import { roles } from '../ingredient/role.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
-import { dryBaseStyle, styles } from '../style/style.ts';
-import { between } from '../formula/base.ts';
 import { fillKey, placeOf } from '../household/belief.ts';
 import { ownPoints } from '../dough/own-points.ts';
 import { filledByHabit } from '../dough/parameter.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { outside } from '../dough/window.ts';
+import { edgeFor, judgedAs, outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
 
@@ -37,12 +35,12 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   const off = outside(level.points, window);
   if (off === 0) return undefined;
   const grams = roundAway((-off * level.baseGrams) / 100, step(level.baseGrams));
-  const certainty = sureOf(Math.abs(off) / Math.hypot(level.sd, edgeOf(context)), context);
-  const basis = levelBasis(context);
-  const state = stateAt(
-    level.points,
-    context.totals.dryBase ? dryBaseStyle : context.formula.style,
+  const certainty = sureOf(
+    Math.abs(off) / Math.hypot(level.sd, edgeFor(context.formula.style, context.totals.dryness)),
+    context,
   );
+  const basis = levelBasis(context);
+  const state = stateAt(level.points, judgedAs(context.formula.style, context.totals));
   const drinker = mainDrinker(context);
 
   if (grams > 0) {
@@ -94,10 +92,6 @@ function flourFor(to: number, { level, kitchen }: CorrectionContext, thirst: num
   const surplus = (level.points - own) * level.baseGrams;
   return (surplus - aim * level.baseGrams) / (100 * thirst + aim);
 }
-
-/** How far the window's end is in doubt, of the style that the dough is judged by. */
-const edgeOf = ({ formula, totals }: CorrectionContext): number =>
-  between(styles[formula.style].edge, styles[dryBaseStyle].edge, totals.dryness);
 
 /** What is filled by cups that nobody weighed is never surer than this. Own choice. */
 const surestByCup = 0.8;

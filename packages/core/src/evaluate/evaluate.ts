@@ -6,9 +6,8 @@ import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { level, type Level } from '../dough/level.ts';
 import { corrections } from '../correct/corrections.ts';
 import type { Correction } from '../correct/correction.ts';
-import { dryBaseStyle } from '../style/style.ts';
 import { stateAt, unknownState, type DoughState } from '../dough/state.ts';
-import { windowFor } from '../dough/window.ts';
+import { edgeFor, judgedAs, windowFor } from '../dough/window.ts';
 import { besidesOf } from '../formula/besides.ts';
 import { mainStage, type Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
@@ -23,6 +22,8 @@ export interface Evaluation {
   readonly cannotTell?: CannotTell;
   readonly state: DoughState;
   readonly window: Window;
+  /** How far its ends are in doubt, standard deviation in points. */
+  readonly edge: number;
   /** After so long slow drinkers have had enough. */
   readonly restMinutes: number;
   /** All corrections that it calls for, those that the baker left included. */
@@ -54,8 +55,9 @@ export function evaluate(
     totals: sums,
     level: at,
     ...(unknown ? { cannotTell: unknown } : {}),
-    state: unknown ? unknownState : stateAt(at.points, sums.dryBase ? dryBaseStyle : formula.style),
+    state: unknown ? unknownState : stateAt(at.points, judgedAs(formula.style, sums)),
     window,
+    edge: edgeFor(formula.style, sums.dryness),
     restMinutes: kitchen.coefficients.restMinutes.value,
     corrections: corrections(
       {

@@ -25,6 +25,15 @@ export function gramsNumber(grams: number): string {
 export const percentText = (percent: number): string =>
   `${plain(percent.toFixed(Math.abs(percent) < 0.995 && percent !== 0 ? 2 : 1))}${thinSpace}%`;
 
+/**
+ * A chance as so many in a hundred; nothing that is drawn is ever quite sure, nor quite out of the question.
+ *
+ * @example oddsText(0.914) // '91 in 100'
+ * @example oddsText(0.999) // '99 in 100'
+ */
+export const oddsText = (chance: number): string =>
+  `${Math.min(99, Math.max(1, Math.round(100 * chance)))} in 100`;
+
 /** Points of the level, signed: `+1.4`, `−0.9`. */
 export function pointsText(points: number): string {
   const text = points.toFixed(1);

@@ -117,6 +117,24 @@ describe('corrections (common practice, no source)', () => {
     expect(yeast(14)[0]!.grams).to.be.lessThan(0);
   });
 
+  it('what is filled by cups that nobody weighed is never surer than .8, weighed it may be', () => {
+    const sure = (measured: 'scale' | 'volume', household = defaultHousehold) =>
+      judge(
+        build({ 'bread-flour': 500, water: 150, salt: 9 }, 'pan', undefined, { measured }),
+        household,
+      ).corrections.find((s) => s.kind === 'water')!.certainty;
+    expect(sure('scale')).to.be.above(0.95);
+    expect(sure('volume')).to.equal(0.8);
+    // A cup that was weighed is as good as its weighings.
+    const weighed = { weighings: [125, 126, 124, 125], millilitres: 236.6 };
+    expect(
+      sure('volume', {
+        ...defaultHousehold,
+        measures: { ...defaultHousehold.measures, cups: { 'bread-flour': weighed } },
+      }),
+    ).to.be.above(0.8);
+  });
+
   it('salt is asked about by what is customary for the style', () => {
     const salt = (style: 'pan' | 'pizza', grams: number) =>
       kinds({ 'bread-flour': 500, water: 320, salt: grams, 'instant-yeast': 4 }, style).filter(

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import {
+  oddsText,
   chanceInWindow,
   catalogue,
   coefficients,
@@ -50,7 +51,7 @@ describe('the verdict', () => {
     // The window's ends are in doubt besides, which the draws of the dough leave out.
     const dough = judge(formula);
     expect(chanceInWindow(dough.level, dough.window)).to.be.closeTo(drawn.chance, 0.02);
-    expect(right.chance).to.equal(chanceInWindow(dough.level, dough.window, styles.pan.edge));
+    expect(right.chance).to.equal(chanceInWindow(dough.level, dough.window, dough.edge));
     expect(right.chance).to.be.below(drawn.chance);
     const tight = says({ 'bread-flour': 500, water: 250 });
     expect(tight.says).to.match(
@@ -59,6 +60,17 @@ describe('the verdict', () => {
     expect(tight.fits).to.equal(false);
     const loose = says({ 'bread-flour': 500, water: 370 });
     expect(loose.says).to.contain('Hold back about');
+  });
+
+  it('odds are never quite sure, nor quite none', () => {
+    expect([0, 0.004, 0.5, 0.914, 0.994, 1].map(oddsText)).to.deep.equal([
+      '1 in 100',
+      '1 in 100',
+      '50 in 100',
+      '91 in 100',
+      '99 in 100',
+      '99 in 100',
+    ]);
   });
 
   it('speaks of the first touch only where that is another feel', () => {

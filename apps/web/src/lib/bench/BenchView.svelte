@@ -7,6 +7,7 @@
     deviceIds,
     devices,
     noFlour,
+    oddsText,
     percentageSchools,
     schoolNames,
     styleIds,
@@ -212,7 +213,7 @@
         {#if bench.verdict.chance !== undefined}
           <p class="quiet">
             <Explain word="chance to land">Chance to land</Explain> in the
-            <Explain word="window" />: {Math.min(99, Math.round(bench.verdict.chance * 100))} in 100.
+            <Explain word="window" />: {oddsText(bench.verdict.chance)}.
           </p>
         {/if}
       {:else}
