@@ -157,6 +157,7 @@ export * from '../src/bake/outcome.ts';
 export * from '../src/bake/rested-feel.ts';
 export * from '../src/bake/state.ts';
 export * from '../src/bake/weighing-list.ts';
+export * from '../src/learn/bowl.ts';
 export * from '../src/learn/book.ts';
 export * from '../src/learn/for-bread.ts';
 export * from '../src/learn/known.ts';

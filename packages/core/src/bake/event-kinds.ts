@@ -72,7 +72,10 @@ export const eventKinds = {
     shape: { points: number(-furthest, furthest), rested: maybe(flag) },
     teaches: true,
     says: 'how the dough felt',
-    fold: (state, { at, data }) => ({ ...state, felt: [...state.felt, { ...data, at }] }),
+    fold: (state, { at, data }) => ({
+      ...state,
+      felt: [...state.felt, { ...data, at, after: state.added.length }],
+    }),
   }),
   retracted: kind({
     shape: { event: id },

@@ -14,6 +14,8 @@ export interface BakeState {
     readonly points: number;
     readonly at: string;
     readonly rested?: boolean;
+    /** How many additions had gone in before it. */
+    readonly after: number;
   }>;
   readonly outcome?: Outcome;
   readonly finishedAt?: string;

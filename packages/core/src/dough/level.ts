@@ -39,8 +39,8 @@ export interface Level {
   readonly slopes: ReadonlyMap<string, number>;
   /** Catalogue's standard deviation of each learnable key. */
   readonly priors: ReadonlyMap<string, number>;
-  /** Variance of the level from what is drawn anew at every bake: fills of the cup, weather. */
-  readonly passingVariance: number;
+  /** Points that one standard deviation of what is drawn anew at every bake puts on it: fills of the cup, weather. */
+  readonly passing: ReadonlyMap<string, number>;
   /** Largest first. */
   readonly doubts: readonly Doubt[];
   readonly account: WaterAccount;
@@ -64,6 +64,7 @@ export function level(lines: readonly ResolvedLine[], kitchen: Kitchen): Level |
   const at: DoughMiddle = { base: base.grams, perGram: perGram(model, drawn) };
   const slopes = new Map<string, number>();
   const priors = new Map<string, number>();
+  const passing = new Map<string, number>();
   let passingVariance = 0;
   const doubts: Doubt[] = [];
   for (const parameter of parametersOf(forms, kitchen)) {
@@ -75,7 +76,10 @@ export function level(lines: readonly ResolvedLine[], kitchen: Kitchen): Level |
     }
     const sd = learned ? doubtOf(kitchen.belief, key, prior) : prior;
     const own = Math.abs(slope) * sd;
-    if (!learned) passingVariance += own ** 2;
+    if (!learned) {
+      passing.set(key, slope * sd);
+      passingVariance += own ** 2;
+    }
     if (own > 0) doubts.push({ key, kind, ingredient, points: own });
   }
   doubts.sort((a, b) => b.points - a.points);
@@ -88,7 +92,7 @@ export function level(lines: readonly ResolvedLine[], kitchen: Kitchen): Level |
     high: points + z80 * sd,
     slopes,
     priors,
-    passingVariance,
+    passing,
     doubts,
     account,
     baseGrams: base.grams,

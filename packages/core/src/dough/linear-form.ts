@@ -2,7 +2,7 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour, partOfBase, tableThirst, type Base } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles, type Role } from '../ingredient/role.ts';
-import type { Figure } from '../figure/figure.ts';
+import { figure, type Figure } from '../figure/figure.ts';
 import { departure, thirstKey } from '../household/belief.ts';
 import type { Coefficients } from '../household/coefficients.ts';
 import type { Kitchen } from '../household/kitchen.ts';
@@ -59,6 +59,18 @@ const slowness: Readonly<Partial<Record<Role, 'slowFlour' | 'slowMeal' | 'slowGr
   addIn: 'slowGrain',
 };
 
+/** Drinks nothing that a touch could find. */
+const noThirst: Figure = figure(
+  0,
+  'g per g',
+  0,
+  'what goes in at the signal is not in the dough that is felt; common practice, no source',
+);
+
+/** Whether a line goes in only once the dough has been felt: what was soaked goes in with the rest. */
+export const atSignal = (line: ResolvedLine): boolean =>
+  roles[line.of.role].atSignal && line.stageKind === 'dough' && !isFlour(line);
+
 /** Share of its thirst that a thing drinks only after a rest; what soaked before has drunk already. */
 export function laterShare(line: ResolvedLine, coefficients: Coefficients): number {
   const soaked = line.stageKind !== 'dough';
@@ -95,7 +107,7 @@ export function linearForm(
   const { of } = line;
   const { bringsWater, softens } = roles[of.role];
   const { composition } = of;
-  const thirst = tableThirst(of, base);
+  const thirst = atSignal(line) ? noThirst : tableThirst(of, base);
   const drinker = thirst.value !== 0;
   const believed = drinker ? thirst.value + departure(kitchen.belief, thirstKeyOf(line)) : 0;
   const moisture = drinker && isFlour(line) ? moistureOf(of, kitchen) : ordinaryMoisture;
@@ -113,7 +125,7 @@ export function linearForm(
     moisture,
     drinks: usual ? believed : thirstAt(believed, moisture),
     perStandard: usual ? 1 : (100 - moisture) / (100 - ordinaryMoisture),
-    perDryness: of.dryBaseThirst ? of.dryBaseThirst.value - of.thirst.value : 0,
+    perDryness: drinker && of.dryBaseThirst ? of.dryBaseThirst.value - of.thirst.value : 0,
     later: laterShare(line, kitchen.coefficients),
   };
 }

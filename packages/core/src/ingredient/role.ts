@@ -11,6 +11,8 @@ export interface RoleTraits {
   readonly flour: boolean;
   /** Is the base, the 100 %, of a bread that has no cereal flour. */
   readonly dryBase: boolean;
+  /** Goes in at the signal, once the dough has been felt: it drinks nothing of what the touch finds. */
+  readonly atSignal: boolean;
 }
 
 const traits = (
@@ -24,6 +26,7 @@ const traits = (
   softens: false,
   flour: false,
   dryBase: false,
+  atSignal: false,
   ...on,
 });
 
@@ -42,7 +45,7 @@ export const roles = {
   leaven: traits('Y', 'yeast'),
   powder: traits('P', 'milk powder'),
   grain: traits('D', 'grain or seed that drinks'),
-  addIn: traits('A', 'add-in'),
+  addIn: traits('A', 'add-in', { atSignal: true }),
   improver: traits('I', 'improver'),
 } as const satisfies Record<string, RoleTraits>;
 

@@ -13,7 +13,7 @@ import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
 import { forBread, fromBread } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
-import { updateBelief } from './update.ts';
+import { learnFromTouches, type Touch } from './bowl.ts';
 
 /** What a bake taught about one thirst. */
 export interface Taught {
@@ -43,7 +43,7 @@ export interface Lesson {
 const earlyDoubt = 0.4;
 
 /**
- * Learns from one finished bake: what was added plus how it felt at the end is the measurement.
+ * Learns from one finished bake: what was added plus how it felt, at every touch, is the measurement.
  * Where the dough was not felt, or cannot be told, nothing is learned and the belief stays as it was.
  *
  * @param bread id of the formula, whose own departure from the model is learned with the rest
@@ -75,16 +75,13 @@ export function learnFromBake(
   const touch = told ? state.felt.at(-1) : undefined;
   // A touch before slow drinkers have drunk is compared with the forecast for that moment.
   const felt = touch && restedFeel(touch, mixed);
-  const doubtOfRest = touch?.rested === false ? stillToDrink(mixed) * earlyDoubt : 0;
-  const learned =
-    felt === undefined
-      ? belief
-      : updateBelief(belief, {
-          residual: felt - mixed.points,
-          slopes: mixed.slopes,
-          priors: mixed.priors,
-          noise: kitchen.coefficients.feel.value ** 2 + mixed.passingVariance + doubtOfRest ** 2,
-        });
+  const spoons = lines.length - state.added.length;
+  const dough = (added: number): Level | undefined =>
+    added === state.added.length ? mixed : level(lines.slice(0, spoons + added), kitchen);
+  const touches = touch
+    ? state.felt.flatMap((at) => touchOf(at, dough(at.after)) ?? [])
+    : [];
+  const learned = learnFromTouches(belief, touches, kitchen.coefficients.feel.value);
   return {
     belief: fromBread(learned, bread),
     lesson: {
@@ -95,6 +92,24 @@ export function learnFromBake(
       added: state.added.map(({ ingredient, grams }) => ({ ingredient, grams })),
       taught: felt === undefined ? [] : taught(lines, mixed, belief, learned),
     },
+  };
+}
+
+/** Key of what slow drinkers have drunk of the bowl by a touch before their rest. */
+const restKey = 'rest';
+
+/** What one touch says of the dough as it was then. */
+function touchOf(felt: BakeState['felt'][number], at: Level | undefined): Touch | undefined {
+  if (!at) return undefined;
+  const { slopes, priors, points, passing } = at;
+  return {
+    residual: restedFeel(felt, at) - points,
+    slopes,
+    priors,
+    passing:
+      felt.rested === false
+        ? new Map(passing).set(restKey, stillToDrink(at) * earlyDoubt)
+        : passing,
   };
 }
 

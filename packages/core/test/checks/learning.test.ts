@@ -24,6 +24,7 @@ import {
   type Belief,
   type Formula,
   type Household,
+  type Level,
 } from '../core.ts';
 import { build } from '../build.ts';
 import { between } from './near.ts';
@@ -50,6 +51,9 @@ const certain = (departures: Record<string, number>): Belief => ({
   covariance: Object.keys(departures).map((_, __, all) => all.map(() => 0)),
   bakes: {},
 });
+
+/** Spread of what is drawn anew at every bake, points. */
+const passingOf = ({ passing }: Level): number => Math.hypot(...passing.values());
 
 describe('learning (handbook acceptance figures; common practice, no source)', () => {
   /** Flour weighed, feel of sd 1.5, truth uniform within ±4 points, no drift. */
@@ -112,9 +116,7 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
         ),
       );
       let belief = nothingLearned;
-      const passing = Math.sqrt(
-        level(lines, kitchenOf(defaultHousehold, nothingLearned))!.passingVariance,
-      );
+      const passing = passingOf(level(lines, kitchenOf(defaultHousehold, nothingLearned))!);
       const dough = () => truly(formula, truth) + passing * random.normal();
       for (let bake = 0; bake < bakes; bake += 1) {
         const felt = dough() + coefficients.feel.value * random.normal();
@@ -175,9 +177,9 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
   });
 
   it('passing doubt of a weighed loaf is nearly all the moisture of the bag', () => {
-    const { passingVariance } = level(resolve(loaf), kitchenOf(defaultHousehold))!;
+    const passing = passingOf(level(resolve(loaf), kitchenOf(defaultHousehold))!);
     const slope = (100 + 62) / (100 - ordinaryMoisture);
-    expect(Math.sqrt(passingVariance)).to.be.closeTo(
+    expect(passing).to.be.closeTo(
       slope * coefficients.moistureSpread.value,
       0.2,
     );
