@@ -1,0 +1,73 @@
+import { departure, type Belief } from '../household/belief.ts';
+import { updateBelief } from './update.ts';
+
+/** One touch of a bowl: how far it stood from the forecast for that moment, and what the forecast leans on. */
+export interface Touch {
+  /** Points felt minus points forecast. */
+  readonly residual: number;
+  /** Points by which the level moves for one unit of each key. */
+  readonly slopes: ReadonlyMap<string, number>;
+  /** Spread of each key before any bake. */
+  readonly priors: ReadonlyMap<string, number>;
+  /** Points that one standard deviation of each of the bowl's own errors puts on the level. */
+  readonly passing: ReadonlyMap<string, number>;
+}
+
+const square = (x: number): number => x * x;
+
+/** What a belief says without some of its keys: their rows and columns left out. */
+function without(belief: Belief, gone: ReadonlySet<string>): Belief {
+  const kept = belief.keys.flatMap((key, i) => (gone.has(key) ? [] : [i]));
+  return {
+    keys: kept.map((i) => belief.keys[i]!),
+    mean: kept.map((i) => belief.mean[i]!),
+    covariance: kept.map((i) => kept.map((j) => belief.covariance[i]![j]!)),
+    bakes: belief.bakes,
+  };
+}
+
+/**
+ * Learns from every touch of one bowl. What was weighed amiss and how damp the flour was that day are the
+ * same at each of them, so they are learned as the touches go, and forgotten with the bowl; only the hand
+ * errs anew. The last touch is the one that made the baker stop, and chosen by its own error: taken with
+ * those before it, it tells no more than it knows.
+ *
+ * Source: the linear Gaussian model with parameters of one group left out of the result, e.g. Gelman et
+ * al., Bayesian Data Analysis, chapters 5 and 14, from memory.
+ *
+ * @param touches in the order in which the hand came
+ * @param feel standard deviation of one touch, points
+ * @throws RangeError where neither a touch nor a bowl can err
+ * @example learnFromTouches(belief, [], 1.5) // belief
+ */
+export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel: number): Belief {
+  if (touches.length === 0) return belief;
+  if (touches.length === 1) {
+    // Alone it needs no telling apart of the bowl and the hand.
+    const [{ residual, slopes, priors, passing }] = touches as [Touch];
+    const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel));
+    return updateBelief(belief, { residual, slopes, priors, noise });
+  }
+  const bowl = new Set<string>();
+  let now = belief;
+  for (const { residual, slopes, priors, passing } of touches) {
+    const all = new Map([...slopes, ...passing]);
+    const learned = [...all].reduce(
+      (sum, [key, slope]) => sum + slope * (departure(now, key) - departure(belief, key)),
+      0,
+    );
+    now = updateBelief(now, {
+      residual: residual - learned,
+      slopes: all,
+      priors: new Map([...priors, ...[...passing.keys()].map((key) => [key, 1] as const)]),
+      noise: square(feel),
+    });
+    for (const key of passing.keys()) bowl.add(key);
+  }
+  // A bake is one bake, however often it was touched.
+  const bakes = { ...belief.bakes };
+  for (const key of new Set(touches.flatMap((t) => [...t.slopes.keys()]))) {
+    if (now.bakes[key] !== belief.bakes[key]) bakes[key] = (belief.bakes[key] ?? 0) + 1;
+  }
+  return without({ ...now, bakes }, bowl);
+}
