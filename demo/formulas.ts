@@ -113,7 +113,7 @@ export const demoBreads: readonly DemoBread[] = [
       ['salt', 10],
     ],
   }),
-  bread('thin-slice-seed', 'Thin-slice seed loaf', 'low-carb', 0.7, {
+  bread('thin-slice-seed', 'Thin-slice seed loaf', 'low-carb', 1.5, {
     dough: [
       ['vital-gluten', 160],
       ['flax-meal', 85],
@@ -127,7 +127,7 @@ export const demoBreads: readonly DemoBread[] = [
       ['instant-yeast', 6],
     ],
   }),
-  bread('sluice-gate-plait', 'Sluice-gate cardamom plait', 'plait', 0.8, {
+  bread('sluice-gate-plait', 'Sluice-gate cardamom plait', 'plait', 1.4, {
     dough: [
       ['plain-flour', 500],
       ['milk', 210],
@@ -139,7 +139,7 @@ export const demoBreads: readonly DemoBread[] = [
       ['instant-yeast', 7],
     ],
   }),
-  bread('overnight-flatbread', 'Overnight onion flatbread', 'flatbread', 0.8, {
+  bread('overnight-flatbread', 'Overnight onion flatbread', 'flatbread', 1.4, {
     preferment: [
       ['plain-flour', 150],
       ['water', 150],

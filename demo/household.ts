@@ -8,7 +8,10 @@ import {
   level,
   measuringSd,
   mixedLines,
+  moistureShift,
+  ordinaryMoisture,
   outside,
+  pantryIn,
   resolve,
   weighingList,
   windowFor,
@@ -22,12 +25,13 @@ import {
   type Household,
   type Outcome,
   type OutcomeWord,
+  type Room,
 } from '@tender-crumb/core';
 import { demoBreads, type DemoBread } from './formulas.ts';
 import { Draws } from './random.ts';
 import { demoBags, demoLabels, hiddenTruth } from './truth.ts';
 
-const seed = 90210 + 9;
+const ownSeed = 90220;
 const months = 9;
 const dayMs = 86_400_000;
 
@@ -46,6 +50,8 @@ export interface DemoBake {
   readonly version: number;
   readonly method: DemoBread['method'];
   readonly startedAt: string;
+  /** What the thermometer and the hygrometer in the pantry showed. */
+  readonly room: Room;
   readonly events: readonly BakeEvent[];
 }
 
@@ -74,17 +80,14 @@ const withBags = (formula: Formula, season: 'spring' | 'autumn'): Formula => ({
   })),
 });
 
-/** Relative humidity of the cold pantry: dry in late winter, damp in autumn. */
-const pantryHumidity = (date: Date): number =>
-  0.62 + 0.1 * Math.cos((2 * Math.PI * (date.getUTCMonth() - 9)) / 12);
-
 /**
  * Nine months of bakes up to a day, simulated from a hidden truth: what the scale showed, how the
  * dough felt, what was spooned in, how it came out.
  *
  * @param today the day on which the demo is filled; the same day gives the same household
+ * @param seed of all that was drawn; another one is another household
  */
-export function demoData(today: Date): DemoData {
+export function demoData(today: Date, seed = ownSeed): DemoData {
   const draws = new Draws(seed);
   const truth = hiddenTruth(draws);
   const end = Date.UTC(today.getUTCFullYear(), today.getUTCMonth(), today.getUTCDate());
@@ -101,6 +104,13 @@ export function demoData(today: Date): DemoData {
     return { id, versions };
   });
 
+  const bags = demoBags.map((b) => ({
+    ...b,
+    openedOn: day(b.id.endsWith('spring') ? begin : half),
+  }));
+  const air = pantryAir(draws, begin, end);
+  const moistures = bagMoistures(bags, air, draws);
+
   const bakes: DemoBake[] = [];
   for (let at = begin; at < end - dayMs; at += dayMs) {
     for (const [i, bread] of demoBreads.entries()) {
@@ -108,6 +118,12 @@ export function demoData(today: Date): DemoData {
       const { versions } = formulas[i]!;
       const version = at < half ? 1 : versions.length;
       const formula = versions[version - 1]!.formula;
+      const { room } = air.get(day(at))!;
+      const household = {
+        ...demoHousehold,
+        room,
+        bags: bags.map((b) => ({ ...b, moisture: moistures.get(b.id)!.get(day(at)) })),
+      };
       const start = at + (7 + Math.floor(10 * draws.uniform())) * 3_600_000 + i * 60_000;
       bakes.push({
         id: `bake-${bakes.length + 1}`,
@@ -115,14 +131,23 @@ export function demoData(today: Date): DemoData {
         version,
         method: bread.method,
         startedAt: new Date(start).toISOString(),
-        events: simulate(formula, bread, `bake-${bakes.length + 1}`, start, truth, draws),
+        room: shown(air.get(`${day(at).slice(0, 8)}01`) ?? air.get(day(begin))!),
+        events: simulate(
+          formula,
+          bread,
+          `bake-${bakes.length + 1}`,
+          start,
+          household as Household,
+          truth,
+          draws,
+        ),
       });
     }
   }
   return {
-    settings: demoSettings,
+    settings: { ...demoSettings, room: bakes.at(-1)!.room },
     labels: demoLabels,
-    bags: demoBags.map((b) => ({ ...b, openedOn: day(b.id.endsWith('spring') ? begin : half) })),
+    bags,
     formulas,
     // As they came to their end: the book learns in that order.
     bakes: bakes.sort((a, b) => (endOf(a) < endOf(b) ? -1 : 1)),
@@ -131,12 +156,59 @@ export function demoData(today: Date): DemoData {
 
 const endOf = ({ events }: DemoBake): string => events.find((e) => e.kind === 'finished')?.at ?? '';
 
+/** The air of the cold pantry day by day: dry in late winter, damp in autumn, with the weather on top. */
+function pantryAir(draws: Draws, from: number, to: number): Map<string, { room: Required<Room> }> {
+  const days = new Map<string, { room: Required<Room> }>();
+  let weather = 0;
+  for (let at = from; at < to; at += dayMs) {
+    weather = 0.9 * weather + 0.01 * draws.normal();
+    const date = new Date(at);
+    const season = Math.cos((2 * Math.PI * (date.getUTCMonth() + date.getUTCDate() / 30 - 9)) / 12);
+    const room = { celsius: 18 + 2 * draws.uniform(), humidity: 0.62 + 0.1 * season + weather };
+    days.set(date.toISOString().slice(0, 10), { room });
+  }
+  return days;
+}
+
+/** What the household reads off on the first of a month, and types in: whole degrees and per cents. */
+const shown = ({ room: { celsius, humidity } }: { room: Required<Room> }): Room => ({
+  celsius: Math.round(celsius),
+  humidity: Math.round(100 * humidity) / 100,
+});
+
+/**
+ * How moist each bag truly is, day by day: its own from the mill, then drawn to the pantry's air, and
+ * never quite what the air says.
+ */
+function bagMoistures(
+  bags: readonly Bag[],
+  air: ReadonlyMap<string, { room: Required<Room> }>,
+  draws: Draws,
+): Map<string, Map<string, number>> {
+  const { bagResponse, bagMoisture, moistureSpread } = coefficients;
+  const closes = 1 - Math.exp(-1 / bagResponse.value);
+  return new Map(
+    bags.map((bag) => {
+      const own = bagMoisture.value * draws.normal();
+      let drawn = 0;
+      const days = new Map<string, number>();
+      for (const [day, { room }] of air) {
+        if (day >= bag.openedOn!) drawn += closes * (moistureShift(room, Infinity) - drawn);
+        const today = moistureSpread.value * draws.normal();
+        days.set(day, ordinaryMoisture + own + drawn + today);
+      }
+      return [bag.id, days];
+    }),
+  );
+}
+
 /** One bake as it went. */
 function simulate(
   formula: Formula,
   bread: DemoBread,
   id: string,
   start: number,
+  household: Household,
   truth: Belief,
   draws: Draws,
 ): BakeEvent[] {
@@ -144,8 +216,8 @@ function simulate(
   const at = (minute: number) => new Date(start + minute * 60_000).toISOString();
   const add = (minute: number, event: { kind: BakeEvent['kind']; data: unknown }) =>
     events.push({ id: `${id}-${events.length + 1}`, at: at(minute), ...event } as BakeEvent);
-  const room = { celsius: 19, humidity: pantryHumidity(new Date(start)) };
-  const actual = kitchenOf({ ...demoHousehold, room }, truth);
+  const actual = kitchenOf(household, truth);
+  const pantry = pantryIn(household);
 
   const byScale = !resolve(formula).some((l) => l.measured === 'volume');
   for (const [n, item] of weighingList(formula, bread.method)
@@ -159,7 +231,7 @@ function simulate(
   // What the bowl really holds is what the scale showed, give or take, and nobody sees the difference.
   const error = new Map<string, number>();
   const trueLevel = (): number => {
-    const lines = mixedLines(formula, bakeState(events)).map((l) => {
+    const lines = mixedLines(formula, bakeState(events), pantry).map((l) => {
       if (!error.has(l.id)) error.set(l.id, measuringSd(l, actual) * draws.normal());
       return { ...l, grams: Math.max(0, l.grams + error.get(l.id)!) };
     });
@@ -172,7 +244,7 @@ function simulate(
   let felt = feel();
   add(16, { kind: 'felt', data: { points: felt } });
   for (let spoon = 0; spoon < 3 && outside(felt, window) !== 0; spoon += 1) {
-    const lines = mixedLines(formula, bakeState(events));
+    const lines = mixedLines(formula, bakeState(events), pantry);
     const base = level(lines, actual)!.baseGrams;
     const advice = checkDough(felt, window, lines, base, demoHousehold.measures);
     if (!advice.ingredient || !advice.grams) break;

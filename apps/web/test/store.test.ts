@@ -106,8 +106,9 @@ describe('the demo household', () => {
       .select((e) => e.fn.countAll<number>().as('n'))
       .executeTakeFirstOrThrow();
     const { rows, total } = await listBakes(db, { limit: 200 });
-    expect(n).to.be.within(2, 20);
-    expect(total).to.be.above(3 * n);
+    // One a month for what bags each bread is of.
+    expect(n).to.be.within(2, 60);
+    expect(total).to.be.above(2 * n);
     for (const { circumstances, forecast, startedAt } of rows) {
       expect(circumstances.assumed).to.equal(undefined);
       expect(circumstances.day).to.equal(dayAt(new Date(startedAt)));

@@ -143,6 +143,9 @@ export type { WaterAccount } from './dough/account.ts';
 export { noFlour } from './dough/cannot-tell.ts';
 export { level } from './dough/level.ts';
 export { measuringSd } from './dough/measuring.ts';
+export { ordinaryMoisture } from './dough/moisture.ts';
+export { moistureShift } from './dough/weather.ts';
+export type { Room } from './household/room.ts';
 export { mixingAdvice } from './dough/mixing.ts';
 export type { DoubtShare, Simulation } from './dough/simulation.ts';
 export { unknownState, stateAt, states } from './dough/state.ts';
@@ -156,6 +159,7 @@ export { saltLadder } from './correct/salt-ladder.ts';
 export { tellingDifference, verdict } from './correct/verdict.ts';
 export { allergensOf } from './caution/allergens.ts';
 export { evaluate, type Evaluation } from './evaluate/evaluate.ts';
+export { asLikely, type LikelyStyle } from './evaluate/likely-style.ts';
 export { costOf } from './nutrition/cost.ts';
 export {
   inHundredGrams,

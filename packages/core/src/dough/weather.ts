@@ -1,3 +1,4 @@
+import { daysBetween } from '../quantity/day.ts';
 import { fromMemory } from '../figure/figure.ts';
 import type { Room } from '../household/room.ts';
 import { coefficients, type Coefficients } from '../household/coefficients.ts';
@@ -32,8 +33,6 @@ export const wetBasis = (dry: number): number => (100 * dry) / (100 + dry);
 /** Air outside this has no meaning for flour; the equation runs away at both ends. */
 const clampHumidity = (humidity: number): number => Math.min(0.95, Math.max(0.1, humidity));
 
-const dayMs = 86_400_000;
-
 /**
  * Days since a bag was opened.
  *
@@ -42,8 +41,8 @@ const dayMs = 86_400_000;
  */
 export function daysOpen(openedOn?: string, today?: string): number | undefined {
   if (!openedOn || !today) return undefined;
-  const days = (Date.parse(today) - Date.parse(openedOn)) / dayMs;
-  return Number.isFinite(days) ? Math.max(0, days) : undefined;
+  const days = daysBetween(openedOn, today);
+  return days === undefined ? undefined : Math.max(0, days);
 }
 
 /**

@@ -12,6 +12,8 @@ export interface Belief {
   readonly covariance: readonly (readonly number[])[];
   /** Bakes that each key has been seen in. */
   readonly bakes: Readonly<Record<string, number>>;
+  /** Day of the last bake that taught, ISO date; absent before the first. See drift.ts. */
+  readonly day?: string;
 }
 
 /** Key of how far sugars and fats soften. */

@@ -43,6 +43,12 @@ export const coefficients = {
     0.1,
     3,
   ),
+  bagWander: settable(
+    'A flour’s thirst wanders in a season of 90 days by',
+    figure(0.015, 'g per g', 0.01, ownModel),
+    0,
+    0.1,
+  ),
   about: settable('Doubt in “about”', figure(0.1, 'share', 0.05, commonPractice), 0, 0.5),
   heaping: settable(
     'A heap on a spoon or cup is so much more',

@@ -1,3 +1,4 @@
+import { roles } from '../ingredient/role.ts';
 import { isInRange, settable, type OwnValues, type Settable } from '../figure/settable.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { massPerWork, type YeastFigure } from '../ingredient/yeast.ts';
@@ -41,7 +42,7 @@ const groups: ReadonlyArray<readonly [string, (all: readonly Ingredient[]) => Ta
     'How much each thing drinks',
     (all) =>
       all
-        .filter((i) => i.thirst.value > 0)
+        .filter((i) => i.thirst.value > 0 && !roles[i.role].atSignal)
         .map((i) => [`thirst:${i.id}`, settable(i.name, i.thirst, 0, mostThirst)] as const),
   ],
   ['The dough model', () => tableOf(coefficients)],

@@ -4,6 +4,7 @@ import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { plainWriting, type Writing } from '../quantity/writing.ts';
 import { nothingLearned, type Belief } from './belief.ts';
+import { drifted } from './drift.ts';
 import type { OwnFigures } from './figure-rows.ts';
 import { coefficientsWith, type Coefficients } from './coefficients.ts';
 import type { Kitchen } from './kitchen.ts';
@@ -93,12 +94,20 @@ function coefficientsIn({ figures }: Household): Coefficients {
 }
 
 /** The kitchen that a level is worked out in. */
-export const kitchenOf = (household: Household, belief: Belief = nothingLearned): Kitchen => ({
-  measures: household.measures,
-  scaleStep: household.scaleStep,
-  room: household.room,
-  ...(household.today ? { today: household.today } : {}),
-  coefficients: coefficientsIn(household),
-  figures: household.figures,
-  belief,
-});
+export function kitchenOf(household: Household, belief: Belief = nothingLearned): Kitchen {
+  const { measures, scaleStep, room, today, figures } = household;
+  const coefficients = coefficientsIn(household);
+  return {
+    measures,
+    scaleStep,
+    room,
+    ...(today ? { today } : {}),
+    coefficients,
+    figures,
+    belief: drifted(belief, today, coefficients),
+  };
+}
+
+/** What is believed on the household's day. */
+export const beliefToday = (household: Household, belief: Belief): Belief =>
+  drifted(belief, household.today, coefficientsIn(household));

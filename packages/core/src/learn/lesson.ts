@@ -3,7 +3,7 @@ import { bakeState, type BakeState } from '../bake/state.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import { departure, doubtOf, type Belief } from '../household/belief.ts';
-import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { beliefToday, kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { level, type Level } from '../dough/level.ts';
 import { baseOf, tableThirst } from '../formula/base.ts';
 import type { Formula } from '../formula/formula.ts';
@@ -56,7 +56,7 @@ export function learnFromBake(
   before: Belief,
   bread?: string,
 ): { belief: Belief; lesson: Lesson } | undefined {
-  const belief = forBread(before, bread);
+  const belief = forBread(beliefToday(household, before), bread);
   const state: BakeState = bakeState(events);
   const kitchen = kitchenOf(household, belief);
   const pantry = pantryIn(household);
@@ -78,12 +78,13 @@ export function learnFromBake(
   const spoons = lines.length - state.added.length;
   const dough = (added: number): Level | undefined =>
     added === state.added.length ? mixed : level(lines.slice(0, spoons + added), kitchen);
-  const touches = touch
-    ? state.felt.flatMap((at) => touchOf(at, dough(at.after)) ?? [])
-    : [];
+  const touches = touch ? state.felt.flatMap((at) => touchOf(at, dough(at.after)) ?? []) : [];
   const learned = learnFromTouches(belief, touches, kitchen.coefficients.feel.value);
   return {
-    belief: fromBread(learned, bread),
+    belief: fromBread(
+      household.today && touches.length > 0 ? { ...learned, day: household.today } : learned,
+      bread,
+    ),
     lesson: {
       forecast: levelMark(forecast),
       mixed: levelMark(mixed),

@@ -22,3 +22,16 @@ export function isMoment(text: string): boolean {
   );
   return match !== null && isDay(match[1]!) && Number.isFinite(Date.parse(text));
 }
+
+const dayMs = 86_400_000;
+
+/**
+ * Days from one day to another, negative where that is earlier.
+ *
+ * @returns undefined where one of them does not exist
+ * @example daysBetween('2026-03-01', '2026-03-15') // 14
+ */
+export function daysBetween(from: string, to: string): number | undefined {
+  const days = (Date.parse(to) - Date.parse(from)) / dayMs;
+  return Number.isFinite(days) ? days : undefined;
+}

@@ -179,10 +179,7 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
   it('passing doubt of a weighed loaf is nearly all the moisture of the bag', () => {
     const passing = passingOf(level(resolve(loaf), kitchenOf(defaultHousehold))!);
     const slope = (100 + 62) / (100 - ordinaryMoisture);
-    expect(passing).to.be.closeTo(
-      slope * coefficients.moistureSpread.value,
-      0.2,
-    );
+    expect(passing).to.be.closeTo(slope * coefficients.moistureSpread.value, 0.2);
   });
 });
 

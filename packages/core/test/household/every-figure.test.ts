@@ -80,6 +80,18 @@ function seen(formula: Formula, given: Household): unknown {
   ];
 }
 
+/** How sure a household is of its flour a month after a bake. */
+function aged(household: Household): number {
+  const loaf = build({ 'bread-flour': 500, water: 310 });
+  const { belief } = learnFromBake(
+    loaf,
+    [{ id: 'f', at: '2026-01-01T08:00:00Z', kind: 'felt', data: { points: -5 } }],
+    { ...household, today: '2026-01-01' },
+    nothingLearned,
+  )!;
+  return evaluate(loaf, { ...household, today: '2026-02-01' }, belief)!.level.sd;
+}
+
 function everything(figures: Record<string, number>, extra: readonly Formula[]): string {
   const household = { ...defaultHousehold, figures };
   const by = (measured: 'scale' | 'volume' | 'about' | 'heaping') =>
@@ -144,6 +156,7 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
       household,
       nothingLearned,
     )!.belief.mean,
+    aged(household),
     readRecipe('2 heaping cups bread flour', { measures: defaultMeasures, figures }).formula.stages,
     programmes.map((p) => p.rows.map((r) => [r.id, r.least, r.most, [...r.coefficients]])),
     extra.map((f) => seen(f, household)),

@@ -109,7 +109,12 @@ describe('learning from every touch of a bowl', () => {
         events.push({ id: `f${minute}`, at: time, kind: 'felt', data: { points } });
         if (points > -3) break;
         const data = { ingredient: 'water', grams: 10 };
-        events.push({ id: `w${minute}`, at: `2026-05-01T08:${minute + 1}:00Z`, kind: 'added', data });
+        events.push({
+          id: `w${minute}`,
+          at: `2026-05-01T08:${minute + 1}:00Z`,
+          kind: 'added',
+          data,
+        });
         at += 2;
       }
       const { belief } = learnFromBake(loaf, events, defaultHousehold, nothingLearned)!;

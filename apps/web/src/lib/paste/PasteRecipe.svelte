@@ -13,6 +13,7 @@
     type Answer,
     type Household,
     type Settings,
+    type StyleId,
   } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { onMount } from 'svelte';
@@ -45,7 +46,7 @@
     restored = true;
   });
   $effect(() => {
-    void [paste.text, paste.style];
+    void [paste.text, paste.said];
     // What is typed before the storage has answered is kept as well: it goes before what stood there.
     if (restored || paste.text) paste.keep();
   });
@@ -99,7 +100,7 @@
   }
 
   async function put() {
-    const formula = paste.own ?? paste.read?.formula;
+    const formula = paste.own ?? paste.formula;
     if (!formula) return;
     busy = true;
     fault = '';
@@ -172,7 +173,11 @@
       <div class="flex-wrap gap-3 {folded ? 'hidden' : 'flex'}">
         <label class="quiet grid gap-1"
           >It is for
-          <select class="field text-base text-ink" bind:value={paste.style}>
+          <select
+            class="field text-base text-ink"
+            value={paste.style}
+            onchange={(e) => (paste.said = e.currentTarget.value as StyleId)}
+          >
             {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
           </select>
         </label>
@@ -245,6 +250,12 @@
         />
         {#if paste.verdict}
           <p><b>{paste.verdict.state}.</b> {say(paste.verdict.says)}</p>
+          {#if paste.likely}
+            <p class="quiet">
+              Taken for {styles[paste.likely.style].inSentence}, {paste.likely.because}. Is it
+              another bread? Say so under “It is for”.
+            </p>
+          {/if}
         {:else if !paste.judged}
           <p class="quiet">One moment …</p>
         {:else}

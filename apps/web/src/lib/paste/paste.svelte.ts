@@ -1,4 +1,5 @@
 import {
+  asLikely,
   evaluate,
   formatLimits,
   nothingLearned,
@@ -23,7 +24,7 @@ const place = 'pasted';
 
 interface Kept {
   readonly text: string;
-  readonly style: StyleId;
+  readonly style?: StyleId | undefined;
 }
 
 /** A formula as this program takes it out; undefined for any other text. The server judges it. */
@@ -40,7 +41,8 @@ function ownFormula(text: string): { readonly name?: unknown } | undefined {
 /** A recipe being pasted: read at once, in the measures that the baker says it is in. */
 export class Paste {
   text = $state('');
-  style = $state<StyleId>('pan');
+  /** What bread the baker said it is. */
+  said = $state<StyleId | undefined>();
   measures = $state<Measures>() as Measures;
   /** What the baker said of rows that could not be read, by their text. */
   answers = $state.raw<Readonly<Record<string, Answer>>>({});
@@ -60,22 +62,33 @@ export class Paste {
       ? readRecipe(this.text, {
           ...readerOf(this.#household),
           measures: this.measures,
-          style: this.style,
           answers: this.answers,
           which: this.which,
         })
       : undefined,
   );
-  readonly evaluation = $derived.by(() => {
-    if (!this.read || !this.#belief) return undefined;
-    const household = { ...this.#household, measures: this.measures };
-    return evaluate(this.read.formula, household, this.#belief);
-  });
+  /** The likeliest, where nobody said what bread it is. */
+  readonly likely = $derived.by(() =>
+    this.read && this.#belief && !this.said
+      ? asLikely(this.read.formula, this.#here, this.#belief)?.likely
+      : undefined,
+  );
+  readonly style = $derived(this.said ?? this.likely?.style ?? 'pan');
+  /** What was read, as the bread that it is or most likely is. */
+  readonly formula = $derived(this.read && { ...this.read.formula, style: this.style });
+  readonly evaluation = $derived(
+    this.formula && this.#belief && evaluate(this.formula, this.#here, this.#belief),
+  );
   readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.style));
   /** Lines that stand in a measure of volume, so that the choice of measures matters. */
   readonly byVolume = $derived(
     this.read?.formula.stages.some((s) => s.lines.some((l) => l.measured === 'volume')) ?? false,
   );
+
+  /** The household, measuring as the text does. */
+  get #here(): Household {
+    return { ...this.#household, measures: this.measures };
+  }
 
   /** Whether a level can be judged yet. */
   get judged(): boolean {
@@ -112,18 +125,19 @@ export class Paste {
     const kept = (await outbox().keep.readText(place)) as Partial<Kept> | undefined;
     if (typeof kept?.text !== 'string' || this.text) return;
     this.text = kept.text.slice(0, mostText);
-    if (styleIds.some((id) => id === kept.style)) this.style = kept.style as StyleId;
+    if (styleIds.some((id) => id === kept.style)) this.said = kept.style;
   }
 
   /** Keeps what stands here in this browser, as it is typed. */
   keep(): void {
-    const { text, style } = this;
+    const { text, said: style } = this;
     if (text) void outbox().keep.keepText(place, { text, style } satisfies Kept);
     else void outbox().keep.dropText(place);
   }
 
   /** It stands on the shelf now, and is not brought back. */
   done(): void {
+    this.said = undefined;
     void outbox().keep.dropText(place);
   }
 

@@ -13,6 +13,7 @@ import {
   type LevelMark,
   type DeviceId,
   type Outcome,
+  type Room,
 } from '@tender-crumb/core';
 import { learnBook } from '@tender-crumb/core/heavy';
 import { sql } from 'kysely';
@@ -55,6 +56,8 @@ export interface NewBake {
   readonly name?: string;
   readonly method: DeviceId;
   readonly startedAt?: string;
+  /** The room as it was; the household's own where absent. */
+  readonly room?: Room;
 }
 
 /**
@@ -86,7 +89,8 @@ export async function startBake(
       return same ? { id } : 'another';
     }
     const startedAt = bake.startedAt ?? new Date().toISOString();
-    const household = await readHousehold(tx, new Date(startedAt));
+    const now = await readHousehold(tx, new Date(startedAt));
+    const household = { ...now, room: bake.room ?? now.room };
     const { belief } = await readBelief(tx);
     const forecast =
       baked && forecastOf(baked.formula, household, forBread(belief, formulaId ?? undefined));

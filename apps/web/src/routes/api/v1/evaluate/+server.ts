@@ -1,5 +1,6 @@
 import {
   allLines,
+  asLikely,
   completeFormula,
   defaultHousehold,
   evaluate,
@@ -44,7 +45,7 @@ async function readFormula(
   request: Request,
   query: EvaluateQuery,
   household: Household,
-): Promise<ReadRecipe> {
+): Promise<ReadRecipe & { styled: boolean }> {
   const type = request.headers.get('content-type') ?? '';
   if (/^text\/plain\b/i.test(type)) {
     const text = await readText(request);
@@ -58,13 +59,14 @@ async function readFormula(
         { where: 'body', what: 'nothing to read' },
       ]);
     }
-    return read;
+    return { ...read, styled: query.style !== undefined };
   }
   if (/json/i.test(type)) {
     const body = sensibleFormula(formulaIn(await readJson(request), 'body'));
     const complete = completeFormula(body, query.style);
     const formula = query.style ? { ...complete, style: query.style } : complete;
-    return { formula, rows: [], unread: [], assumptions: [], recipes: [] };
+    const styled = (query.style ?? body.style) !== undefined;
+    return { formula, rows: [], unread: [], assumptions: [], recipes: [], styled };
   }
   throw new Problem(415, 'A recipe is expected', [
     { where: 'content-type', what: 'send text/plain (a recipe) or application/json (a formula)' },
@@ -74,10 +76,22 @@ async function readFormula(
 export const POST = route(async ({ request, url }) => {
   const query = check(evaluateQuery, Object.fromEntries(url.searchParams), 'query');
   const household = householdOf(query);
-  const { formula, unread, assumptions } = await readFormula(request, query, household);
-  const own = usesOwn(formula) ? await readHousehold(await kitchen()) : undefined;
+  const {
+    formula: given,
+    unread,
+    assumptions,
+    styled,
+  } = await readFormula(request, query, household);
+  const own = usesOwn(given) ? await readHousehold(await kitchen()) : undefined;
   const here = own ? { ...household, own: own.own, figures: own.figures } : household;
-  const evaluation = evaluate(knownHere(formula, here), here, nothingLearned);
+  const known = knownHere(given, here);
+  // What nobody said, the formula itself says best.
+  const likely = styled ? undefined : asLikely(known, here, nothingLearned);
+  const formula = likely?.formula ?? known;
+  const evaluation = evaluate(formula, here, nothingLearned);
   if (!evaluation) return json(untoldAnswer(formula, unread, assumptions));
-  return json(evaluationAnswer(formula, evaluation, unread, assumptions));
+  return json({
+    ...evaluationAnswer(formula, evaluation, unread, assumptions),
+    ...(likely ? { likelyStyle: likely.likely } : {}),
+  });
 });

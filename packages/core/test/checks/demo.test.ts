@@ -1,0 +1,90 @@
+import { demoData, type DemoData } from '../../../../demo/household.ts';
+import { defaultHousehold, learnFromBake, nothingLearned, type Belief } from '../core.ts';
+import { between } from './near.ts';
+
+/** What a bread's bakes showed, in points: each from the fourth on. */
+interface Bread {
+  readonly id: string;
+  readonly bakes: number;
+  /** Felt less forecast. */
+  readonly missed: readonly number[];
+  /** Felt less what the same formula felt like the last time. */
+  readonly since: readonly number[];
+}
+
+const mean = (of: readonly number[]): number => of.reduce((sum, x) => sum + x, 0) / of.length;
+const rms = (of: readonly number[]): number => Math.sqrt(mean(of.map((x) => x * x)));
+/** Mean in standard errors. */
+const inErrors = (of: readonly number[]): number => {
+  const spread = Math.sqrt(of.reduce((sum, x) => sum + (x - mean(of)) ** 2, 0) / (of.length - 1));
+  return (mean(of) * Math.sqrt(of.length)) / spread;
+};
+
+/** Bakes of a bread that are passed over: what they taught is what is judged. */
+const first = 3;
+
+/** The invented household's book as it was learned, bake by bake. */
+function breadsOf({ bakes, formulas, bags, settings }: DemoData): Bread[] {
+  let belief: Belief = nothingLearned;
+  const felt = new Map<string, { missed: number[]; asWritten: number[] }>();
+  for (const { formulaId, version, events, room, startedAt } of bakes) {
+    const { formula } = formulas.find((f) => f.id === formulaId)!.versions[version - 1]!;
+    const today = startedAt.slice(0, 10);
+    const household = { ...defaultHousehold, ...settings, bags, room, today };
+    const learned = learnFromBake(formula, events, household, belief, formulaId)!;
+    belief = learned.belief;
+    const { forecast, mixed, felt: at } = learned.lesson;
+    const of = felt.get(formulaId) ?? { missed: [], asWritten: [] };
+    of.missed.push(at! - mixed.points);
+    of.asWritten.push(at! - (mixed.points - forecast.points));
+    felt.set(formulaId, of);
+  }
+  return [...felt].map(([id, { missed, asWritten }]) => ({
+    id,
+    bakes: missed.length,
+    missed: missed.slice(first),
+    since: asWritten.map((x, i) => x - asWritten[i - 1]!).slice(first),
+  }));
+}
+
+const today = new Date('2026-11-25');
+const source = 'own choice: as good as the last bake is what a household has without a program';
+
+describe('forecasts of an invented household, whose air, bags and hands the model does not know', () => {
+  for (const { id, bakes, missed, since } of breadsOf(demoData(today))) {
+    between(
+      'Demo household',
+      `${id}: mean of felt less forecast after three bakes, in standard errors (${bakes} bakes)`,
+      'own choice: twice its standard error',
+      () => inErrors(missed),
+      [-2, 2],
+    );
+    if (bakes < 9) continue;
+    between(
+      'Demo household',
+      `${id}: forecast’s spread beside that of “as last time”`,
+      source,
+      () => rms(missed) / rms(since),
+      [0, 1],
+    );
+  }
+
+  const others = Array.from({ length: 12 }, (_, i) => breadsOf(demoData(today, 1001 + i))).flat();
+  const often = others.filter((b) => b.bakes >= 9);
+  const share = (of: readonly Bread[], holds: (b: Bread) => boolean): number =>
+    of.filter(holds).length / of.length;
+  between(
+    'Demo household',
+    `of ${often.length} breads of 12 other seeds: share whose forecast beats “as last time”`,
+    source,
+    () => share(often, (b) => rms(b.missed) < rms(b.since)),
+    [0.8, 1],
+  );
+  between(
+    'Demo household',
+    'the same: share whose mean stands beyond twice its standard error',
+    'Student’s t with 5 to 20 bakes: .05 to .1',
+    () => share(often, (b) => Math.abs(inErrors(b.missed)) > 2),
+    [0, 0.15],
+  );
+});
