@@ -80,6 +80,7 @@ export * from '../src/formula/step.ts';
 export * from '../src/formula/take-correction.ts';
 export * from '../src/formula/totals.ts';
 export * from '../src/ferment/growth-rate.ts';
+export * from '../src/ferment/osmotic-brake.ts';
 export * from '../src/ferment/water-temperature.ts';
 export * from '../src/dough/account-bars.ts';
 export * from '../src/dough/account.ts';

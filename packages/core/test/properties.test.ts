@@ -19,6 +19,7 @@ import {
   totals,
   volumeUnits,
   defaultMeasures,
+  type Correction,
   type Formula,
   type Household,
   type Line,
@@ -81,6 +82,9 @@ const formulas: fc.Arbitrary<Formula> = fc
 
 const waterLine = (formula: Formula): Line =>
   formula.stages.at(-1)!.lines.find((l) => l.ingredient === 'water')!;
+
+const take = (formula: Formula, correction: Correction): Formula =>
+  takeCorrection(formula, { ...correction, correction: correction.key });
 
 describe('properties of the level', () => {
   it('more water never tightens', () => {
@@ -158,6 +162,18 @@ describe('properties of the level', () => {
 });
 
 describe('properties of edits', () => {
+  it('all offered corrections taken leave nothing to correct', () => {
+    fc.assert(
+      fc.property(formulas, (formula) => {
+        const { corrections, level } = judge(formula);
+        fc.pre(Math.abs(level.points) < 30);
+        const taken = corrections.reduce(take, formula);
+        expect(judge(taken).corrections.map((c) => [c.key, c.grams])).to.deep.equal([]);
+      }),
+      { seed: 11, numRuns: 400 },
+    );
+  });
+
   it('taking corrections and giving them back, in any order, restores the formula bit for bit', () => {
     fc.assert(
       fc.property(formulas, fc.nat(), (formula, turn) => {

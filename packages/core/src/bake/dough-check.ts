@@ -1,5 +1,5 @@
 import type { Window } from '../style/style.ts';
-import { isFlour } from '../formula/base.ts';
+import { baseOf, partOfBase } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsByVolume } from '../ingredient/measure-weight.ts';
@@ -8,6 +8,7 @@ import { gramsText } from '../quantity/number.ts';
 import type { Measures } from '../quantity/measures.ts';
 import { inSpoons } from '../correct/correction.ts';
 import { stateAt } from '../dough/state.ts';
+import { thickenerOf, thickeningGrams } from '../dough/thickener.ts';
 import { outside } from '../dough/window.ts';
 
 /** Minutes to let a correction work in before looking again. */
@@ -29,7 +30,7 @@ export interface DoughAdvice {
 
 /**
  * The spoon-sized correction for a dough as it feels: warm water where it is too tight, flour where
- * it is too loose, one tablespoon at a time. Doughs that drink slowly get half of it first, later.
+ * it is too loose (fibre or gluten where it stands on those), one tablespoon at a time. Doughs that drink slowly get half of it first, later.
  *
  * @param felt points of the level where the baker put it
  * @param lines the dough as mixed
@@ -51,14 +52,17 @@ export function checkDough(
       says: `This is where it should be (${state.id}): leave it alone.`,
     };
   }
-  const flours = lines.filter((l) => l.grams > 0 && isFlour(l));
-  const slow = flours.some((l) => l.of.slow && l.grams > baseGrams / 4);
+  const base = baseOf(lines);
+  const thickener = thickenerOf(lines, base);
+  const slow = lines.some((l) => l.of.slow && partOfBase(l, base) > 0 && l.grams > baseGrams / 4);
   const tight = off < 0;
-  const flour =
-    [...flours].sort((a, b) => b.grams - a.grams)[0]?.of ?? pantry.ingredient('plain-flour');
-  const of = tight ? pantry.ingredient('water') : flour;
-  const thirst = flour.thirst.value;
-  const total = tight ? (-off * baseGrams) / 100 : (off * baseGrams) / (100 * thirst + felt - off);
+  const of = tight
+    ? pantry.ingredient('water')
+    : (thickener?.of ?? pantry.ingredient('plain-flour'));
+  const { thirst = of.thirst.value, joins = 1 } = thickener ?? {};
+  const total = tight
+    ? (-off * baseGrams) / 100
+    : thickeningGrams(felt, felt - off, baseGrams, { thirst, joins });
   const spoon = gramsByVolume(1, 'tbsp', of, measures) ?? 15;
   const now = Math.max(spoon / 3, Math.min(spoon, total * (slow ? firstShare.value : 1)));
   const grams = Math.round(now);

@@ -22,6 +22,8 @@ export interface Correction {
   readonly key: string;
   readonly kind: CorrectionKind;
   readonly ingredient: string;
+  /** What that is called. */
+  readonly name: string;
   /** Positive adds, negative holds back. */
   readonly grams: number;
   readonly spoons: string;
@@ -72,14 +74,16 @@ export function ofFlour(
 /** Fills in what every correction derives from its changes. */
 export function makeCorrection(
   context: CorrectionContext,
-  correction: Omit<Correction, 'key' | 'grams' | 'ingredient' | 'spoons'>,
+  correction: Omit<Correction, 'key' | 'grams' | 'ingredient' | 'name' | 'spoons'>,
 ): Correction {
   const { ingredient: of, grams } = correction.changes[0]!;
+  const stuff = context.pantry.ingredient(of);
   return {
     ...correction,
     key: `${correction.kind}:${of}:${grams > 0 ? '+' : '-'}`,
     ingredient: of,
+    name: stuff.name,
     grams,
-    spoons: inSpoons(grams, context.pantry.ingredient(of), context.kitchen.measures),
+    spoons: inSpoons(grams, stuff, context.kitchen.measures),
   };
 }

@@ -54,7 +54,9 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
   const wanted = glutenToAdd(already, totals.proteinPercent, protein, aim);
   const grams = Math.min(wanted, most - inIt);
   if (grams < 0.5) return undefined;
-  const rounded = grams < 10 ? Math.round(grams * 2) / 2 : Math.round(grams);
+  // Not rounded past the most that it takes.
+  const rounded =
+    wanted < most - inIt && grams >= 10 ? Math.round(grams) : Math.floor(grams * 2) / 2;
   const thumb =
     totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
   return makeCorrection(context, {

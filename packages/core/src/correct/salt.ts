@@ -1,6 +1,8 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
+import type { Change } from '../formula/formula.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
 import { styles } from '../style/style.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
 
@@ -35,17 +37,33 @@ export function saltCorrection(context: CorrectionContext): Correction | undefin
     });
   }
   if (present > most && line) {
-    const grams = Math.max(to(saltUsualHigh.value), -line.grams);
+    const aim = Math.min(saltUsualHigh.value, most);
+    const changes = heldBack(lines, to(aim));
+    if (changes.length === 0) return undefined;
+    const grams = changes.reduce((sum, c) => sum + c.grams, 0);
     return makeCorrection(context, {
       kind: 'salt',
-      reason: `Salt is ${ofFlour(present, context)}; hold back ${gramsText(-grams)} to come to ${ofFlour(saltUsualHigh.value, context)}.`,
+      reason: `Salt is ${ofFlour(present, context)}; hold back ${gramsText(-grams)} to come to ${ofFlour(aim, context)}.`,
       basis: commonPractice,
       certainty: 0.9,
       ifLeft: 'A slow, tight dough and a salty loaf.',
-      changes: [{ stage: line.stage, ingredient: of, grams }],
+      changes,
     });
   }
   return undefined;
+}
+
+/** Salt held back from one line after the other, as far as they reach. */
+function heldBack(lines: readonly ResolvedLine[], grams: number): Change[] {
+  let rest = grams;
+  return lines
+    .filter((l) => l.of.role === 'salt' && l.grams > 0)
+    .map(({ stage, ingredient, grams: there }) => {
+      const back = Math.max(rest, -there);
+      rest -= back;
+      return { stage, ingredient, grams: back };
+    })
+    .filter((c) => c.grams < 0);
 }
 
 /** In a household that keeps to little salt: down to what still bakes well, and never up. */

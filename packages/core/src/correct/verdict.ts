@@ -70,7 +70,7 @@ export function verdict(
   const correction =
     fix &&
     (fix.grams > 0
-      ? `Needs about ${gramsText(fix.grams)} more ${fix.kind} (${fix.spoons}).`
+      ? `Needs about ${gramsText(fix.grams)} more ${fix.name} (${fix.spoons}).`
       : `Hold back about ${gramsText(-fix.grams)} of water (${fix.spoons}).`);
   const early = earlyFeel(level, restMinutes);
   return {

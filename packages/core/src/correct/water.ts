@@ -1,5 +1,4 @@
 import { pouredWater } from '../formula/poured-water.ts';
-import { roles } from '../ingredient/role.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
@@ -7,6 +6,7 @@ import { fillKey, placeOf } from '../household/belief.ts';
 import { ownPoints } from '../dough/own-points.ts';
 import { filledByHabit } from '../dough/parameter.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
+import { thickenerOf, thickeningGrams } from '../dough/thickener.ts';
 import { edgeFor, judgedAs, outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
@@ -16,8 +16,8 @@ const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 
 /** What the level rests on, for the baker: the bakes of its main flour, or the catalogue. */
 function levelBasis(context: CorrectionContext): string {
-  const flour = mainFlour(context);
-  const bakes = (flour && context.kitchen.belief.bakes[thirstKeyOf(flour)]) ?? 0;
+  const main = thickenerOf(context.lines)?.line;
+  const bakes = (main && context.kitchen.belief.bakes[thirstKeyOf(main)]) ?? 0;
   if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
   return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with this flour`;
 }
@@ -66,31 +66,28 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
     });
   }
 
-  const flour = mainFlour(context);
-  if (!flour) return undefined;
-  const entry = level.account.entries.find((e) => e.line === flour.id);
-  const thirst = entry?.thirst ?? flour.of.thirst.value;
-  const more = roundAway(flourFor(level.points - off, context, thirst), step(level.baseGrams));
-  if (!(more > 0)) return undefined;
+  const own = ownPoints(context.kitchen);
+  const thickener = thickenerOf(lines);
+  if (!thickener) return undefined;
+  const { line, of, joins } = thickener;
+  const thirst = level.account.entries.find((e) => e.line === line.id)?.thirst ?? thickener.thirst;
+  const more = roundAway(
+    thickeningGrams(level.points - own, level.points - off - own, level.baseGrams, {
+      thirst,
+      joins,
+    }),
+    step(level.baseGrams),
+  );
+  // What drinks nothing stiffens nothing.
+  if (!(more > 0 && Number.isFinite(more))) return undefined;
   return makeCorrection(context, {
     kind: 'flour',
-    reason: `Needs about ${gramsText(more)} more flour: there is no water to hold back, and the dough is ${state.says}.`,
+    reason: `Needs about ${gramsText(more)} more ${context.totals.dryBase ? of.name : 'flour'}: there is no water to hold back, and the dough is ${state.says}.`,
     basis,
     certainty,
     ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
-    changes: [{ stage: flour.stage, ingredient: flour.ingredient, grams: more }],
+    changes: [{ stage: line.stage, ingredient: line.ingredient, grams: more }],
   });
-}
-
-/**
- * Flour that moves the level to an aim: (surplus − aim × base) / (100 × thirst + aim), where the aim is
- * without what no line explains.
- */
-function flourFor(to: number, { level, kitchen }: CorrectionContext, thirst: number): number {
-  const own = ownPoints(kitchen);
-  const aim = to - own;
-  const surplus = (level.points - own) * level.baseGrams;
-  return (surplus - aim * level.baseGrams) / (100 * thirst + aim);
 }
 
 /** What is filled by cups that nobody weighed is never surer than this. Own choice. */
@@ -103,11 +100,6 @@ function sureOf(deviations: number, { lines, totals, kitchen }: CorrectionContex
   const chance = normalBelow(deviations);
   return !known && byCup > totals.flourGrams / 2 ? Math.min(chance, surestByCup) : chance;
 }
-
-const mainFlour = ({ lines, totals }: CorrectionContext) =>
-  lines
-    .filter((l) => l.grams > 0 && roles[l.of.role][totals.dryBase ? 'dryBase' : 'flour'])
-    .sort((a, b) => b.grams - a.grams)[0];
 
 /** Name of what drinks most for its weight among the large drinkers: the one to blame. */
 function mainDrinker({ level }: CorrectionContext): string {

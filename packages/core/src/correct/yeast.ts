@@ -1,6 +1,8 @@
 import { isFlour } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { growthRate } from '../ferment/growth-rate.ts';
+import { osmoticBrake } from '../ferment/osmotic-brake.ts';
+import { isRaisingAgent } from '../ferment/raising-agent.ts';
 import { roles } from '../ingredient/role.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice } from '../figure/figure.ts';
@@ -55,13 +57,13 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
     yeastMost,
     yeastMostDry,
     yeastCeiling,
-    slowingSugar,
+    yeastFood,
     usualRoom,
   } = kitchen.coefficients;
   const prefermented = lines.some((l) => l.stageKind === 'starter' || l.stageKind === 'preferment');
   const instant = asInstant(context);
   // A flatbread needs none, and baking powder or soda raises too.
-  const raised = lines.some((l) => l.grams > 0 && chemical.test(l.ingredient));
+  const raised = lines.some((l) => l.grams > 0 && isRaisingAgent(l));
   if (prefermented || (instant === 0 && (raised || unraised.has(formula.style)))) return undefined;
 
   const room = kitchen.room.celsius ?? usualRoom.value;
@@ -81,7 +83,6 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
       ),
     );
   const sugar = (100 * sumOf(context, sugars)) / totals.flourGrams;
-  const sweet = !totals.dryBase && sugar > slowingSugar.value;
   const place = { stage: line?.stage ?? stage, ingredient: of };
   const inRoom = kitchen.room.celsius === undefined ? '' : ` at ${Math.round(room)} °C`;
   // A cold kitchen is not answered with ever more yeast: warm water, or time, does it better.
@@ -91,42 +92,55 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
       ? ` In a kitchen this cold it takes longer all the same: warm the water, or give it ${Math.round((100 * (warmth * yeastUsualLow.value)) / wanted(yeastUsualLow.value) - 100)} % more time.`
       : '';
 
+  const tolerance = yeastUsualLow.sd;
+  const slowed = totals.dryBase ? 1 : sugarLeaves(sugar, kind === 'osmotolerant', context);
+  const sweetened = Math.min(wanted(yeastUsualLow.value) / slowed, yeastCeiling.value);
+
   if (instant === 0) {
-    const grams = change(wanted(yeastUsualLow.value));
+    const grams = change(Math.max(wanted(yeastUsualLow.value), sweetened));
     return makeCorrection(context, {
       kind: 'yeast',
-      reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in 1½ to 2 hours${inRoom}.${cold}`,
+      reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in 1½ to 2 hours${inRoom}${starves(context) ? `, with ${gramsText(yeastFood.value)} of sugar, as there is no starch here for it to live on` : ''}.${cold}`,
       basis: commonPractice,
       certainty: 0.95,
       ifLeft:
         'It stays flat, unless a starter or a raising agent goes in that is not written here.',
-      changes: [{ ...place, grams }],
+      changes: [
+        { ...place, grams },
+        ...(starves(context) ? [{ stage, ingredient: 'sugar', grams: yeastFood.value }] : []),
+      ],
     });
   }
   const most = totals.dryBase ? yeastMostDry.value : yeastMost.value;
   if (present > most * warmth) {
-    const aim = totals.dryBase ? most : wanted(yeastUsualHigh.value);
-    const grams = change(aim);
+    const aim = totals.dryBase ? most : Math.max(wanted(yeastUsualHigh.value), sweetened);
+    // Every kind gives way by the same share.
+    const changes = lines
+      .filter((l) => l.of.yeast && l.grams > 0)
+      .map((l) => ({
+        stage: l.stage,
+        ingredient: l.ingredient,
+        grams: -Math.min(l.grams, tenth(l.grams * (1 - aim / present))),
+      }))
+      .filter((c) => c.grams < 0);
+    if (changes.length === 0) return undefined;
+    const grams = changes.reduce((sum, c) => sum + c.grams, 0);
     return makeCorrection(context, {
       kind: 'yeast',
       reason: `Yeast is ${ofFlour(present, context)}, counted as instant; hold back ${gramsText(-grams)} to come to ${ofFlour(aim, context)}${inRoom}.`,
       basis: inRoom ? `${commonPractice}; growth rate after Rosso 1993` : commonPractice,
       certainty: 0.8,
       ifLeft: 'It rises very fast, collapses easily and tastes of yeast.',
-      changes: [{ ...place, grams }],
+      changes,
     });
   }
-  if (
-    sweet &&
-    kind !== 'osmotolerant' &&
-    present >= 0.3 &&
-    present < wanted(yeastUsualHigh.value)
-  ) {
-    const grams = change(wanted(yeastUsualHigh.value));
+  // As strong as a lean dough wants it, and too weak for one this sweet.
+  if (present >= yeastUsualLow.value - tolerance && present < sweetened - tolerance) {
+    const grams = change(sweetened);
     if (grams < 0.5) return undefined;
     return makeCorrection(context, {
       kind: 'yeast',
-      reason: `Sugar is ${ofFlour(sugar, context)} and slows yeast: ${gramsText(grams)} more keeps the rise to its usual time.`,
+      reason: `Sugar is ${ofFlour(sugar, context)} and leaves yeast about ${Math.round(100 * slowed)} % of its pace: ${gramsText(grams)} more keeps the rise to its usual time${sweetened < wanted(yeastUsualLow.value) / slowed ? ' as far as more yeast can; past that it takes longer' : ''}.`,
       basis: commonPractice,
       certainty: 0.7,
       ifLeft: 'It rises all the same, more slowly: go by the eye, not the clock.',
@@ -136,8 +150,21 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
   return undefined;
 }
 
-/** Raising agents that are no yeast. */
-const chemical = /^(?:baking-powder|baking-soda|ammonium)/;
+/** A dough with less water than this, % of flour, is not one yet. Own choice. */
+const leastWater = 50;
+
+/** Pace that sugar leaves to a dough of usual salt, beside the same dough without it. */
+function sugarLeaves(
+  sugar: number,
+  tolerant: boolean,
+  { totals, kitchen }: CorrectionContext,
+): number {
+  const salt = kitchen.coefficients.saltUsualLow.value;
+  const water = Math.max(totals.effectiveHydration, leastWater);
+  const pace = (of: number) =>
+    osmoticBrake({ salt, sugar: of, water }, kitchen.coefficients, tolerant);
+  return pace(sugar) / (pace(0) || 1);
+}
 
 /** Breads that are baked without rising as well. */
 const unraised: ReadonlySet<StyleId> = new Set(['flatbread', 'rolled-thin', 'griddle']);
@@ -151,21 +178,25 @@ const sugars = ({ of, grams }: ResolvedLine): number =>
 /** Share of the base in flour that feeds the yeast by its starch. Own estimate, no source. */
 const starchToLiveOn = 0.05;
 
+/** Whether a dough has neither starch nor sugar for yeast to eat. */
+function starves(context: CorrectionContext): boolean {
+  const { totals, kitchen } = context;
+  const starch = sumOf(context, (l) => (isFlour(l) ? l.grams : 0));
+  if (!totals.dryBase || starch > starchToLiveOn * totals.flourGrams) return false;
+  const added = sumOf(context, (l) => (l.of.role === 'sugar' ? sugars(l) : 0));
+  return added < kitchen.coefficients.yeastFood.value * 0.75;
+}
+
 /** A dough without starch and without sugar starves its yeast: a teaspoon of sugar feeds it. */
 export function yeastFoodCorrection(context: CorrectionContext): Correction | undefined {
-  const { totals, stage } = context;
   const { yeastFood } = context.kitchen.coefficients;
-  const starch = sumOf(context, (l) => (isFlour(l) ? l.grams : 0));
-  if (!totals.dryBase || starch > starchToLiveOn * totals.flourGrams) return undefined;
-  if (asInstant(context) === 0) return undefined;
-  const added = sumOf(context, (l) => (l.of.role === 'sugar' ? sugars(l) : 0));
-  if (added >= yeastFood.value * 0.75) return undefined;
+  if (asInstant(context) === 0 || !starves(context)) return undefined;
   return makeCorrection(context, {
     kind: 'yeast',
     reason: `There is no starch here for the yeast to live on: ${gramsText(yeastFood.value)} of sugar feeds it, and it eats nearly all of it.`,
     basis: commonPractice,
     certainty: 0.8,
     ifLeft: 'A weak rise and a dense slice. Sweeteners do not feed yeast.',
-    changes: [{ stage, ingredient: 'sugar', grams: yeastFood.value }],
+    changes: [{ stage: context.stage, ingredient: 'sugar', grams: yeastFood.value }],
   });
 }

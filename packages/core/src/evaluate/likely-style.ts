@@ -4,6 +4,7 @@ import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../household/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { isRaisingAgent } from '../ferment/raising-agent.ts';
 import { roles } from '../ingredient/role.ts';
 import type { StyleId } from '../style/style.ts';
 
@@ -31,8 +32,6 @@ interface Traits {
   readonly level: number;
 }
 
-const raises = /^(?:baking-powder|baking-soda|ammonium)/;
-
 function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: number): Traits {
   const base = baseOf(lines);
   const flours = lines.filter(isFlour);
@@ -54,7 +53,7 @@ function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: numbe
     egg: percent((l) => (l.of.role === 'egg' ? 1 : 0)),
     fruit: percent((l) => (l.of.role === 'addIn' && l.of.composition.sugars > 20 ? 1 : 0)),
     sourdough: !yeast && lines.some((l) => l.stageKind === 'starter'),
-    raised: yeast || lines.some((l) => l.stageKind === 'starter' || raises.test(l.ingredient)),
+    raised: yeast || lines.some((l) => l.stageKind === 'starter' || isRaisingAgent(l)),
     pieces: formula.pieces ?? 1,
     level,
   };

@@ -179,11 +179,17 @@ export const coefficients = {
     1,
     8,
   ),
-  slowingSugar: settable(
-    'Sugar above this slows yeast',
-    figure(10, '% of flour', 1, commonPractice),
-    3,
-    30,
+  osmoticScale: settable(
+    'Salt and sugar brake yeast on a scale of',
+    figure(3.5, 'osmol per kg of water', 0.3, ownModel),
+    1,
+    10,
+  ),
+  osmoticScaleTolerant: settable(
+    'The same for yeast that was bred for sweet doughs',
+    figure(5, 'osmol per kg of water', 0.5, ownModel),
+    1,
+    15,
   ),
   usualRoom: settable(
     'Room that the usual yeast is meant for',

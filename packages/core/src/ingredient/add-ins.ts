@@ -78,6 +78,7 @@ export const addIns: readonly Ingredient[] = [
     aliases: ['cheese', 'hard cheese', 'cheddar', 'parmesan'],
     role: 'addIn',
     composition: composition(usda('01009'), [36.75, 24.9, 33.31, 1.28, 0, 0.52, 653]),
+    addedSalt: 1.6,
     cup: { level: perCup(113, 12, usda('01009')) },
     allergens: ['milk'],
     perishable: true,

@@ -65,6 +65,8 @@ function ways(
   const marks = [...cupMarks.map((m) => whole + m), whole + 1].filter(
     (m) => Math.abs(ml - m * cup) <= mostBeside * tablespoon,
   );
+  // So many cups that a spoon is lost in them.
+  if (marks.length === 0) add(Math.round(ml / cup), 0, 0, false);
   for (const mark of marks) {
     const rest = Math.abs(ml - mark * cup);
     const less = ml < mark * cup;

@@ -4,7 +4,10 @@ import {
   bakeState,
   checkDough,
   defaultMeasures,
+  defaultHousehold,
   ingredient,
+  kitchenOf,
+  level,
   loadingOrders,
   mixedLines,
   resolve,
@@ -121,6 +124,23 @@ describe('dough check (common practice, no source)', () => {
     const total = advice.totalGrams!;
     const thirst = ingredient('bread-flour').thirst.value;
     expect((9 * 5 - thirst * total) / ((500 + total) / 100)).to.be.closeTo(4, 1e-9);
+  });
+
+  it('oat fibre for a loose low-carb dough, else gluten, never flour; water for a tight one', () => {
+    const low = (amounts: Record<string, number>, felt: number) => {
+      const of = resolve(build({ 'vital-gluten': 165, 'flax-meal': 80, water: 280, ...amounts }));
+      const { baseGrams } = level(of, kitchenOf(defaultHousehold))!;
+      return checkDough(felt, [-8, 10], of, baseGrams, defaultMeasures);
+    };
+    expect(low({ 'oat-fibre': 50 }, 16)).to.include({ action: 'add', ingredient: 'oat-fibre' });
+    expect(low({}, 16)).to.include({ ingredient: 'vital-gluten' });
+    expect(low({ 'plain-flour': 40 }, 16)).to.include({ ingredient: 'vital-gluten' });
+    expect(low({ 'oat-fibre': 50 }, -12)).to.include({ ingredient: 'water' });
+    // What it seems to want brings it to the edge, the larger base counted.
+    const base = 295;
+    const total = low({ 'oat-fibre': 50 }, 16).totalGrams!;
+    const thirst = ingredient('oat-fibre').dryBaseThirst!.value;
+    expect((16 * base - 100 * thirst * total) / (base + total)).to.be.closeTo(10, 1e-9);
   });
 
   it('half first, and later, where the flour drinks slowly', () => {

@@ -8,7 +8,9 @@ import {
   outside,
   readerOf,
   readRecipe,
+  takeCorrection,
   type Correction,
+  type Formula,
 } from '../core.ts';
 import {
   levelWith,
@@ -40,6 +42,9 @@ const judged = breads.map(({ lines, style }) => {
 });
 const looks = [looksOf(breads), looksOf(checks)] as const;
 
+const take = (formula: Formula, correction: Correction): Formula =>
+  takeCorrection(formula, { ...correction, correction: correction.key });
+
 describe('customary breads', () => {
   between(
     'Customary breads',
@@ -68,6 +73,18 @@ describe('customary breads', () => {
       return judged.reduce((sum, e) => sum + e.corrections.filter(sure).length, 0);
     },
     [0, 1],
+  );
+  between(
+    'Customary breads',
+    'corrections left where all that were offered are taken, of these breads and the handbook’s',
+    source,
+    () =>
+      [...breads, ...checks].reduce((left, { lines, style }) => {
+        const { formula } = readRecipe(lines.join('\n'), { ...readerOf(defaultHousehold), style });
+        const of = (f: Formula) => evaluate(f, defaultHousehold, nothingLearned)!.corrections;
+        return left + of(of(formula).reduce(take, formula)).length;
+      }, 0),
+    [0, 0],
   );
   between(
     'Customary breads',

@@ -85,8 +85,9 @@ describe('corrections (common practice, no source)', () => {
     expect(yeast({ 'instant-yeast': 20 })[0]).to.include({ grams: -12.5 });
     expect(yeast({})[0]).to.include({ ingredient: 'instant-yeast', grams: 5 });
     expect(yeast({ 'instant-yeast': 12 }, { room: { celsius: 32 } })[0]?.grams).to.be.lessThan(-3);
-    expect(yeast({ 'instant-yeast': 5, sugar: 80 })[0]?.grams).to.equal(2.5);
-    expect(yeast({ 'osmotolerant-yeast': 5, sugar: 80 })).to.deep.equal([]);
+    expect(yeast({ 'instant-yeast': 5, sugar: 80 })[0]?.grams).to.equal(2.8);
+    expect(yeast({ 'osmotolerant-yeast': 5, sugar: 80 })[0]?.grams).to.equal(1.6);
+    expect(yeast({ 'osmotolerant-yeast': 5, sugar: 50 })).to.deep.equal([]);
     // The lactose of milk is no sugar to a yeast.
     expect(yeast({ 'instant-yeast': 5, water: 0, 'milk-powder': 90 })).to.deep.equal([]);
     // A cold kitchen is told that it takes longer, and never to take more than 2 %.
@@ -100,6 +101,69 @@ describe('corrections (common practice, no source)', () => {
     expect(inRoom(24).reason).not.to.contain('warm the water');
     // Baking powder raises too.
     expect(yeast({ 'baking-powder': 15 })).to.deep.equal([]);
+  });
+
+  it('sugar brakes smoothly: what is asked for grows with it, and stops at 2 % (handbook: 10 % .75, 20 % .53 of the pace)', () => {
+    const asked = (sugar: number, yeast = 5) =>
+      kinds({ 'bread-flour': 500, water: 300, salt: 9, 'instant-yeast': yeast, sugar }).find(
+        (c) => c.kind === 'yeast',
+      )?.grams ?? 0;
+    expect([0, 20, 40, 50, 75, 100, 150].map((s) => asked(s))).to.deep.equal([
+      0, 0, 1.2, 1.6, 2.7, 4.2, 5,
+    ]);
+    // Meant for a long rise, it is left alone; strong enough for its sugar, too.
+    expect(asked(50, 3.9)).to.equal(0);
+    expect(asked(50, 4.1)).to.be.greaterThan(2);
+    expect(asked(50, 6)).to.equal(0);
+  });
+
+  it('what raises without yeast asks for none: powder, or flour that has it in it', () => {
+    const of = (amounts: Record<string, number>) =>
+      kinds({ water: 310, salt: 9, ...amounts }).filter((c) => c.kind === 'yeast');
+    expect(of({ 'self-raising-flour': 500 })).to.deep.equal([]);
+    expect(of({ 'bread-flour': 500, 'baking-soda': 5 })).to.deep.equal([]);
+    expect(of({ 'bread-flour': 500 })).to.have.length(1);
+  });
+
+  it('a loose low-carb dough without water to hold back asks for its fibre, not for flour', () => {
+    const dough = {
+      'vital-gluten': 165,
+      'oat-fibre': 50,
+      'flax-meal': 80,
+      egg: 475,
+      salt: 4,
+      'instant-yeast': 6,
+      sugar: 5,
+    };
+    const { corrections, level } = judge(build(dough, 'low-carb'));
+    const [fix] = corrections;
+    expect(level.points).to.be.greaterThan(10);
+    expect(fix).to.include({ kind: 'flour', ingredient: 'oat-fibre' });
+    const after = judge(build({ ...dough, 'oat-fibre': 50 + fix!.grams }, 'low-carb')).level.points;
+    expect(after).to.be.within(9.3, 10.001);
+  });
+
+  it('yeast for a dough without starch comes with its spoon of sugar', () => {
+    const dough = { 'vital-gluten': 165, 'oat-fibre': 50, 'flax-meal': 80, water: 237, salt: 4 };
+    const [fix] = judge(build(dough, 'low-carb')).corrections.filter((c) => c.kind === 'yeast');
+    expect(fix!.changes.map((c) => c.ingredient)).to.deep.equal(['instant-yeast', 'sugar']);
+  });
+
+  it('salt in cheese counts, and salt is held back from every line that has it', () => {
+    const { totals, corrections } = judge(
+      build({ 'bread-flour': 500, water: 310, salt: 8, 'coarse-salt': 9, 'instant-yeast': 6 }),
+    );
+    expect(totals.saltPercent).to.be.closeTo(3.4, 0.01);
+    expect(corrections.find((c) => c.kind === 'salt')!.changes).to.deep.equal([
+      { stage: 's1', ingredient: 'salt', grams: -6 },
+    ]);
+    const far = judge(
+      build({ 'bread-flour': 500, water: 310, salt: 8, 'coarse-salt': 19, 'instant-yeast': 6 }),
+    );
+    expect(far.corrections.find((c) => c.kind === 'salt')!.changes).to.have.length(2);
+    const cheesy = judge(build({ 'bread-flour': 500, water: 310, salt: 4, cheese: 150 }));
+    expect(cheesy.totals.saltPercent).to.be.closeTo(0.8 + 0.48, 1e-9);
+    expect(cheesy.corrections.some((c) => c.kind === 'salt')).to.equal(false);
   });
 
   it('yeast of a low-carb dough is judged by what is customary there', () => {

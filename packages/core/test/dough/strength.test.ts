@@ -86,6 +86,15 @@ describe('strength', () => {
     ]);
     expect(of('spelt-whole')[0]!.minutes).to.equal(5);
     expect(of('spelt-whole')[2]!.tooLong).to.equal(true);
+    // Without flour there is one short knead, not none.
+    const low = mixingAdvice(
+      resolve(build({ 'vital-gluten': 165, 'oat-fibre': 50, 'flax-meal': 80, water: 237 })),
+    );
+    expect(low.map((m) => [m.minutes, m.tooLong])).to.deep.equal([
+      [5, false],
+      [8, false],
+      [13, true],
+    ]);
   });
 });
 

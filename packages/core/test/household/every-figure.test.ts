@@ -47,6 +47,7 @@ const breads: ReadonlyArray<readonly [Record<string, number>, StyleId]> = [
   [{ ...usual, salt: 16, 'instant-yeast': 20, 'vital-gluten': 40 }, 'rolls'],
   [{ 'plain-flour': 500, water: 300, salt: 9 }, 'hearth-white'],
   [{ 'bread-flour': 400, water: 310 }, 'pan'],
+  [{ 'bread-flour': 500, water: 290, sugar: 90, salt: 9, 'osmotolerant-yeast': 5 }, 'plait'],
   [{ 'plain-flour': 350, 'whole-wheat': 150, water: 310, sugar: 25, 'instant-yeast': 6 }, 'pan'],
   [
     { 'vital-gluten': 165, 'oat-fibre': 50, 'flax-meal': 80, water: 237, 'instant-yeast': 6 },

@@ -206,7 +206,10 @@
     <div aria-live="polite">
       {#if bench.verdict}
         <p class="text-xl leading-snug font-bold">{bench.verdict.state}.</p>
-        <p class={bench.verdict.fits ? '' : 'font-semibold text-act'} data-testid="verdict">
+        <p
+          class={bench.verdict.fits ? '' : 'text-lg leading-snug font-semibold text-act'}
+          data-testid="verdict"
+        >
           {say(bench.verdict.says)}
         </p>
         {#if bench.verdict.early}<p class="text-sm">{say(bench.verdict.early)}</p>{/if}

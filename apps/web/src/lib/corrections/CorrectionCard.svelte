@@ -27,7 +27,7 @@
   </h3>
   <p>{say(correction.reason)}</p>
   <p class="quiet">
-    <b>{sure}</b>, from {say(correction.basis)}. Left alone: {say(
+    {sure.charAt(0).toUpperCase() + sure.slice(1)}, from {say(correction.basis)}. Left alone: {say(
       correction.ifLeft.charAt(0).toLowerCase() + correction.ifLeft.slice(1),
     )}
   </p>
@@ -56,8 +56,12 @@
   h3 {
     font-weight: 650;
   }
+  h3 {
+    font-size: 1.1rem;
+    line-height: 1.25;
+  }
   .amount {
-    font-size: 1.25rem;
+    font-size: 1.5rem;
   }
   .decide {
     display: flex;
