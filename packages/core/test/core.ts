@@ -141,7 +141,7 @@ export * from '../src/reader/table.ts';
 export * from '../src/reader/units.ts';
 export * from '../src/reader/words.ts';
 export * from '../src/reader/yield.ts';
-export * from '../src/substitute/cannot-stand-in.ts';
+export * from '../src/substitute/cannot-result.ts';
 export * from '../src/substitute/rule.ts';
 export * from '../src/substitute/rules.ts';
 export * from '../src/substitute/sourdough.ts';

@@ -3,10 +3,9 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Totals } from '../formula/totals.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
 import type { Refused } from '../quantity/refusal.ts';
-import type { RefusalContext } from './cannot-stand-in.ts';
 
 /** What a rule looks at. */
-export interface SwapContext extends Omit<RefusalContext, 'share'> {
+export interface SwapContext {
   readonly lines: readonly ResolvedLine[];
   readonly totals: Totals;
   readonly pantry: Pantry;
@@ -35,6 +34,8 @@ export interface Candidate {
   /** Stays the same for the same line: what to pass on to choose it. */
   readonly id: string;
   readonly label: string;
+  /** It takes a line's place altogether, or not at all. */
+  readonly whole?: boolean;
   readonly make: (line: ResolvedLine, context: SwapContext) => Swap;
 }
 

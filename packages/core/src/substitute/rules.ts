@@ -4,7 +4,8 @@ import { isFlour } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
-import { cannotStandIn } from './cannot-stand-in.ts';
+import { glutenToReplace } from '../dough/strength.ts';
+import { eggForOthers, kinForKin, othersForEgg } from './pairs.ts';
 import { add, takeOut, type Candidate, type Rule } from './rule.ts';
 import { fromStarterRule, toStarterRule } from './sourdough.ts';
 
@@ -17,10 +18,6 @@ const swapFigures = {
   /** Milk powder in a gram of milk: its solids without the fat. */
   powderInMilk: figure(0.086, 'g per g', 0.003, fromMemory('USDA SR Legacy 01077')),
   waterInMilk: figure(0.881, 'g per g', 0.005, fromMemory('USDA SR Legacy 01077')),
-  lecithinForEgg: figure(0.06, 'g per g of egg', 0.02, commonPractice),
-  waterForEgg: figure(0.76, 'g per g of egg', 0.05, fromMemory('USDA SR Legacy 01123')),
-  flaxForEgg: figure(0.14, 'g per g of egg', 0.04, commonPractice),
-  waterForFlaxEgg: figure(0.86, 'g per g of egg', 0.1, commonPractice),
   /** Sweetness of erythritol beside sugar. */
   erythritolSweetness: figure(0.7, 'of sugar', 0.1, commonPractice),
 } as const;
@@ -46,7 +43,7 @@ const flourNotes = (from: Ingredient, to: Ingredient): string[] => {
 };
 
 /** Any flour for any other, mass for mass. */
-const flourForFlour: Rule = (line, { pantry, totals }) =>
+const flourForFlour: Rule = (line, { pantry }) =>
   isFlour(line)
     ? pantry.all
         .filter((i) => i.role === 'flour' && i.id !== line.ingredient)
@@ -54,20 +51,12 @@ const flourForFlour: Rule = (line, { pantry, totals }) =>
         .map((to): Candidate => ({
           id: to.id,
           label: to.name,
-          make: (l, context) => {
-            const refused = cannotStandIn(l.of, to, {
-              ...context,
-              share: l.grams / totals.flourGrams,
-            });
-            return refused
-              ? { refused }
-              : {
-                  changes: [add(l, to.id, l.grams), takeOut(l)],
-                  held: ['level'],
-                  notes: flourNotes(l.of, to),
-                  basis: swapped,
-                };
-          },
+          make: (l) => ({
+            changes: [add(l, to.id, l.grams), takeOut(l)],
+            held: ['level'],
+            notes: flourNotes(l.of, to),
+            basis: swapped,
+          }),
         }))
     : [];
 
@@ -164,6 +153,23 @@ const fatForFat: Rule = (line, { pantry }) => {
   ];
 };
 
+/** Purée that stands in for a fat back to oil. */
+const pureeForFat: Rule = (line) =>
+  line.ingredient === 'fruit-puree'
+    ? [
+        {
+          id: 'oil',
+          label: 'oil',
+          make: (l) => ({
+            changes: [add(l, 'oil', l.grams), takeOut(l)],
+            held: ['level'],
+            notes: ['A shorter, moister crumb; the fruit’s taste goes.'],
+            basis: commonPractice,
+          }),
+        },
+      ]
+    : [];
+
 const milks: ReadonlySet<string> = new Set(['milk', 'skimmed-milk']);
 
 /** Milk to water and powder, and back. */
@@ -187,7 +193,6 @@ const milkAndPowder: Rule = (line, context) => {
           basis: powderInMilk.source,
         }),
       },
-      waterOnly,
     ];
   }
   if (line.ingredient !== 'milk-powder') return [];
@@ -211,53 +216,6 @@ const milkAndPowder: Rule = (line, context) => {
           basis: powderInMilk.source,
         };
       },
-    },
-  ];
-};
-
-const waterOnly: Candidate = {
-  id: 'water',
-  label: 'water alone',
-  make: (l) => ({
-    changes: [add(l, 'water', (l.grams * l.of.composition.water) / 100), takeOut(l)],
-    held: ['level', 'fat'],
-    notes: ['A plainer crumb and a paler crust.'],
-    basis: 'water of both, by composition',
-  }),
-};
-
-/** Whole egg to lecithin and water, or to a gel of linseed. */
-const eggForOthers: Rule = (line) => {
-  const { lecithinForEgg, waterForEgg, flaxForEgg, waterForFlaxEgg } = swapFigures;
-  if (line.ingredient !== 'egg') return [];
-  return [
-    {
-      id: 'lecithin',
-      label: 'lecithin and water',
-      make: (l) => ({
-        changes: [
-          add(l, 'lecithin', l.grams * lecithinForEgg.value),
-          add(l, 'water', l.grams * waterForEgg.value),
-          takeOut(l),
-        ],
-        held: ['level'],
-        notes: ['Stir lecithin into the liquid, or it lumps. The loaf stands a little less high.'],
-        basis: commonPractice,
-      }),
-    },
-    {
-      id: 'flax-meal',
-      label: 'linseed gel',
-      make: (l) => ({
-        changes: [
-          add(l, 'flax-meal', l.grams * flaxForEgg.value),
-          add(l, 'water', l.grams * waterForFlaxEgg.value),
-          takeOut(l),
-        ],
-        held: ['level'],
-        notes: ['Let meal and water stand for ten minutes until they gel.'],
-        basis: commonPractice,
-      }),
     },
   ];
 };
@@ -331,6 +289,34 @@ const glutenForStronger: Rule = (line, { pantry }) =>
       ]
     : [];
 
+/** Strong flour to plain flour with gluten in it: as much protein in as much flour. */
+const strongerForGluten: Rule = (line, { pantry }) => {
+  const [plain, gluten] = [pantry.ingredient('plain-flour'), pantry.ingredient('vital-gluten')];
+  const { protein } = line.of.composition;
+  if (!isFlour(line) || line.of.strength !== 'strong' || (line.of.whole ?? 0) > 0.3) return [];
+  if (protein <= plain.composition.protein) return [];
+  return [
+    {
+      id: 'plain-and-gluten',
+      label: 'plain flour and gluten',
+      make: (l) => {
+        const grams = glutenToReplace(
+          l.grams,
+          plain.composition.protein,
+          gluten.composition.protein,
+          protein,
+        );
+        return {
+          changes: [add(l, plain.id, l.grams - grams), add(l, gluten.id, grams), takeOut(l)],
+          held: ['level'],
+          notes: ['Whisk the gluten through the flour, or it clumps in the water.'],
+          basis: 'protein of all three, by composition',
+        };
+      },
+    },
+  ];
+};
+
 /** Every rule, in the order in which a baker would think of them. */
 export const rules: readonly Rule[] = [
   baggedForFresh,
@@ -338,9 +324,13 @@ export const rules: readonly Rule[] = [
   sweetForSweet,
   fatForFat,
   milkAndPowder,
+  pureeForFat,
+  kinForKin,
   eggForOthers,
+  othersForEgg,
   yeastForYeast,
   toStarterRule,
   fromStarterRule,
   glutenForStronger,
+  strongerForGluten,
 ];

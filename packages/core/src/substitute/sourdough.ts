@@ -33,6 +33,7 @@ function intoStarter({
 const yeastToStarter: Candidate = {
   id: 'starter',
   label: 'sourdough starter',
+  whole: true,
   make: (_, context) => {
     const { lines, main, totals } = context;
     if (totals.dryBase) {
@@ -86,6 +87,7 @@ export const fromStarterRule: Rule = (line) =>
         {
           id: 'instant-yeast',
           label: 'instant yeast instead of the starter',
+          whole: true,
           make: (l, { lines, main, totals }) => {
             if (l.stage === starterStage.id && l.typedGrams === 0) {
               return {

@@ -6,6 +6,7 @@ import {
   evaluate,
   giveBackCorrection,
   nothingLearned,
+  outside,
   resolve,
   stagesOf,
   substitute,
@@ -15,7 +16,9 @@ import {
   type Formula,
   type Household,
 } from '../core.ts';
+import { demoBreads } from '../../../../demo/formulas.ts';
 import { build } from '../build.ts';
+import { between, tally } from '../checks/near.ts';
 
 const swap = (formula: Formula, line: string, to: string, household = defaultHousehold) => {
   const made = substitute(formula, line, to, household, nothingLearned);
@@ -221,6 +224,207 @@ describe('yeast and sourdough', () => {
     const lean = build({ 'vital-gluten': 160, 'oat-fibre': 50, water: 240, 'instant-yeast': 6 });
     expect(refusal(lean, 'l4', 'starter')).to.contain('no flour here');
   });
+});
+
+describe('a part of a line', () => {
+  it('a half or a third gives way, and the rest stays', () => {
+    for (const share of [1 / 2, 1 / 3]) {
+      const made = substitute(loaf, 'l1', 'whole-wheat', defaultHousehold, nothingLearned, share);
+      if ('refused' in made) throw new Error(made.refused.says);
+      const now = grams(made.formula);
+      expect(now['whole-wheat']).to.be.closeTo(500 * share, 1e-9);
+      expect(now['bread-flour']).to.be.closeTo(500 * (1 - share), 1e-9);
+      expect(made.notes[0]).to.match(/^The other (50\.0|66\.7)\s% of the strong bread flour stay/);
+      expect(points(takeAll(made))).to.be.closeTo(points(loaf), 0.4);
+      const water = made.consequences.find((c) => c.kind === 'water')!;
+      expect(water.grams).to.be.closeTo((0.7 - 0.62) * 500 * share, 1.5);
+    }
+  });
+
+  it('is refused where only all of it makes sense, or none is meant', () => {
+    const by = (line: string, to: string, share: number) => {
+      const made = substitute(loaf, line, to, defaultHousehold, nothingLearned, share);
+      return 'refused' in made ? made.refused.code : undefined;
+    };
+    expect(by(id(loaf, 'instant-yeast'), 'starter', 0.5)).to.equal('only-whole');
+    expect(by('l1', 'whole-wheat', 0)).to.equal('no-share');
+    expect(by('l1', 'whole-wheat', 1.01)).to.equal('no-share');
+    // A third of a wheat loaf may be rice, a half may not.
+    expect(by('l1', 'rice-flour', 0.3)).to.equal(undefined);
+    expect(by('l1', 'rice-flour', 0.31)).to.equal('no-gluten');
+  });
+});
+
+describe('what follows is told truly', () => {
+  const says = (formula: Formula, ingredient: string, to: string) =>
+    swap(formula, id(formula, ingredient), to).consequences.map((c) => c.reason);
+
+  it('by what moves the water most', () => {
+    expect(says(loaf, 'bread-flour', 'whole-wheat')[0]).to.match(
+      /^It drinks 40\sg of water more than what it stands in for: 4\d\sg of water keeps/,
+    );
+    expect(says(loaf, 'bread-flour', 'plain-flour')[0]).to.match(
+      /^It drinks 20\sg of water less .*: \d\d\sg of water held back keeps/,
+    );
+    expect(says(loaf, 'honey', 'sugar')[0]).to.match(/^It brings 3.*\sg of water less/);
+    const oily = build({ 'bread-flour': 500, water: 300, oil: 60, salt: 9 });
+    expect(says(oily, 'oil', 'fruit-puree')[0]).to.match(/^It brings 2\d\sg of water more/);
+  });
+
+  it('what stood wrong before is another sentence', () => {
+    const tight = build({ 'bread-flour': 500, water: 270, salt: 9, 'instant-yeast': 6 });
+    const made = swap(tight, 'l1', 'whole-wheat').consequences.filter((c) => c.kind === 'water');
+    expect(made.map((c) => c.grams)).to.deep.equal([40, 25]);
+    expect(made[0]!.ifLeft).to.contain('tighter by 8.0 points');
+    expect(made[1]!.reason).to.match(/^Apart from the swap, it stood too tight before\./);
+    expect(new Set(made.map((c) => c.key)).size).to.equal(2);
+    const loose = build({ 'bread-flour': 500, water: 350, salt: 9, 'instant-yeast': 6 });
+    expect(swap(loose, 'l1', 'whole-wheat').consequences[1]!.reason).to.contain('too loose before');
+  });
+
+  it('where no plain water is poured, milk is held back; where no liquid is, flour goes in', () => {
+    const milky = build({ 'bread-flour': 500, milk: 350, salt: 9, 'instant-yeast': 6 });
+    const made = swap(milky, 'l1', 'plain-flour');
+    expect(made.consequences[0]!.changes).to.deep.equal([
+      { stage: 's1', ingredient: 'milk', grams: -22 },
+    ]);
+    expect(made.consequences[0]!.reason).to.match(/22.g of whole milk held back/);
+    expect(points(takeAll(made))).to.be.closeTo(points(milky), 0.4);
+
+    const eggs = { 'bread-flour': 500, egg: 420, butter: 50, salt: 9, 'instant-yeast': 6 };
+    const eggy = build(eggs, 'hearth-yeast');
+    const stiffer = swap(eggy, 'l1', 'plain-flour');
+    expect(stiffer.consequences[0]!.changes.map((c) => c.ingredient)).to.deep.equal([
+      'plain-flour',
+    ]);
+    expect(points(takeAll(stiffer))).to.be.closeTo(points(eggy), 0.4);
+  });
+});
+
+describe('refusals look at the formula that would be', () => {
+  const half = build({ 'bread-flour': 350, 'rice-flour': 150, water: 310, salt: 9 });
+  it('two swaps that each pass are refused together', () => {
+    expect(refusal(half, 'l1', 'whole-wheat')).to.equal(undefined);
+    const third = substitute(half, 'l1', 'maize-meal', defaultHousehold, nothingLearned, 0.2);
+    expect('refused' in third && third.refused.code).to.equal('no-gluten');
+  });
+
+  it('rye over half wants acid; egg over 15 g to 100 g of flour does not give way to lecithin', () => {
+    const mixed = build({ 'bread-flour': 260, 'rye-whole': 240, water: 350, salt: 9 });
+    const sour = build({ 'bread-flour': 260, 'rye-whole': 200, water: 310 }, 'rye', {
+      'rye-whole': 40,
+      water: 40,
+    });
+    const more = (f: Formula, line: string) => {
+      const made = substitute(f, line, 'rye-whole', defaultHousehold, nothingLearned, 0.1);
+      return 'refused' in made ? made.refused.code : undefined;
+    };
+    expect(more(mixed, 'l1')).to.equal('rye-without-acid');
+    expect(more(sour, id(sour, 'bread-flour'))).to.equal(undefined);
+    const egg = (g: number) => build({ 'bread-flour': 500, water: 250, egg: g, salt: 9 });
+    expect(refusal(egg(75), 'l3', 'lecithin')).to.equal(undefined);
+    expect(refusal(egg(76), 'l3', 'lecithin')).to.contain('So much egg');
+    expect(refusal(egg(76), 'l3', 'flax-meal')).to.equal(undefined);
+  });
+});
+
+describe('every pair that bakers put in each other’s place (handbook, common practice, no source)', () => {
+  const pairs: ReadonlyArray<readonly [string, string]> = [
+    ['bread-flour', 'whole-wheat'],
+    ['whole-wheat', 'fresh-hard-wheat'],
+    ['fresh-hard-wheat', 'half-bagged'],
+    ['sugar', 'honey'],
+    ['honey', 'syrup'],
+    ['sugar', 'jaggery'],
+    ['sugar', 'erythritol'],
+    ['oil', 'butter'],
+    ['butter', 'oil'],
+    ['oil', 'fruit-puree'],
+    ['fruit-puree', 'oil'],
+    ['milk', 'milk-powder'],
+    ['milk-powder', 'milk'],
+    ['water', 'milk'],
+    ['milk', 'water'],
+    ['milk', 'buttermilk'],
+    ['yoghurt', 'milk'],
+    ['egg', 'lecithin'],
+    ['lecithin', 'egg'],
+    ['egg', 'flax-meal'],
+    ['flax-meal', 'egg'],
+    ['egg', 'egg-yolk'],
+    ['egg-white', 'egg'],
+    ['instant-yeast', 'fresh-yeast'],
+    ['active-dry-yeast', 'osmotolerant-yeast'],
+    ['instant-yeast', 'starter'],
+    ['vital-gluten', 'stronger-flour'],
+    ['bread-flour', 'plain-and-gluten'],
+    ['salt', 'coarse-salt'],
+    ['oat-fibre', 'wheat-bran'],
+    ['oat-bran', 'oat-fibre'],
+    ['flax-meal', 'chia-seeds'],
+    ['chia-seeds', 'flax-meal'],
+  ];
+  for (const [from, to] of pairs) {
+    it(`${from} to ${to}`, () => {
+      const wet: Record<string, number> = {
+        'bread-flour': 320,
+        'whole-wheat': 365,
+        'fresh-hard-wheat': 385,
+      };
+      const amounts: Record<string, number> = {
+        ...(from in wet ? { [from]: 500 } : { 'plain-flour': 500 }),
+        water: wet[from] ?? 325,
+        salt: 9,
+        'instant-yeast': 6,
+        ...(from in wet || from === 'water' ? {} : { [from]: 12 }),
+      };
+      const formula = build(amounts, 'hearth-yeast');
+      const made = swap(formula, id(formula, from), to);
+      expect(points(takeAll(made))).to.be.closeTo(points(formula), 0.5);
+    });
+  }
+});
+
+describe('all substitutions of the invented household’s formulas', () => {
+  const tried = [1, 1 / 2, 1 / 3].flatMap((share) =>
+    demoBreads.flatMap(({ formula }) => {
+      const judge = (f: Formula) => evaluate(f, defaultHousehold, nothingLearned)!;
+      return resolve(formula).flatMap((line) =>
+        choicesFor(formula, line.id, defaultHousehold, share)
+          .filter((c) => !c.refused)
+          .flatMap(({ id: to }) => {
+            const made = substitute(formula, line.id, to, defaultHousehold, nothingLearned, share);
+            if ('refused' in made) return [];
+            const after = judge(takeAll(made));
+            const moved = Math.abs(after.level.points - judge(formula).level.points);
+            return [{ moved, out: Math.abs(outside(after.level.points, after.window)) }];
+          }),
+      );
+    }),
+  );
+  const source = 'own choice: a swap is to leave the dough where it was';
+  tally('Substitutions', 'of the demo’s formulas: all of a line, a half, a third', tried.length);
+  between(
+    'Substitutions',
+    'that leave the window by more than 2 points',
+    source,
+    () => tried.filter((t) => t.out > 2).length,
+    [0, 0],
+  );
+  between(
+    'Substitutions',
+    'largest move of the level with all that follows taken, points',
+    source,
+    () => Math.max(...tried.map((t) => t.moved)),
+    [0, 1],
+  );
+  between(
+    'Substitutions',
+    'share that moves it by less than half a point',
+    source,
+    () => tried.filter((t) => t.moved < 0.5).length / tried.length,
+    [0.99, 1],
+  );
 });
 
 describe('any substitution', () => {

@@ -22,7 +22,7 @@
 >
   <h3>
     <span class="amount">{correction.grams > 0 ? '+' : ''}{asMass(correction.grams)}</span>
-    {bench.pantry.ingredient(correction.ingredient).name}
+    {correction.name}
     <span class="quiet">· {say(correction.spoons)}</span>
   </h3>
   <p>{say(correction.reason)}</p>

@@ -14,6 +14,7 @@
   import { SvelteSet } from 'svelte/reactivity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import Level from '../level/Level.svelte';
+  import Either from '../ui/Either.svelte';
   import { asMass, say } from '../ui/writing.ts';
 
   let {
@@ -30,14 +31,25 @@
   const leaving = new SvelteSet<string>();
   let search = $state('');
 
+  /** How much of the line gives way. */
+  const shares = { all: 1, half: 1 / 2, third: 1 / 3 };
+  const shareNames = [
+    ['all', 'All of it'],
+    ['half', 'Half'],
+    ['third', 'A third'],
+  ] as const;
+  let part = $state<keyof typeof shares>('all');
+
   const from = $derived(bench.evaluation?.lines.find((l) => l.id === line));
-  const choices = $derived(line ? choicesFor(bench.formula, line, bench.household) : []);
+  const choices = $derived(
+    line ? choicesFor(bench.formula, line, bench.household, shares[part]) : [],
+  );
   const shown = $derived(
     choices.filter((c) => c.label.toLowerCase().includes(search.trim().toLowerCase())),
   );
   const made = $derived(
     line && chosen
-      ? substitute(bench.formula, line, chosen, bench.household, bench.belief)
+      ? substitute(bench.formula, line, chosen, bench.household, bench.belief, shares[part])
       : undefined,
   );
   const fits = $derived(made && !isRefused(made) ? made : undefined);
@@ -53,6 +65,7 @@
     line = undefined;
     chosen = undefined;
     search = '';
+    part = 'all';
     leaving.clear();
   }
 
@@ -121,6 +134,17 @@
       </div>
       <div class="mt-2 grid gap-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
         <div class="grid content-start gap-2">
+          {#if choices.length > 0}
+            <Either
+              label="How much of it gives way"
+              value={part}
+              choices={shareNames}
+              onpick={(picked) => {
+                part = picked;
+                leaving.clear();
+              }}
+            />
+          {/if}
           {#if choices.length > 8}
             <input
               class="field w-full"
@@ -182,7 +206,7 @@
                     <span
                       ><b
                         >{correction.grams > 0 ? '+' : ''}{asMass(correction.grams)}
-                        {bench.pantry.ingredient(correction.ingredient).name}</b
+                        {correction.name}</b
                       >
                       <span class="quiet">({say(correction.spoons)})</span>
                       {say(correction.reason)}
