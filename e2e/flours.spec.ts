@@ -183,7 +183,12 @@ test('something in a line’s place: refused with the reason, or side by side wi
   await expect(dialog.getByRole('table', { name: 'As it would be' })).toContainText(
     'whole wheat flour',
   );
-  await expect(dialog).toContainText('It drinks more than what it stands in for');
+  await expect(dialog).toContainText('36 g of water more than what it stands in for');
+  // A half of it, and back.
+  await dialog.getByRole('radio', { name: 'Half' }).click();
+  await expect(dialog).toContainText('18 g of water more than what it stands in for');
+  await expect(dialog).toContainText('The other 50.0 % of the strong bread flour stay.');
+  await dialog.getByRole('radio', { name: 'All of it' }).click();
   await dialog.getByRole('button', { name: 'Take it' }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByLabel('Grams of whole wheat flour')).toHaveValue('450');

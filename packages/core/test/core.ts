@@ -113,6 +113,7 @@ export * from '../src/correct/water.ts';
 export * from '../src/correct/yeast.ts';
 export * from '../src/caution/allergens.ts';
 export * from '../src/caution/cautions.ts';
+export * from '../src/caution/hazards.ts';
 export * from '../src/evaluate/evaluate.ts';
 export * from '../src/evaluate/likely-style.ts';
 export * from '../src/nutrition/cost.ts';

@@ -5,10 +5,14 @@ import type { Kitchen } from '../household/kitchen.ts';
 import { proteinAim, strengthShares } from '../dough/strength.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
-import type { Ingredient } from '../ingredient/ingredient.ts';
+import type { Eaten } from '../formula/besides.ts';
+import type { Allergen } from '../ingredient/ingredient.ts';
+import { isHazard, type Hazard } from './hazards.ts';
 
 export interface Caution {
   readonly id: string;
+  /** Names of what it is about, where it is about something: the text begins with them. */
+  readonly about?: string;
   readonly text: string;
 }
 
@@ -16,9 +20,9 @@ export interface Caution {
 export interface CautionFacts {
   readonly style: StyleId;
   /** What is in the dough. */
-  readonly ingredients: readonly Ingredient[];
+  readonly lines: readonly ResolvedLine[];
   /** What is in the dough, on it or in its filling: all that is eaten. */
-  readonly eaten: readonly Ingredient[];
+  readonly eaten: readonly Eaten[];
   readonly totals: Totals;
   readonly points: number;
   readonly glutenGrams: number;
@@ -33,83 +37,117 @@ export interface CautionFacts {
 
 interface CautionRow {
   readonly id: string;
+  /** Behind the names of what it is about, where it is about something. */
   readonly text: string | ((facts: CautionFacts) => string);
   readonly source: string;
-  readonly when: (facts: CautionFacts) => boolean;
+  /** What of all that is eaten it is about; of the dough alone where it says so. */
+  readonly of?: (of: Eaten, facts: CautionFacts) => boolean;
+  readonly inDough?: true;
+  readonly when?: (facts: CautionFacts) => boolean;
 }
 
-const has = (facts: CautionFacts, test: (i: Ingredient) => boolean): boolean =>
-  facts.eaten.some(test);
+const holds =
+  (allergen: Allergen) =>
+  ({ of }: Eaten): boolean =>
+    of?.allergens.includes(allergen) ?? false;
+const holdsGluten = holds('gluten');
+const is =
+  (hazard: Hazard) =>
+  (of: Eaten): boolean =>
+    isHazard(of, hazard);
 
 /** Hours that perishables may stand shorten above this. Source: US food-safety guidance. */
 const hotRoom = 32;
+const isHot = ({ kitchen }: CautionFacts): boolean => (kitchen.room.celsius ?? 0) > hotRoom;
 
 /** *Most of the flour*, by mass. */
 const most = 0.5;
+
+/** Share of the flour or dry base from which fibre wants water drunk with it. Own choice, no source. */
+const muchFibre = 0.05;
+
+const standing =
+  'Counted is the waiting (a delay, a soak, a preheat, a long warm rest); the usual rises, to about 3 hours in all, are customary and are not. What rests longer, or overnight, rests at 4 °C or below. Milk powder keeps dry on top of the flour.';
 
 /** General guidance that defers to local rules, makers' manuals and licensed advice. */
 export const cautionTable: readonly CautionRow[] = [
   {
     id: 'gluten-in-gluten-free-house',
-    text: 'Somebody in this house must not eat gluten, and this holds it: spelt, einkorn and every other wheat, rye, barley and vital gluten are no exception. A shared machine, mill or board carries it over; their bread needs its own.',
+    text: 'gluten, and somebody in this house must not eat it. Spelt, einkorn and every other wheat, rye, barley and vital gluten are no exception. A shared machine, mill or board carries it over; their bread needs its own.',
     source: 'EU 1169/2011 Annex II; 21 CFR 101.91 (gluten-free: under 20 ppm)',
-    when: (f) => f.glutenFree === true && has(f, (i) => i.allergens.includes('gluten')),
+    of: holdsGluten,
+    when: (f) => f.glutenFree === true,
   },
   {
     id: 'shared-mill',
     text: 'Nothing in it holds gluten by itself, but a mill, machine or board that wheat went through does. Flours not labelled gluten-free may hold traces.',
     source: '21 CFR 101.91 (gluten-free: under 20 ppm)',
-    when: (f) => f.glutenFree === true && !has(f, (i) => i.allergens.includes('gluten')),
+    when: (f) => f.glutenFree === true && !f.eaten.some(holdsGluten),
   },
   {
     id: 'gluten',
-    text: 'Holds gluten. All wheats (spelt, einkorn, emmer, khorasan and durum too), rye, barley and vital gluten are unsafe in coeliac disease or wheat allergy; fresh-milled or ancient changes nothing. Oats only where labelled gluten-free.',
+    text: 'gluten. All wheats (spelt, einkorn, emmer, khorasan and durum too), rye, barley and vital gluten are unsafe in coeliac disease or wheat allergy; fresh-milled or ancient changes nothing. Oats only where labelled gluten-free.',
     source: 'EU 1169/2011 Annex II; 21 CFR 101.91',
-    when: (f) => f.glutenFree !== true && has(f, (i) => i.allergens.includes('gluten')),
+    of: holdsGluten,
+    when: (f) => f.glutenFree !== true,
   },
   {
     id: 'perishable',
-    text: 'Milk, egg, soft butter or cheese in it: not over 2 hours in all between 4 and 60 °C, waiting included, so no delay timer. Milk powder keeps dry on top of the flour.',
-    source: 'US food-safety guidance',
-    when: (f) =>
-      f.ingredients.some((i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) <= hotRoom,
+    text: `not over 2 hours in all between 4 and 60 °C before the oven, so no delay timer. ${standing}`,
+    source: 'US food-safety guidance; common practice for the usual rises',
+    of: ({ of }) => of?.perishable === true,
+    inDough: true,
+    when: (f) => !isHot(f),
   },
   {
     id: 'perishable-hot',
-    text: 'Milk, egg, soft butter or cheese in it, in a room above 32 °C: not over 1 hour out of the fridge, waiting included, and no delay timer.',
-    source: 'US food-safety guidance',
-    when: (f) =>
-      f.ingredients.some((i) => i.perishable === true) && (f.kitchen.room.celsius ?? 0) > hotRoom,
+    text: `in a room above 32 °C, not over 1 hour out of the fridge before the oven, and no delay timer. ${standing}`,
+    source: 'US food-safety guidance; common practice for the usual rises',
+    of: ({ of }) => of?.perishable === true,
+    inDough: true,
+    when: isHot,
   },
   {
     id: 'egg-rich',
-    text: 'Breads with egg are baked to 71 °C in the middle at least. Raw dough with egg is not for tasting.',
+    text: 'baked to 71 °C in the middle at least, which bread is done well above. Raw dough with egg is not for tasting.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.allergens.includes('egg')),
+    of: holds('egg'),
   },
   {
     id: 'honey-infants',
-    text: 'Honey, baked or not, is not for children under 12 months.',
+    text: 'baked or not, not for children under 12 months.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.id === 'honey'),
+    of: is('honey'),
   },
   {
     id: 'xylitol-dogs',
-    text: 'Xylitol kills dogs, in small amounts: keep dough, bread and crumbs from them.',
+    text: 'kills dogs, in small amounts: keep dough, bread and crumbs from them.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.id === 'xylitol'),
+    of: is('xylitol'),
   },
   {
     id: 'raisins-dogs',
-    text: 'Raisins and raw dough harm dogs.',
+    text: 'harm dogs, dried or fresh, baked or not.',
     source: 'US food-safety guidance',
-    when: (f) => has(f, (i) => i.id === 'raisins'),
+    of: is('grapes'),
+  },
+  {
+    id: 'dogs',
+    text: 'not for dogs, baked or not.',
+    source: 'common practice, no source',
+    of: (eaten) => (['onions', 'macadamia', 'cocoa'] as const).some((h) => isHazard(eaten, h)),
   },
   {
     id: 'polyols',
-    text: 'Polyols and much fibre upset some guts; small slices first.',
+    text: 'polyols, which upset some guts; small slices first.',
     source: 'EU 1169/2011 Annex III',
-    when: (f) => has(f, (i) => i.role === 'sweetener'),
+    of: ({ of }) => (of?.composition.polyols ?? 0) > 0,
+  },
+  {
+    id: 'fibre-water',
+    text: 'so much fibre wants water drunk with it, and upsets some guts; small slices first.',
+    source: 'common practice, no source',
+    of: (eaten, f) => isFibre(eaten) && fibreShare(f) > muchFibre,
   },
   {
     id: 'carbohydrate-estimate',
@@ -140,13 +178,13 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'no-gluten-grains',
     text: 'Most of this flour holds no gluten that can build: it will not trap gas as wheat does, and kneading does nothing for it. Gluten is not the cure here either.',
     source: 'common practice, no source',
-    when: (f) => !f.totals.dryBase && f.strength.none > most,
+    // Who bakes rye, or without gluten grains, has said so.
+    when: (f) => !f.totals.dryBase && f.strength.none > most && !knowsSo.has(f.style),
   },
   {
     id: 'raw-flour',
-    text: 'Raw flour is not for tasting, nor is raw dough.',
+    text: 'Raw flour is not for tasting, nor is raw dough; in a dog it goes on rising.',
     source: 'US food-safety guidance',
-    when: () => true,
   },
   {
     id: 'machine-too-loose',
@@ -162,6 +200,12 @@ export const cautionTable: readonly CautionRow[] = [
   },
 ];
 
+const knowsSo: ReadonlySet<StyleId> = new Set(['rye', 'gluten-free']);
+
+const isFibre = ({ of }: Eaten): boolean => of?.role === 'fibre';
+const fibreShare = ({ lines, totals }: CautionFacts): number =>
+  sumGrams(lines.filter(isFibre)) / totals.flourGrams;
+
 function flourProtein(lines: readonly ResolvedLine[]): number {
   const flours = lines.filter(isFlour);
   const grams = sumGrams(flours);
@@ -169,29 +213,41 @@ function flourProtein(lines: readonly ResolvedLine[]): number {
   return grams > 0 ? protein / grams : 0;
 }
 
+/** Names of what a caution is about, each once: "whole milk, egg and honey". */
+function namesOf(eaten: readonly Eaten[]): string {
+  const names = [...new Set(eaten.map(({ of, asWritten }) => of?.name ?? asWritten ?? ''))];
+  const last = names.pop() ?? '';
+  return names.length > 0 ? `${names.join(', ')} and ${last}` : last;
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /**
- * The cautions that a formula calls for, in the table's order.
+ * The cautions that a formula calls for, in the table's order, each with what it is about.
  *
  * @param besides what goes on the bread or into its filling
  */
 export function cautions(
   lines: readonly ResolvedLine[],
-  facts: Omit<CautionFacts, 'ingredients' | 'eaten' | 'glutenGrams' | 'flourProtein' | 'strength'>,
-  besides: readonly Ingredient[] = [],
+  facts: Omit<CautionFacts, 'lines' | 'eaten' | 'glutenGrams' | 'flourProtein' | 'strength'>,
+  besides: readonly Eaten[] = [],
 ): Caution[] {
-  const ingredients = lines.filter((l) => l.grams > 0).map((l) => l.of);
-  const present: CautionFacts = {
+  const present = lines.filter((l) => l.grams > 0);
+  const all: CautionFacts = {
     ...facts,
     glutenGrams: lines.reduce((g, l) => g + (l.of.role === 'gluten' ? l.grams : 0), 0),
     flourProtein: flourProtein(lines),
     strength: strengthShares(lines),
-    ingredients,
-    eaten: [...ingredients, ...besides],
+    lines: present,
+    eaten: [...present, ...besides],
   };
-  return cautionTable
-    .filter((row) => row.when(present))
-    .map(({ id, text }) => ({
-      id,
-      text: typeof text === 'string' ? text : text(present),
-    }));
+  return cautionTable.flatMap(({ id, text, of, inDough, when }): Caution[] => {
+    if (when && !when(all)) return [];
+    const says = typeof text === 'string' ? text : text(all);
+    if (!of) return [{ id, text: says }];
+    const about = (inDough ? all.lines : all.eaten).filter((e) => of(e, all));
+    if (about.length === 0) return [];
+    const names = capital(namesOf(about));
+    return [{ id, about: names, text: `${names}: ${says}` }];
+  });
 }

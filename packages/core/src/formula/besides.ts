@@ -2,12 +2,20 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
 import type { Formula } from './formula.ts';
 
+/** Something that is eaten, by what is known of it: what it is, and what the baker wrote. */
+export interface Eaten {
+  readonly of?: Ingredient;
+  readonly asWritten?: string | undefined;
+}
+
 /**
- * What of the things outside the dough is known: a glaze's egg, a filling's nuts. They are eaten as well.
+ * The things outside the dough, a glaze's egg, a filling's nuts: they are eaten as well. What is not known
+ * is there by its words.
  *
- * @example besidesOf(formula, pantry).map((i) => i.id) // []
+ * @example besidesOf(formula, pantry).map((e) => e.of?.id) // []
  */
-export const besidesOf = ({ outside }: Formula, pantry: Pantry): Ingredient[] =>
-  (outside ?? []).flatMap(({ ingredient: id }) =>
-    id !== undefined && pantry.has(id) ? [pantry.ingredient(id)] : [],
-  );
+export const besidesOf = ({ outside }: Formula, pantry: Pantry): Eaten[] =>
+  (outside ?? []).map(({ ingredient: id, says }) => ({
+    ...(id !== undefined && pantry.has(id) ? { of: pantry.ingredient(id) } : {}),
+    asWritten: says,
+  }));

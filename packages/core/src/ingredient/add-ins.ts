@@ -80,8 +80,8 @@ export const addIns: readonly Ingredient[] = [
     composition: composition(usda('01009'), [36.75, 24.9, 33.31, 1.28, 0, 0.52, 653]),
     addedSalt: 1.6,
     cup: { level: perCup(113, 12, usda('01009')) },
+    // Hard cheese keeps for a night.
     allergens: ['milk'],
-    perishable: true,
   }),
   quietRow({
     id: 'spice',

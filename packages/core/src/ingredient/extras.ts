@@ -25,7 +25,7 @@ export const extras: readonly Ingredient[] = [
     'peanut butter, almond butter, tahini, sesame paste, cashew butter, hazelnut butter, smooth peanut butter',
     'fat',
     [1.5, 21, 52, 22, 6, 6, 300],
-    { cup: 258, allergens: ['nuts', 'sesame'] },
+    { cup: 258, allergens: ['nuts', 'peanut', 'sesame'] },
   ),
   row('mayonnaise', 'mayonnaise', 'mayo', 'fat', [21, 1, 75, 1, 0, 0.6, 635], {
     cup: 220,

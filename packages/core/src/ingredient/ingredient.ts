@@ -28,7 +28,14 @@ export const allergens = [
   'soy',
   'sesame',
   'nuts',
+  'peanut',
   'lupin',
+  'mustard',
+  'celery',
+  'fish',
+  'crustaceans',
+  'molluscs',
+  'sulphites',
 ] as const;
 export type Allergen = (typeof allergens)[number];
 
@@ -41,6 +48,8 @@ export interface Ingredient {
   readonly name: string;
   /** Words under which a recipe may speak of it, lower case. */
   readonly aliases: readonly string[];
+  /** Id of what a household's own ingredient is like. */
+  readonly like?: string;
   readonly role: Role;
   readonly composition: Composition;
   /** Grams of water that a gram takes to the reference dough, at 14 % moisture. */

@@ -101,6 +101,7 @@ export function ingredientFromLabel(id: string, label: Label): Ingredient {
     id,
     name: label.name.trim(),
     aliases: [],
+    like: label.like,
     composition: {
       water: label.moisture ?? Math.max(0, rest),
       protein: label.protein,

@@ -152,7 +152,6 @@ export const wetThings: readonly Ingredient[] = [
     composition: composition(usda('01145'), [16.17, 0.85, 81.11, 0.06, 0, 0.06, 11]),
     cup: { level: perCup(227, 6, usda('01145')) },
     allergens: ['milk'],
-    perishable: true,
   }),
   quietRow({
     id: 'butter-salted',
@@ -164,7 +163,6 @@ export const wetThings: readonly Ingredient[] = [
     // Its sodium above the unsalted row's, as salt: (643 − 11) mg × 2.54.
     addedSalt: 1.61,
     allergens: ['milk'],
-    perishable: true,
   }),
   quietRow({
     id: 'oil',

@@ -1,5 +1,14 @@
 import { expect } from 'chai';
-import { cautionTable, defaultHousehold, type Household } from '../core.ts';
+import {
+  allergenLists,
+  allergensOf,
+  cautionTable,
+  defaultHousehold,
+  ingredientFromLabel,
+  type Household,
+  type Ingredient,
+  type StyleId,
+} from '../core.ts';
 import { build, judge } from '../build.ts';
 
 type Dough = Record<string, number>;
@@ -23,7 +32,10 @@ const cases: ReadonlyArray<
   ['honey-infants', { ...wheat, honey: 10 }, { ...wheat, sugar: 10 }],
   ['xylitol-dogs', { ...wheat, xylitol: 10 }, { ...wheat, erythritol: 10 }],
   ['raisins-dogs', { ...wheat, raisins: 60 }, wheat],
+  ['dogs', { ...wheat, onion: 60 }, wheat],
+  ['dogs', { ...wheat, cocoa: 20 }, wheat],
   ['polyols', { ...wheat, erythritol: 20 }, wheat],
+  ['fibre-water', { ...wheat, psyllium: 26 }, { ...wheat, psyllium: 24 }],
   ['carbohydrate-estimate', { 'vital-gluten': 160, 'oat-fibre': 50, water: 240 }, wheat],
   ['rubbery-gluten', { ...wheat, 'vital-gluten': 40 }, { ...wheat, 'vital-gluten': 10 }],
   [
@@ -50,5 +62,95 @@ describe('each caution', () => {
     const known = new Set([...cases.map(([id]) => id), 'raw-flour']);
     expect(cautionTable.map((row) => row.id).filter((id) => !known.has(id))).to.deep.equal([]);
     expect(ids(wheat)).to.include('raw-flour');
+  });
+
+  const text = (id: string, dough: Dough, style?: StyleId) =>
+    judge(build(dough, style)).cautions.find((c) => c.id === id)?.text;
+
+  it('says what it is about, each once, without what is none of it', () => {
+    expect(text('perishable', { ...wheat, milk: 50, egg: 50, butter: 30, cheese: 50 })).to.match(
+      /^Whole milk and egg: not over 2 hours/,
+    );
+    expect(text('gluten', { ...wheat, 'rice-flour': 50, 'rye-whole': 50 })).to.match(
+      /^Strong bread flour and rye flour, whole: gluten\./,
+    );
+    // Butter and hard cheese keep for a night.
+    expect(text('perishable', { ...wheat, butter: 30, cheese: 50 })).to.equal(undefined);
+  });
+
+  it('by what a thing is: the household’s own honey, raisins and xylitol warn as the catalogue’s', () => {
+    const own = (name: string, like: string): Ingredient =>
+      ingredientFromLabel(`own-${like}`, {
+        name,
+        like,
+        school: 'eu',
+        protein: 0.3,
+        fat: 0,
+        carbohydrate: 80,
+        fibre: 0,
+        sugars: 80,
+        salt: 0,
+      });
+    const cases = [
+      ['Comb from the lock garden', 'honey', 'honey-infants'],
+      ['Heather honey', 'syrup', 'honey-infants'],
+      ['Sweet crystals', 'xylitol', 'xylitol-dogs'],
+      ['Birch sugar', 'erythritol', 'xylitol-dogs'],
+      ['Vine fruit', 'raisins', 'raisins-dogs'],
+    ] as const;
+    for (const [name, like, id] of cases) {
+      const stuff = own(name, like);
+      const household = { ...defaultHousehold, own: [stuff] };
+      const { cautions } = judge(build({ ...wheat, [stuff.id]: 20 }), household);
+      expect(cautions.find((c) => c.id === id)?.text, name).to.match(new RegExp(`^${name}`));
+    }
+  });
+
+  it('by the baker’s own words, where the pantry’s row is of many things', () => {
+    const formula = build({ ...wheat, walnuts: 60 });
+    const said = (words: string) => ({
+      ...formula,
+      stages: formula.stages.map((s) => ({
+        ...s,
+        lines: s.lines.map((l) => (l.ingredient === 'walnuts' ? { ...l, asWritten: words } : l)),
+      })),
+    });
+    const ids = (words: string) => judge(said(words)).cautions.map((c) => c.id);
+    expect(ids('60 g macadamia nuts')).to.include('dogs');
+    expect(ids('60 g walnuts')).not.to.include('dogs');
+  });
+
+  it('does not tell a baker of rye, or without gluten grains, what that is', () => {
+    const rye = { 'rye-whole': 500, water: 400 };
+    expect(text('no-gluten-grains', rye, 'rye')).to.equal(undefined);
+    expect(text('no-gluten-grains', { 'rice-flour': 500, water: 400 }, 'gluten-free')).to.equal(
+      undefined,
+    );
+    // A sweetener without polyols upsets no gut.
+    expect(text('polyols', { ...wheat, allulose: 20 })).to.equal(undefined);
+  });
+});
+
+describe('allergens', () => {
+  it('are all 14 of the EU’s list and all 9 of the US one (EU 1169/2011 annex II; FALCPA and FASTER acts)', () => {
+    const on = (list: 'eu' | 'us') =>
+      Object.values(allergenLists).flatMap((names) => names[list] ?? []);
+    expect(on('eu')).to.have.length(14);
+    expect(on('us')).to.have.length(9);
+    expect(new Set([...on('eu')]).size).to.equal(14);
+  });
+
+  it('stand by the row, and by the baker’s words', () => {
+    const of = (words: string) => allergensOf([], [{ asWritten: words }]);
+    expect(of('2 anchovies on top')).to.deep.equal({ eu: ['fish'], us: ['fish'] });
+    expect(of('peanut butter').eu).to.deep.equal(['peanuts']);
+    expect(of('celery salt').eu).to.deep.equal(['celery']);
+    expect(of('a glass of stout').eu).to.deep.equal(['cereals containing gluten']);
+    expect(of('nutmeg, coconut, buttercup squash')).to.deep.equal({ eu: [], us: [] });
+    const lines = judge(build({ ...wheat, 'nut-butter': 20, mustard: 5 })).lines;
+    expect(allergensOf(lines)).to.deep.equal({
+      eu: ['cereals containing gluten', 'mustard', 'nuts', 'peanuts', 'sesame', 'soybeans'],
+      us: ['peanuts', 'sesame', 'soy', 'tree nuts', 'wheat'],
+    });
   });
 });

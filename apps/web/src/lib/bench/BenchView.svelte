@@ -325,7 +325,10 @@
         <h2 id="cautions-title">Mind</h2>
         <ul class="mt-1 grid gap-1.5 text-sm">
           {#each bench.evaluation.cautions as caution (caution.id)}
-            <li class="border-l-4 border-line pl-2">{say(caution.text)}</li>
+            {@const about = caution.about ?? ''}
+            <li class="border-l-4 border-line pl-2">
+              <b>{about}</b>{say(caution.text.slice(about.length))}
+            </li>
           {/each}
         </ul>
         <p class="quiet mt-2">
