@@ -144,15 +144,29 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
       });
     }
   }
+  const counted = bags.map((b) => {
+    const grams = counts[b.id];
+    return grams === undefined
+      ? b
+      : { ...b, left: { grams, at: new Date(end - dayMs).toISOString() } };
+  });
   return {
     settings: { ...demoSettings, room: bakes.at(-1)!.room },
     labels: demoLabels,
-    bags,
+    bags: counted,
     formulas,
     // As they came to their end: the book learns in that order.
     bakes: bakes.sort((a, b) => (endOf(a) < endOf(b) ? -1 : 1)),
   };
 }
+
+/** What the household weighed yesterday, when it looked through its cupboard, grams. */
+const counts: Readonly<Record<string, number>> = {
+  'white-autumn': 3150,
+  'whole-autumn': 310,
+  'crock-autumn': 4200,
+  'plain-autumn': 870,
+};
 
 const endOf = ({ events }: DemoBake): string => events.find((e) => e.kind === 'finished')?.at ?? '';
 

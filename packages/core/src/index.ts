@@ -198,12 +198,16 @@ export {
   type KitchenThen,
 } from './bake/circumstances.ts';
 export { checkDough } from './bake/dough-check.ts';
+export { usedFromBags } from './bake/used-from-bags.ts';
+export { bagLeft, type TakenOut } from './ingredient/bag-left.ts';
+export { makeUpFor, runningOut, type MakeUp, type RunningOut } from './substitute/running-out.ts';
 export { bakeEventKinds, eventKinds } from './bake/event-kinds.ts';
 export { kindOfEvent, teaches, type BakeEvent } from './bake/event.ts';
 export { mixedLines } from './bake/mixed.ts';
 export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake/outcome.ts';
 export { restedFeel, stillToDrink } from './bake/rested-feel.ts';
 export { bakeState } from './bake/state.ts';
+export type { BakeState } from './bake/state.ts';
 export { weighingList, type WeighingItem } from './bake/weighing-list.ts';
 export { forBread } from './learn/for-bread.ts';
 export { modelVersion, type BookBake } from './learn/book.ts';

@@ -63,7 +63,7 @@ const taken = {
   reason: maybe(text(formatLimits.text)),
   basis: maybe(text(formatLimits.text)),
   changes: list(
-    object({ stage: id, ingredient, grams: number(-mostGrams, mostGrams) }),
+    object({ stage: id, ingredient, grams: number(-mostGrams, mostGrams), bag: maybe(id) }),
     formatLimits.changes,
     1,
   ),

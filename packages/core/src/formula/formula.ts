@@ -57,6 +57,8 @@ export interface Change {
   readonly stage: string;
   readonly ingredient: string;
   readonly grams: number;
+  /** The bag that what it brings in comes from, where that is told apart. */
+  readonly bag?: string;
 }
 
 /** A stage without its lines. */

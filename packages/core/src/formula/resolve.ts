@@ -148,7 +148,7 @@ function lay(
       lines.splice(gone < 0 ? lines.length : gone + 1, 0, {
         id: broughtIn(stage.id, change.ingredient),
         ingredient: change.ingredient,
-        bag: lines.find((l) => l.ingredient === change.ingredient)?.bag,
+        bag: change.bag ?? lines.find((l) => l.ingredient === change.ingredient)?.bag,
         grams: change.grams,
         measured: 'scale',
         stage: stage.id,

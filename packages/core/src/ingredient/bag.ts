@@ -1,4 +1,4 @@
-import { isDay } from '../quantity/day.ts';
+import { isDay, isMoment } from '../quantity/day.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import {
   day,
@@ -44,6 +44,12 @@ export const bagShape = {
       'of the whole bag, in the household’s money, and how much it held',
     ),
   ),
+  left: maybe(
+    meaning(
+      object({ grams: anyNumber, at: meaning(text(40, 1), 'when that was so, ISO 8601') }),
+      'what was in it when somebody last looked: bakes take from that',
+    ),
+  ),
   bestBefore: maybe(meaning(day, 'on a packet of yeast')),
   hydration: maybe(meaning(anyNumber, 'water per flour that a starter is kept at, g per g')),
   seed: maybe(meaning(anyNumber, 'ripe starter per flour that it is fed, g per g')),
@@ -53,7 +59,11 @@ export const bagShape = {
 } as const;
 
 /** A bag of flour or yeast, or a starter, told apart from others of its kind. */
-export type Bag = { readonly id: string } & DataOf<typeof bagShape>;
+export type Bag = {
+  readonly id: string;
+  /** Grams that are left today, where somebody once said what was in it: worked out, never said. */
+  readonly hasLeft?: number;
+} & DataOf<typeof bagShape>;
 
 export type BagField = keyof typeof bagShape;
 /** What cannot be of a bag, said at its field. */
@@ -142,6 +152,12 @@ export function bagProblems(bag: Partial<Omit<Bag, 'id'>>): BagProblem[] {
   }
   if (!within(bag.seed, sane.seed)) {
     beyond('seed', 'A starter is fed from a tenth of its weight to five hundred times of it');
+  }
+  if (bag.left && !(bag.left.grams >= 0 && bag.left.grams <= 1000 * sane.kilograms[1])) {
+    beyond('left', 'A bag has nothing left, or up to 100 kg');
+  }
+  if (bag.left && !isMoment(bag.left.at)) {
+    problems.push({ code: 'no-such-day', field: 'left', says: 'There is no such moment' });
   }
   for (const field of ['openedOn', 'bestBefore', 'fedOn'] as const) {
     const said = bag[field];

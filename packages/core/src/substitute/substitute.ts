@@ -3,7 +3,7 @@ import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import type { Correction, CorrectionContext } from '../correct/correction.ts';
 import { outside } from '../dough/window.ts';
 import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
-import { mainStage, type Formula } from '../formula/formula.ts';
+import { mainStage, type Change, type Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { giveBackCorrection, takeCorrection } from '../formula/take-correction.ts';
 import { totals } from '../formula/totals.ts';
@@ -52,6 +52,10 @@ function candidates(line: ResolvedLine, context: SwapContext): Candidate[] {
   return all.filter((c) => !seen.has(c.id) && seen.add(c.id));
 }
 
+/** A change that brings a thing in, from one bag of it. */
+const fromBag = (change: Change, ingredient: string, bag: string): Change =>
+  change.ingredient === ingredient && change.grams > 0 ? { ...change, bag } : change;
+
 /** A swap laid over a formula as one taken correction. */
 interface Laid {
   readonly formula: Formula;
@@ -66,6 +70,7 @@ function tryOn(
   context: SwapContext,
   household: Household,
   share: number,
+  bag?: string,
 ): Laid | Refused {
   if (altogether && share < 1) {
     return refuse('only-whole', 'It takes the place of all of it, or of none.');
@@ -83,7 +88,7 @@ function tryOn(
     correction: `swap:${line.ingredient}:${id}`,
     reason: `${label} in place of ${gramsText(line.grams)} of ${line.of.name}`,
     basis: swap.basis,
-    changes: swap.changes,
+    changes: bag === undefined ? swap.changes : swap.changes.map((c) => fromBag(c, id, bag)),
     ...(swap.stages ? { stages: swap.stages } : {}),
   });
   const lines = resolve(next, context.pantry);
@@ -122,6 +127,7 @@ export function choicesFor(
  *
  * @param choiceId of {@link choicesFor}
  * @param share of the line that gives way, above 0 to 1
+ * @param bag that what takes its place comes from, where that is told apart
  * @returns the substitution, or why it is refused
  * @example substitute(formula, 'l5', 'honey', household, belief, 0.5)
  */
@@ -132,6 +138,7 @@ export function substitute(
   household: Household,
   belief: Belief,
   share = 1,
+  bag?: string,
 ): Substitution | Refused {
   if (!(share > 0 && share <= 1)) return refuse('no-share', 'A share is above none and up to all.');
   const context = contextOf(formula, household);
@@ -139,7 +146,7 @@ export function substitute(
   const candidate = context && line && candidates(line, context).find((c) => c.id === choiceId);
   if (!context || !line || !candidate)
     return refuse('no-such-choice', 'There is no such line or choice.');
-  const laid = tryOn(formula, line, candidate, context, household, share);
+  const laid = tryOn(formula, line, candidate, context, household, share, bag);
   if (isRefused(laid)) return laid;
   const { swap } = laid;
   if ('givesBack' in swap) return { formula: laid.formula, consequences: [], notes: swap.notes };

@@ -72,7 +72,7 @@ describe('each caution', () => {
       /^Whole milk and egg: not over 2 hours/,
     );
     expect(text('gluten', { ...wheat, 'rice-flour': 50, 'rye-whole': 50 })).to.match(
-      /^Strong bread flour and rye flour, whole: gluten\./,
+      /^Strong bread flour and whole rye flour: gluten\./,
     );
     // Butter and hard cheese keep for a night.
     expect(text('perishable', { ...wheat, butter: 30, cheese: 50 })).to.equal(undefined);

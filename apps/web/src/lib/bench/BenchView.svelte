@@ -40,6 +40,7 @@
   import SaveMark from './SaveMark.svelte';
   import type { Version } from './saver.svelte.ts';
   import Makes from './Makes.svelte';
+  import RunningOut from './RunningOut.svelte';
   import Level from '../level/Level.svelte';
   import Sheet from '../sheet/Sheet.svelte';
   import Corrections from '../corrections/Corrections.svelte';
@@ -319,6 +320,7 @@
   </section>
 
   <div class="side">
+    <RunningOut {bench} />
     <div class="bowl first p-3"><Corrections {bench} /></div>
     {#if bench.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">

@@ -27,6 +27,8 @@
   } = $props();
 
   const text = (n: number | undefined) => (n === undefined ? '' : String(n));
+  const leftText = (grams: number | undefined) =>
+    grams === undefined ? '' : String(Number((grams / 1000).toFixed(2)));
   const start = untrack(() => bag);
   const written = new Written(`bag/${start?.id ?? 'new'}`, {
     name: start?.name ?? '',
@@ -38,6 +40,7 @@
     extraction: text(start?.extraction === undefined ? undefined : start.extraction * 100),
     paid: text(start?.price?.paid),
     kilograms: text(start?.price?.kilograms),
+    left: leftText(start?.hasLeft),
     finished: start?.finished ?? false,
     since: 'today' as string,
   });
@@ -60,6 +63,15 @@
     ),
   );
 
+  /** What is in it, said now; as it was said before where nothing else is written. */
+  function leftSaid(): Bag['left'] {
+    const { left, kilograms } = written.fields;
+    if (start && left === leftText(start.hasLeft)) return start.left;
+    // A new bag of so many kilos has them.
+    const held = numberIn(left) ?? (start ? undefined : numberIn(kilograms));
+    return held === undefined ? undefined : { grams: held * 1000, at: new Date().toISOString() };
+  }
+
   const percent = (n: number | undefined) => (n === undefined ? undefined : n / 100);
 
   async function keep(event: SubmitEvent) {
@@ -81,6 +93,7 @@
           ? undefined
           : { paid: price.paid, kilograms: price.kilograms ?? NaN },
       finished: finished || undefined,
+      left: leftSaid(),
     };
     const wrong = bagProblems(said);
     faults = Object.fromEntries(wrong.map((p) => [p.field, p.says]));
@@ -157,6 +170,12 @@
     </label>
     <NumberField label="Paid" bind:value={written.fields.paid} fault={faults['price'] ?? ''} />
     <NumberField label="for, kg" bind:value={written.fields.kilograms} />
+    <NumberField
+      label="Left in it, kg"
+      bind:value={written.fields.left}
+      placeholder={start ? 'not known' : 'all of it'}
+      fault={faults['left'] ?? ''}
+    />
   </div>
   {#if couldBeEither}
     <div class="flex flex-wrap items-center gap-3">

@@ -7,6 +7,7 @@
     type KnownThirst,
   } from '@tender-crumb/core';
   import Pencil from '@lucide/svelte/icons/pencil';
+  import { asMass } from '../ui/writing.ts';
   import BagForm from './BagForm.svelte';
 
   let {
@@ -31,6 +32,7 @@
       b.protein !== undefined && `${b.protein} % protein`,
       b.moisture !== undefined && `${b.moisture} % moisture`,
       b.openedOn && `opened ${day.format(new Date(b.openedOn))}`,
+      b.hasLeft !== undefined && `${asMass(b.hasLeft)} left`,
       b.price && `${pricePerKilo(b)?.toFixed(2)} a kg`,
       b.finished && 'used up',
     ]

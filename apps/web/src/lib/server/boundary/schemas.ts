@@ -222,7 +222,10 @@ export const settingsBody = Joi.object<Settings>({
 /** Ranges of what a label can say are the core's to judge; here only that they are numbers. */
 const figureOf = Joi.number().min(-1e6).max(1e6);
 
-export const bagBody = joiOf(bagShape).required() as Joi.ObjectSchema<Omit<Bag, 'id'>>;
+/** What a bag has left is worked out here: sent back, it is passed over. */
+export const bagBody = (joiOf(bagShape) as Joi.ObjectSchema<Omit<Bag, 'id'>>)
+  .keys({ hasLeft: Joi.any().strip() })
+  .required();
 
 export const labelBody = Joi.object<Label>({
   name: Joi.string().trim().min(1).max(80).required(),

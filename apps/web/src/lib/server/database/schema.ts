@@ -79,6 +79,13 @@ export interface Schema {
     /** What else is said of it, as JSON: grind, protein, moisture, price. */
     facts: Generated<string>;
   };
+  /** What each finished bake took out of each bag. */
+  bag_use: {
+    bake_id: string;
+    bag_id: string;
+    grams: number;
+    at: string;
+  };
   own_ingredient: {
     id: string;
     label: string;

@@ -1,5 +1,6 @@
 import type { Bag } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
+import { withWhatIsLeft } from './bag-use.ts';
 import { bagWasAlwaysSo } from './kitchens.ts';
 import { wantLearning } from './learning.ts';
 
@@ -11,16 +12,17 @@ export async function listBags(db: Database): Promise<Bag[]> {
     .orderBy('ingredient')
     .orderBy('name')
     .execute();
-  return rows.map(({ id, name, ingredient, opened_on, facts }) => ({
+  const bags = rows.map(({ id, name, ingredient, opened_on, facts }) => ({
     id,
     name,
     ingredient,
     ...(opened_on ? { openedOn: opened_on } : {}),
     ...(JSON.parse(facts) as Partial<Bag>),
   }));
+  return withWhatIsLeft(db, bags);
 }
 
-const rowOf = ({ id, name, ingredient, openedOn, ...facts }: Bag) => ({
+const rowOf = ({ id, name, ingredient, openedOn, hasLeft: _, ...facts }: Bag) => ({
   id,
   name,
   ingredient,

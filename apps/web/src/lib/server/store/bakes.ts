@@ -5,6 +5,7 @@ import {
   kitchenNow,
   teaches,
   type BakeEvent,
+  type BakeState,
   type BookBake,
   type Circumstances,
   type Formula,
@@ -21,6 +22,7 @@ import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
 import { formulaOf } from './formula-body.ts';
 import { readFormula, type Page } from './formulas.ts';
+import { keepBagUse } from './bag-use.ts';
 import { readBelief, readHousehold, saveBelief } from './household.ts';
 import { keepKitchen, readKitchens } from './kitchens.ts';
 import { isBookLearned, wantLearning } from './learning.ts';
@@ -305,11 +307,19 @@ export async function appendEvents(
       .where('id', '=', id)
       .execute();
     if ((before.finishedAt || state.finishedAt) && fresh.some(teaches)) {
+      await keepUse(tx, before, state);
       if (before.finishedAt || !(await isBookLearned(tx))) await wantLearning(tx);
       else await learnOne(tx, { ...before, events: after });
     }
     return readBake(tx, id);
   });
+}
+
+/** Writes down what a bake of a formula took out of the household's bags. */
+async function keepUse(tx: Database, bake: StoredBake, state: BakeState): Promise<void> {
+  if (bake.formulaId === undefined) return;
+  const version = await readFormula(tx, bake.formulaId, bake.formulaVersion);
+  if (version) await keepBagUse(tx, bake.id, version.formula, state, await readHousehold(tx));
 }
 
 /** Learns from one bake on top of what is believed. */

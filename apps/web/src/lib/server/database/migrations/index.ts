@@ -5,6 +5,7 @@ import { house } from './0003-house.ts';
 import { circumstances } from './0004-circumstances.ts';
 import { bakeWithoutFormula } from './0005-bake-without-formula.ts';
 import { offTheShelf } from './0006-off-the-shelf.ts';
+import { bagUse } from './0007-bag-use.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -14,4 +15,5 @@ export const migrations: Record<string, Migration> = {
   '0004-circumstances': circumstances,
   '0005-bake-without-formula': bakeWithoutFormula,
   '0006-off-the-shelf': offTheShelf,
+  '0007-bag-use': bagUse,
 };
