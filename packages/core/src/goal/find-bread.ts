@@ -3,12 +3,19 @@ import type { Kitchen } from '../household/kitchen.ts';
 import type { Level } from '../dough/level.ts';
 import { level } from '../dough/level.ts';
 import { outside } from '../dough/window.ts';
+import type { Role } from '../ingredient/role.ts';
 import { roundAway } from '../quantity/number.ts';
 import type { Change } from '../formula/formula.ts';
 import { costOf } from '../nutrition/cost.ts';
 import { inHundredGrams, nutrition, partOf, type Nutrition } from '../nutrition/nutrition.ts';
 import type { Goal, Relaxable } from './goal.ts';
-import { linesAt, programmeOf, type CandidateStuff, type Programme } from './programme.ts';
+import {
+  linesAt,
+  programmeOf,
+  standsOn,
+  type CandidateStuff,
+  type Programme,
+} from './programme.ts';
 import { solveProgramme, type Amounts } from './solve.ts';
 
 /** One ingredient of the bread that was found. */
@@ -56,7 +63,7 @@ export type Found =
 const weighable = (grams: number): number =>
   grams < 0.05 ? 0 : grams < 10 ? Math.round(grams * 10) / 10 : Math.round(grams);
 
-const goals: readonly Relaxable[] = ['netCarbs', 'protein', 'kcal', 'level'];
+const goals: readonly Relaxable[] = ['netCarbs', 'protein', 'kcal', 'whole', 'useUp', 'level'];
 
 /**
  * Looks for a bread that meets a goal, of what is in the formula and what the pantry offers.
@@ -71,9 +78,8 @@ export function findBread(
   kitchen: Kitchen,
   stage: string,
 ): Found {
-  const held = candidates.map((c) =>
-    c.of.role === 'leaven' ? { ...c, least: c.now, most: c.now } : c,
-  );
+  const free = mayChange(candidates, goal);
+  const held = candidates.map((c) => (free(c) ? c : { ...c, least: c.now, most: c.now }));
   // Well inside the window first: a bubble whose middle stands on the mark is out half of the time.
   const programme = programmeOf(held, goal, kitchen);
   const inner = programmeOf(held, { ...goal, window: inside(goal.window) }, kitchen);
@@ -103,6 +109,19 @@ export function findBread(
       .filter((l) => Math.abs(l.grams - l.now) > 1e-9)
       .map((l) => ({ stage, ingredient: l.ingredient, grams: l.grams - l.now })),
   };
+}
+
+/** What a wheat bread is made another of: its flours, and what goes by them. */
+const ofFlour: ReadonlySet<Role> = new Set(['flour', 'gluten', 'bran', 'meal']);
+
+/**
+ * What may change: never the yeast; of a wheat bread, where only its flours are spoken of, not what makes
+ * it soft or sweet either.
+ */
+function mayChange(candidates: readonly CandidateStuff[], { netCarbs, kcal }: Goal) {
+  const wheat = standsOn(candidates).dryness <= 0.5 && netCarbs === undefined && kcal === undefined;
+  return ({ of }: CandidateStuff): boolean =>
+    wheat ? ofFlour.has(of.role) || of.role === 'salt' || of.id === 'water' : of.role !== 'leaven';
 }
 
 /** A window less a point at each end, or a quarter of it where it is narrow. */
@@ -151,7 +170,7 @@ function figuresOf(
 
 /** What the goal asks for, in its own unit. */
 const asked = (goal: Goal, of: Relaxable): number | undefined =>
-  of === 'level' ? goal.window[0] : goal[of];
+  of === 'level' ? goal.window[0] : of === 'useUp' ? goal.useUp?.grams : goal[of];
 
 function nothing(programme: Programme, goal: Goal): Found {
   const present = goals.filter((g) => asked(goal, g) !== undefined);

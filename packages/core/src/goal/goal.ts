@@ -9,6 +9,10 @@ export interface Goal {
   readonly protein?: number;
   /** At most so many kilocalories a portion. */
   readonly kcal?: number;
+  /** At least so much whole grain, % of the flour. */
+  readonly whole?: number;
+  /** A thing of which so many grams at least are to go: a bag that is to be used up. */
+  readonly useUp?: { readonly ingredient: string; readonly grams: number };
   /** Grams of dough; as the formula has it where absent. */
   readonly dough?: number;
   readonly portions: number;
@@ -20,4 +24,4 @@ export interface Goal {
 }
 
 /** Goals that can be relaxed, in the words of the screen. */
-export type Relaxable = 'netCarbs' | 'protein' | 'kcal' | 'level';
+export type Relaxable = 'netCarbs' | 'protein' | 'kcal' | 'whole' | 'useUp' | 'level';

@@ -3,7 +3,7 @@ import { doughModel } from '../dough/dough-model.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { surplusOf } from '../dough/linear-form.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { baseOf } from '../formula/base.ts';
+import { baseOf, isFlour, type Base } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles } from '../ingredient/role.ts';
 import { energy } from '../nutrition/energy.ts';
@@ -74,6 +74,13 @@ export const linesAt = (
   grams: (id: string) => number,
 ): ResolvedLine[] => candidates.map(({ of }) => lineOf(of, grams(of.id)));
 
+/** What the candidates stand on as they are now. */
+export const standsOn = (candidates: readonly CandidateStuff[]): Base =>
+  baseOf(linesAt(candidates, (id) => candidates.find((c) => c.of.id === id)!.now));
+
+/** Share of a wheat bread's flour that may hold no gas. Common practice, no source. */
+const mostIdle = 0.3;
+
 /** Salt, yeast and water that a bread always has to have within bounds, as shares of the base. */
 const saltShare = { least: 0.012, most: 0.022 };
 
@@ -91,7 +98,7 @@ export function programmeOf(
 ): Programme {
   const now = linesAt(candidates, (id) => candidates.find((c) => c.of.id === id)!.now);
   // Held where the formula stands now: the programme is linear on one base.
-  const held = baseOf(now);
+  const held = standsOn(candidates);
   const dryBase = held.dryness > 0.5;
   const usable = candidates.filter((c) => !(dryBase && roles[c.of.role].flour && c.now === 0));
   const lines = linesAt(usable, () => 1);
@@ -167,6 +174,37 @@ export function programmeOf(
       most: goal.kcal * goal.portions,
       goal: 'kcal',
       perUnit: 1 / goal.portions,
+    });
+  }
+  if (goal.whole !== undefined) {
+    const share = goal.whole / 100;
+    rows.push({
+      id: 'whole',
+      coefficients: each((l) => (isFlour(l) ? (l.of.whole ?? 0) - share : 0)),
+      least: 0,
+      goal: 'whole',
+      perUnit: 100 / held.grams,
+    });
+  }
+  if (goal.useUp !== undefined) {
+    const { ingredient, grams } = goal.useUp;
+    rows.push({
+      id: 'use-up',
+      coefficients: each((l) => Number(l.ingredient === ingredient)),
+      least: grams,
+      goal: 'useUp',
+      perUnit: 1,
+    });
+  }
+  const idle = (l: ResolvedLine) =>
+    isFlour(l) && l.of.strength !== 'strong' && l.of.strength !== 'weak';
+  const flourNow = sumGrams(now.filter(isFlour));
+  // A wheat bread stays one: no more of what holds no gas than it can carry, or has already.
+  if (!dryBase && sumGrams(now.filter(idle)) <= mostIdle * flourNow) {
+    rows.push({
+      id: 'idle',
+      coefficients: each((l) => (isFlour(l) ? Number(idle(l)) - mostIdle : 0)),
+      most: 0,
     });
   }
   for (const { of, edge, share } of boundsOf(dryBase, kitchen)) {

@@ -130,6 +130,81 @@ describe('a bread for a goal', () => {
   });
 });
 
+describe('a wheat bread for a goal', () => {
+  const loaf = [
+    priced('bread-flour', 1.6, 450),
+    priced('whole-wheat', 1.7, 50),
+    priced('water', 0, 320),
+    priced('oil', 4, 20),
+    priced('honey', 9, 15),
+    priced('salt', 1, 9),
+    priced('instant-yeast', 20, 6),
+  ];
+  const pantry = [
+    priced('spelt-whole', 3),
+    priced('rye-whole', 1.4),
+    priced('rice-flour', 0.5),
+    priced('vital-gluten', 9),
+    priced('plain-flour', 0.9),
+  ];
+  const wheat = (over: Partial<Goal>) => ({
+    netCarbs: undefined,
+    protein: undefined,
+    window: [-3, 5] as const,
+    ...over,
+  });
+  const of = (over: Partial<Goal>) => {
+    const { lines, figures } = found(wheat(over), [...loaf, ...pantry]);
+    const grams = Object.fromEntries(lines.map((l) => [l.ingredient, l.grams]));
+    const flours = lines.filter((l) => ingredient(l.ingredient).role === 'flour');
+    const flour = flours.reduce((sum, l) => sum + l.grams, 0);
+    const whole = flours.reduce((sum, l) => sum + l.grams * ingredient(l.ingredient).whole!, 0);
+    return { grams, flour, share: (100 * whole) / flour, figures };
+  };
+
+  it('has at least the whole grain that is asked for, in its window, its oil and honey as they were', () => {
+    for (const prefer of ['fewest', 'cheapest'] as const) {
+      const { share, grams, figures } = of({ whole: 60, prefer });
+      expect(share).to.be.at.least(59.8);
+      expect(figures.level!.points).to.be.within(-3.05, 5.05);
+      expect(grams).to.include({ oil: 20, honey: 15, 'instant-yeast': 6 });
+    }
+  });
+
+  it('the cheapest is no pudding: what holds no gas stays under a third of its flour', () => {
+    const { grams, flour } = of({ whole: 40, prefer: 'cheapest' });
+    const idle = (grams['rye-whole'] ?? 0) + (grams['rice-flour'] ?? 0);
+    expect(idle / flour).to.be.at.most(0.305);
+    expect(grams['plain-flour']).to.be.greaterThan(50);
+  });
+
+  it('uses a bag up, or says how much of it would go in', () => {
+    const { grams } = of({ useUp: { ingredient: 'spelt-whole', grams: 180 }, prefer: 'fewest' });
+    expect(grams['spelt-whole']).to.be.at.least(180);
+    const answer = findBread(
+      [...loaf, ...pantry],
+      goal(wheat({ useUp: { ingredient: 'rye-whole', grams: 400 }, prefer: 'fewest' })),
+      kitchen,
+      's1',
+    );
+    if (answer.kind !== 'none') throw new Error('rye is not most of a wheat loaf');
+    const [use] = answer.relax.filter((r) => r.goal === 'useUp');
+    expect(use!.from).to.equal(400);
+    expect(use!.to).to.be.within(120, 175);
+  });
+
+  it('says how much whole grain it can have, where that is less than is asked for', () => {
+    const answer = findBread(
+      [...loaf.slice(2), priced('bread-flour', 1.6, 450), priced('rye-whole', 1.4, 50)],
+      goal(wheat({ whole: 50, prefer: 'fewest' })),
+      kitchen,
+      's1',
+    );
+    if (answer.kind !== 'none') throw new Error('that is not to be had');
+    expect(answer.relax.find((r) => r.goal === 'whole')!.to).to.be.closeTo(30, 1.5);
+  });
+});
+
 /** The programme in the text format of linear programmes (after CPLEX), for another solver to read. */
 function asText({ candidates, rows, price }: Programme): string {
   const name = new Map(candidates.map((c, i) => [c.of.id, `x${i}`]));

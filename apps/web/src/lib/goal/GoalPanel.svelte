@@ -11,14 +11,15 @@
   import { SvelteSet } from 'svelte/reactivity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { Finding } from './finding.svelte.ts';
-  import { asMassNumber, asPoints } from '../ui/writing.ts';
+  import { asMass, asMassNumber, asPoints } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
   const finding = new Finding();
   onMount(() => () => finding.stop());
 
-  let wanted = $state({ netCarbs: '', protein: '', kcal: '' });
+  let wanted = $state({ netCarbs: '', protein: '', kcal: '', whole: '' });
+  let emptied = $state('');
   let prefer = $state<'fewest' | 'cheapest'>('fewest');
   let faults = $state<Record<string, string>>({});
 
@@ -31,18 +32,36 @@
   const usable = new SvelteSet<string>(
     untrack(() => offered.filter((i) => at.has(i.id) || i.id.startsWith('own-')).map((i) => i.id)),
   );
+  const present = $derived(new Set(evaluation?.lines.map((l) => l.ingredient)));
   const portions = $derived(portionsOf(bench.formula));
 
   const fields = [
     ['netCarbs', 'Net carbohydrate, at most', 'g a', [0, 200]],
     ['protein', 'Protein, at least', 'g in 100 g', [0, 90]],
     ['kcal', 'Energy, at most', 'kcal a', [0, 2000]],
+    ['whole', 'Whole grain, at least', '% of the flour', [0, 100]],
   ] as const;
+  const wheat = $derived(evaluation?.totals.dryBase === false);
+  /** What can be asked of this bread: of one without flour no whole grain. */
+  const asked = $derived(fields.filter(([name]) => name !== 'whole' || wheat));
+  /** Bags that could be used up: what is in them was said. */
+  const countedBags = $derived(
+    bench.household.bags.filter(
+      (b) =>
+        !b.finished &&
+        (b.hasLeft ?? 0) >= 1 &&
+        bench.pantry.has(b.ingredient) &&
+        bench.pantry.ingredient(b.ingredient).role === 'flour',
+    ),
+  );
+  const toEmpty = $derived(wheat ? countedBags.find((b) => b.id === emptied) : undefined);
 
-  function read(): Partial<Record<'netCarbs' | 'protein' | 'kcal', number>> | undefined {
+  type Numbers = Partial<Record<keyof typeof wanted, number>>;
+
+  function read(): Numbers | undefined {
     faults = {};
-    const goal: Partial<Record<'netCarbs' | 'protein' | 'kcal', number>> = {};
-    for (const [name, , , [least, most]] of fields) {
+    const goal: Numbers = {};
+    for (const [name, , , [least, most]] of asked) {
       if (wanted[name].trim() === '') continue;
       const value = parseNumber(wanted[name]);
       if (value === undefined || value < least || value > most) {
@@ -60,9 +79,17 @@
       bench.formula,
       bench.household,
       bench.belief,
-      offered.filter((i) => usable.has(i.id)).map((i) => i.id),
+      [
+        ...offered.filter((i) => usable.has(i.id)).map((i) => i.id),
+        ...(toEmpty && !present.has(toEmpty.ingredient) && !usable.has(toEmpty.ingredient)
+          ? [toEmpty.ingredient]
+          : []),
+      ],
       {
         ...goal,
+        ...(toEmpty
+          ? { useUp: { ingredient: toEmpty.ingredient, grams: Math.floor(toEmpty.hasLeft ?? 0) } }
+          : {}),
         portions: portions.count,
         school: bench.household.netCarbs,
         loss: bench.style.loss.value,
@@ -76,14 +103,16 @@
       `${r.to.toFixed(1)} g of net carbohydrate a ${portions.word} instead of ${r.from}`,
     protein: (r) => `${r.to.toFixed(1)} g of protein in 100 g instead of ${r.from}`,
     kcal: (r) => `${Math.ceil(r.to)} kcal a ${portions.word} instead of ${r.from}`,
+    whole: (r) => `${Math.floor(r.to)} % of whole grain instead of ${r.from}`,
+    useUp: (r) => `${asMass(r.to)} out of that bag instead of ${asMass(r.from)}`,
     level: (r) => `a dough at ${asPoints(r.to)} points instead of ${asPoints(r.from)}`,
   };
 
   /** A goal given way on, a little on the safe side of what is just possible. */
   function giveWay(r: Relaxed) {
-    if (r.goal === 'level') return;
+    if (r.goal === 'level' || r.goal === 'useUp') return;
     const up = r.to > r.from;
-    const step = r.goal === 'kcal' ? 1 : 0.1;
+    const step = r.goal === 'kcal' || r.goal === 'whole' ? 1 : 0.1;
     wanted[r.goal] = String(
       Number(((up ? Math.ceil(r.to / step) : Math.floor(r.to / step)) * step).toFixed(1)),
     );
@@ -92,12 +121,15 @@
 
   function take() {
     if (finding.found?.kind !== 'found') return;
+    const { changes } = finding.found;
     bench.takeChanges({
       correction: 'goal',
       reason: 'worked out for the goal that you set',
       basis:
         'a linear programme over composition, the water account and what holds a bread together',
-      changes: finding.found.changes,
+      changes: changes.map((c) =>
+        c.ingredient === toEmpty?.ingredient && c.grams > 0 ? { ...c, bag: toEmpty.id } : c,
+      ),
     });
     finding.found = undefined;
   }
@@ -106,7 +138,7 @@
 {#if evaluation}
   <form class="grid gap-3" onsubmit={find}>
     <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
-      {#each fields as [name, label, unit] (name)}
+      {#each asked as [name, label, unit] (name)}
         <label class="quiet grid gap-1"
           >{label}, {unit.endsWith(' a') ? `${unit} ${portions.word}` : unit}
           <input
@@ -122,6 +154,17 @@
             >{/if}
         </label>
       {/each}
+      {#if wheat && countedBags.length > 0}
+        <label class="quiet grid gap-1"
+          >Use up
+          <select class="field text-base text-ink" bind:value={emptied}>
+            <option value="">no bag</option>
+            {#each countedBags as b (b.id)}
+              <option value={b.id}>{b.name}, {asMass(b.hasLeft ?? 0)}</option>
+            {/each}
+          </select>
+        </label>
+      {/if}
       <label class="quiet grid gap-1"
         >with
         <select class="field text-base text-ink" bind:value={prefer}>
@@ -214,7 +257,7 @@
           {#each relax as r (r.goal)}
             <li class="flex flex-wrap items-center gap-3">
               {goalWords[r.goal](r)}
-              {#if r.goal !== 'level'}
+              {#if r.goal !== 'level' && r.goal !== 'useUp'}
                 <button class="knob" type="button" onclick={() => giveWay(r)}>Allow that</button>
               {/if}
             </li>

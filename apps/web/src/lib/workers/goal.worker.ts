@@ -27,7 +27,11 @@ const finder = {
     const stage = mainStage(formula).id;
     const candidates = candidatesOf(
       evaluation.lines,
-      offered.map((id) => pantry.ingredient(id)),
+      // As it is in the bag that is open, with its price and what its label says.
+      offered.map((id) => {
+        const bag = household.bags.find((b) => b.ingredient === id && !b.finished);
+        return bag ? pantry.stuff({ ingredient: id, bag: bag.id }) : pantry.ingredient(id);
+      }),
       stage,
     );
     const kitchen = kitchenOf(household, belief);
