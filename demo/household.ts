@@ -31,7 +31,7 @@ import { demoBreads, type DemoBread } from './formulas.ts';
 import { Draws } from './random.ts';
 import { demoBags, demoLabels, hiddenTruth } from './truth.ts';
 
-const ownSeed = 90220;
+const ownSeed = 90231;
 const months = 9;
 const dayMs = 86_400_000;
 

@@ -177,6 +177,13 @@ const edges: ReadonlyArray<Edge<unknown>> = [
   edge({
     says: 'a grain that builds nothing stands in for wheat up to',
     at: 0.6,
+    of: (share) => without('plain-flour', share, 'barley-whole'),
+    below: false,
+    above: true,
+  }),
+  edge({
+    says: 'rye stands in for wheat without a starter up to',
+    at: 0.5,
     of: (share) => without('plain-flour', share, 'rye-whole'),
     below: false,
     above: true,

@@ -6,7 +6,8 @@ import { fillKey, placeOf } from '../household/belief.ts';
 import { ownPoints } from '../dough/own-points.ts';
 import { filledByHabit } from '../dough/parameter.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { thickenerOf, thickeningGrams } from '../dough/thickener.ts';
+import { level as levelOf } from '../dough/level.ts';
+import { thickenerOf, thickeningGrams, type Thickener } from '../dough/thickener.ts';
 import { edgeFor, judgedAs, outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
@@ -66,16 +67,11 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
     });
   }
 
-  const own = ownPoints(context.kitchen);
   const thickener = thickenerOf(lines);
   if (!thickener) return undefined;
-  const { line, of, joins } = thickener;
-  const thirst = level.account.entries.find((e) => e.line === line.id)?.thirst ?? thickener.thirst;
+  const { line, of } = thickener;
   const more = roundAway(
-    thickeningGrams(level.points - own, level.points - off - own, level.baseGrams, {
-      thirst,
-      joins,
-    }),
+    thickenedTo(level.points - off, thickener, context),
     step(level.baseGrams),
   );
   // What drinks nothing stiffens nothing.
@@ -88,6 +84,31 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
     ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
     changes: [{ stage: line.stage, ingredient: line.ingredient, grams: more }],
   });
+}
+
+/** More of it thins the fat out, which then softens more: so often it is looked at again. */
+const looks = 4;
+
+/** Grams of what stiffens the dough that bring it to a level, that of a bread's own departure left in it. */
+function thickenedTo(
+  to: number,
+  { line, thirst, joins }: Thickener,
+  { lines, level, kitchen }: CorrectionContext,
+): number {
+  const own = ownPoints(kitchen);
+  const drinks = level.account.entries.find((e) => e.line === line.id)?.thirst ?? thirst;
+  let [grams, points, base] = [0, level.points, level.baseGrams];
+  for (let look = 0; look < looks && points > to + 1e-9; look += 1) {
+    grams += thickeningGrams(points - own, to - own, base, { thirst: drinks, joins });
+    if (!(grams > 0 && Number.isFinite(grams))) return grams;
+    const at = levelOf(
+      lines.map((l) => (l.id === line.id ? { ...l, grams: l.grams + grams } : l)),
+      kitchen,
+    )!;
+    points = at.points;
+    base = at.baseGrams;
+  }
+  return grams;
 }
 
 /** What is filled by cups that nobody weighed is never surer than this. Own choice. */

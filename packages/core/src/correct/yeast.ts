@@ -94,7 +94,8 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
 
   const tolerance = yeastUsualLow.sd;
   const slowed = totals.dryBase ? 1 : sugarLeaves(sugar, kind === 'osmotolerant', context);
-  const sweetened = Math.min(wanted(yeastUsualLow.value) / slowed, yeastCeiling.value);
+  // Of the sugar alone: a cold kitchen is no reason for more.
+  const sweetened = Math.min(yeastUsualLow.value / slowed, yeastCeiling.value);
 
   if (instant === 0) {
     const grams = change(Math.max(wanted(yeastUsualLow.value), sweetened));
@@ -140,7 +141,7 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
     if (grams < 0.5) return undefined;
     return makeCorrection(context, {
       kind: 'yeast',
-      reason: `Sugar is ${ofFlour(sugar, context)} and leaves yeast about ${Math.round(100 * slowed)} % of its pace: ${gramsText(grams)} more keeps the rise to its usual time${sweetened < wanted(yeastUsualLow.value) / slowed ? ' as far as more yeast can; past that it takes longer' : ''}.`,
+      reason: `Sugar is ${ofFlour(sugar, context)} and leaves yeast about ${Math.round(100 * slowed)} % of its pace: ${gramsText(grams)} more keeps the rise to its usual time${sweetened < yeastUsualLow.value / slowed ? ' as far as more yeast can; past that it takes longer' : ''}.`,
       basis: commonPractice,
       certainty: 0.7,
       ifLeft: 'It rises all the same, more slowly: go by the eye, not the clock.',

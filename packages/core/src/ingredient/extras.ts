@@ -42,7 +42,7 @@ export const extras: readonly Ingredient[] = [
   row(
     'glucose',
     'glucose syrup',
-    'corn syrup, light corn syrup, dark corn syrup, inverted sugar, invert sugar, rice syrup, brown rice syrup, sugar beet syrup, beet syrup, glucose, dextrose',
+    'corn syrup, light corn syrup, dark corn syrup, inverted sugar, invert sugar, rice syrup, brown rice syrup, sugar beet syrup, beet syrup, glucose',
     'sugar',
     [22, 0, 0.2, 77.5, 0, 60, 60],
     { cup: 330 },

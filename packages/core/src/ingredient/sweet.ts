@@ -1,3 +1,4 @@
+import { fromMemory } from '../figure/figure.ts';
 import type { Ingredient } from './ingredient.ts';
 import { quietRow } from './quiet-row.ts';
 import { composition, perCup, usda } from './rows.ts';
@@ -5,6 +6,7 @@ import { composition, perCup, usda } from './rows.ts';
 const estimate = 'own estimate, no source';
 
 const definition = 'by definition';
+const remembered = fromMemory('food composition tables, rounded');
 
 /** Sugars and syrups, and sweeteners that feed no yeast. */
 export const sweetThings: readonly Ingredient[] = [
@@ -34,11 +36,44 @@ export const sweetThings: readonly Ingredient[] = [
   }),
   quietRow({
     id: 'syrup',
-    name: 'syrup',
-    aliases: ['syrup', 'golden syrup', 'maple syrup', 'agave', 'agave syrup', 'date syrup'],
+    name: 'golden syrup',
+    aliases: ['syrup', 'golden syrup', 'light treacle', 'cane syrup'],
     role: 'sugar',
-    composition: composition(usda('19353'), [32.4, 0, 0.1, 67, 0, 60.5, 12]),
+    composition: composition(remembered, [20, 0.3, 0, 79, 0, 79, 270]),
+    cup: { level: perCup(340, 10) },
+  }),
+  quietRow({
+    id: 'maple-syrup',
+    name: 'maple syrup',
+    aliases: ['maple syrup'],
+    role: 'sugar',
+    composition: composition(usda('19353'), [32.39, 0.04, 0.06, 67.04, 0, 60.46, 12]),
     cup: { level: perCup(322, 10, usda('19353')) },
+  }),
+  quietRow({
+    id: 'agave-syrup',
+    name: 'agave syrup',
+    aliases: ['agave', 'agave syrup', 'agave nectar'],
+    role: 'sugar',
+    composition: composition(usda('19912'), [22.94, 0.09, 0.45, 76.37, 0.2, 68.03, 4]),
+    cup: { level: perCup(331, 10, usda('19912')) },
+  }),
+  quietRow({
+    id: 'date-syrup',
+    name: 'date syrup',
+    aliases: ['date syrup', 'date molasses', 'date honey'],
+    role: 'sugar',
+    composition: composition(remembered, [25, 1.2, 0.1, 72, 1, 68, 15]),
+    cup: { level: perCup(336, 15) },
+  }),
+  quietRow({
+    id: 'dextrose',
+    name: 'dextrose',
+    aliases: ['dextrose', 'dextrose powder', 'glucose powder', 'grape sugar'],
+    role: 'sugar',
+    // The monohydrate: 198 g a mole with 18 g of water.
+    composition: composition(definition, [9.1, 0, 0, 90.9, 0, 90.9, 1]),
+    cup: { level: perCup(140, 15) },
   }),
   quietRow({
     id: 'jaggery',

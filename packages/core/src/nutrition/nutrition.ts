@@ -5,8 +5,8 @@ import type { Kitchen } from '../household/kitchen.ts';
 import { measuringSd } from '../dough/measuring.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Composition, Ingredient } from '../ingredient/ingredient.ts';
-import { figure } from '../figure/figure.ts';
 import { energy, polyolCounted } from './energy.ts';
+import { spreadOf, type Spreading } from './spread.ts';
 
 /** A figure with the ends of its 80 % interval. */
 export interface Estimate {
@@ -31,15 +31,6 @@ export type Nutrient = (typeof nutrients)[number];
 
 /** Grams (sodium: milligrams; energy: kJ and kcal). Carbohydrate as the school counts it. */
 export type Nutrition = Readonly<Record<Nutrient, Estimate>> & { readonly grams: number };
-
-/** How far goods of one kind differ in composition, as a share. Own estimate, no source. */
-const compositionSpread = {
-  protein: figure(0.05, 'share', 0.02, 'own estimate, no source'),
-  fat: figure(0.06, 'share', 0.03, 'own estimate, no source'),
-  available: figure(0.04, 'share', 0.02, 'own estimate, no source'),
-  fibre: figure(0.12, 'share', 0.05, 'own estimate, no source'),
-  sodium: figure(0.05, 'share', 0.03, 'own estimate, no source'),
-} as const;
 
 /** Carbohydrate without fibre and without polyols, g per 100 g; never below nothing. */
 export const availableCarbs = ({ carbohydrate, fibre, polyols = 0 }: Composition): number =>
@@ -77,19 +68,24 @@ function per100(of: Ingredient, school: CarbSchool): Record<Nutrient, number> {
   };
 }
 
-/** Spread of each nutrient of a good about its row, as a share of it. */
-const spreadOf: Readonly<Record<Nutrient, number>> = {
-  protein: compositionSpread.protein.value,
-  fat: compositionSpread.fat.value,
-  carbohydrate: compositionSpread.available.value,
-  fibre: compositionSpread.fibre.value,
-  sugars: compositionSpread.available.value,
-  polyols: compositionSpread.available.value,
-  netCarbs: compositionSpread.available.value,
-  sodium: compositionSpread.sodium.value,
-  kJ: compositionSpread.available.value,
-  kcal: compositionSpread.available.value,
+/** What of a composition each nutrient differs with. */
+const differsWith: Readonly<Record<Nutrient, Spreading>> = {
+  protein: 'protein',
+  fat: 'fat',
+  carbohydrate: 'available',
+  fibre: 'fibre',
+  sugars: 'available',
+  polyols: 'available',
+  netCarbs: 'available',
+  sodium: 'sodium',
+  kJ: 'available',
+  kcal: 'available',
 };
+
+/** The nutrients whose energy a gram of carbohydrate more or less takes from protein or fat: it hardly moves. */
+const byEnergy: ReadonlySet<Nutrient> = new Set(['kJ', 'kcal']);
+/** Spread of energy, share: what there is more of one there is less of another. Own estimate, no source. */
+const energySpread = 0.04;
 
 /**
  * What a whole bread holds, with 80 % intervals from how it is measured and how far goods differ. What
@@ -115,10 +111,13 @@ export function nutrition(
     for (const { line, of, share } of held) {
       const amount = (line.grams * of[nutrient]) / 100;
       value += amount;
-      variance += amount ** 2 * (share ** 2 + spreadOf[nutrient] ** 2);
+      const differs = byEnergy.has(nutrient)
+        ? energySpread
+        : spreadOf(line.of, differsWith[nutrient]);
+      variance += amount ** 2 * (share ** 2 + differs ** 2);
       // Fibre that is not there is carbohydrate that is: the two err against each other.
       if (nutrient === 'netCarbs' || (nutrient === 'carbohydrate' && school === 'eu')) {
-        variance += ((line.grams * of.fibre * spreadOf.fibre) / 100) ** 2;
+        variance += ((line.grams * of.fibre * spreadOf(line.of, 'fibre')) / 100) ** 2;
       }
     }
     const half = z80 * Math.sqrt(variance);

@@ -115,6 +115,12 @@ describe('corrections (common practice, no source)', () => {
     expect(asked(50, 3.9)).to.equal(0);
     expect(asked(50, 4.1)).to.be.greaterThan(2);
     expect(asked(50, 6)).to.equal(0);
+    // A cold kitchen is no reason for more of it.
+    const cold = judge(
+      build({ 'bread-flour': 500, water: 300, salt: 9, 'instant-yeast': 5, sugar: 10 }),
+      { ...defaultHousehold, room: { celsius: 15 } },
+    );
+    expect(cold.corrections.filter((c) => c.kind === 'yeast')).to.deep.equal([]);
   });
 
   it('what raises without yeast asks for none: powder, or flour that has it in it', () => {
