@@ -1,4 +1,5 @@
 /** `npm run validation`: writes docs/validation.md from the tables of the core's own checks. */
+import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,6 +15,11 @@ try {
     env: { ...process.env, TENDER_CRUMB_CHECKS: file },
   });
   const checks = JSON.parse(readFileSync(file, 'utf8'));
+  const breads = execFileSync(
+    process.execPath,
+    ['--import=tsx', join(root, 'scripts/fit/breads.ts'), '--markdown'],
+    { cwd: root, encoding: 'utf8' },
+  );
   const groups = [...new Set(checks.map((c) => c.group))].sort();
   const cell = (text) => text.replaceAll('|', '\\|');
   const table = (group) =>
@@ -36,6 +42,12 @@ try {
     'Besides these, whole methods are held against independent ones: the Bayesian update and Pearson’s square against a linear-algebra package (ml-matrix), the linear programme against a second solver (HiGHS), the linear interval against eight thousand draws of each of 200 formulas, composition against the Indian Food Composition Tables 2017, the water temperature against its closed form.',
     '',
     ...groups.map((g) => `${table(g)}\n`),
+    '## Each customary bread',
+    '',
+    'Level in points by the tables alone, with the figures fitted on all of them, and with the figures fitted on all but this one. The last column is how far it then stands outside its window.',
+    '',
+    breads,
+    '',
   ].join('\n');
   const path = join(root, 'docs/validation.md');
   writeFileSync(path, await format(text, { ...(await resolveConfig(path)), parser: 'markdown' }));

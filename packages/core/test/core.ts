@@ -121,6 +121,7 @@ export * from '../src/nutrition/dough-for.ts';
 export * from '../src/nutrition/energy.ts';
 export * from '../src/nutrition/nutrition.ts';
 export * from '../src/nutrition/slices.ts';
+export * from '../src/nutrition/spread.ts';
 export * from '../src/nutrition/us-rounding.ts';
 export * from '../src/reader/amount.ts';
 export * from '../src/reader/answer.ts';

@@ -3,6 +3,7 @@ import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { gramsPerMillilitre, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import { cupMillilitres } from '../quantity/measures.ts';
+import { saidWithin } from '../quantity/spoons.ts';
 import { coefficients, type Coefficients } from '../household/coefficients.ts';
 
 /** Standard deviation of a rectangular distribution of width 1. Source: JCGM 100:2008, 4.3.7. */
@@ -34,6 +35,8 @@ export function measuringSd(line: ResolvedLine, measuring: Measuring): number {
   return Math.hypot(
     (share * grams) / Math.sqrt(fillings),
     table.spoonSpread.value * grams,
+    // Said in cups and spoons it is within so much of what is meant, either way.
+    2 * saidWithin * rectangular * grams,
     further,
   );
 }

@@ -55,6 +55,10 @@ export const filledByHabit = (line: ResolvedLine, { measures }: Measuring): bool
   return by === 'volume' && isFlour(line) && !isOwnCup(line.of, measures, fill);
 };
 
+/** Spread that the moisture of an unmeasured bag puts on what a gram of it drinks. */
+export const bagDamp = (drinks: number, { bagMoisture }: Kitchen['coefficients']): number =>
+  Math.abs(bagMoisture.value * thirstSlope(drinks)) / 100;
+
 /** Key of the moisture of every bag that was not measured: the same air stands over all of them. */
 const moistureKey = 'moisture';
 
@@ -66,13 +70,11 @@ const parameterKinds = {
   thirst: {
     channel: 'thirst',
     learned: true,
-    of({ line, thirst, drinks }, { coefficients: { bagMoisture } }) {
+    of({ line, thirst, drinks }, { coefficients }) {
       if (!(thirst.sd > 0)) return undefined;
       // How moist an unmeasured bag is stays with it as its thirst does, and cannot be told from that.
       const damp =
-        isFlour(line) && line.of.bag?.moisture === undefined
-          ? (bagMoisture.value * thirstSlope(drinks)) / 100
-          : 0;
+        isFlour(line) && line.of.bag?.moisture === undefined ? bagDamp(drinks, coefficients) : 0;
       return {
         key: thirstKeyOf(line),
         prior: damp === 0 ? thirst.sd : Math.hypot(thirst.sd, damp),

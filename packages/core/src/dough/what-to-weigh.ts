@@ -2,7 +2,10 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Kitchen } from '../household/kitchen.ts';
+import { isFlour } from '../formula/base.ts';
+import { thirstKeyOf } from './linear-form.ts';
 import { measuringSd, scaleSd } from './measuring.ts';
+import { bagDamp } from './parameter.ts';
 import type { DoubtShare, Simulation } from './simulation.ts';
 
 /** One thing to do to be surer, and what it is worth. */
@@ -36,7 +39,7 @@ export function whatToWeigh(
   lines: readonly ResolvedLine[],
   kitchen: Kitchen,
 ): Surer[] {
-  const { feel, moistureSpread, measuredMoisture } = kitchen.coefficients;
+  const { feel, moistureSpread, measuredMoisture, bagMoisture } = kitchen.coefficients;
   const width = (taken: number) => 1 - Math.sqrt(Math.max(0, 1 - taken));
   const byKey = new Map(shares.map((s) => [s.key, s]));
   const habit = shares.find((s) => s.kind === 'habit')?.share ?? 0;
@@ -62,7 +65,14 @@ export function whatToWeigh(
   });
   const finding = shares.flatMap((s): Surer[] => {
     if (s.kind === 'moisture') {
-      const taken = s.share * (1 - (measuredMoisture.value / moistureSpread.value) ** 2);
+      const leaves = (of: number) => (measuredMoisture.value / of) ** 2;
+      // What of the moisture stays with a bag is in the doubt of its thirst.
+      const stays = lines.reduce(
+        (sum, line) => sum + (byKey.get(thirstKeyOf(line))?.share ?? 0) * dampPart(line, kitchen),
+        0,
+      );
+      const taken =
+        s.share * (1 - leaves(moistureSpread.value)) + stays * (1 - leaves(bagMoisture.value));
       return s.ingredient === undefined
         ? [
             {
@@ -80,6 +90,14 @@ export function whatToWeigh(
   return [...weighing, ...finding]
     .filter((s) => s.narrower >= worthwhile)
     .sort((a, b) => b.narrower - a.narrower);
+}
+
+/** Part of a thirst's variance that is how moist its bag is; none once bakes have shown it. */
+function dampPart(line: ResolvedLine, { coefficients, belief }: Kitchen): number {
+  if (belief.bakes[thirstKeyOf(line)] || !isFlour(line) || line.of.bag?.moisture !== undefined)
+    return 0;
+  const damp = bagDamp(line.of.thirst.value, coefficients) ** 2;
+  return damp / (damp + line.of.thirst.sd ** 2);
 }
 
 function bakeOnce(

@@ -18,7 +18,7 @@ const names = {
 const cupMarks = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4];
 
 /** A measure in words holds what it says, to within this share: in water it is less than a point of level. */
-const holds = 0.01;
+export const saidWithin = 0.01;
 
 /** Most tablespoons that are added to a cup or left out of it: more is another mark's. */
 const mostBeside = 4;
@@ -106,7 +106,7 @@ export function spoonsInWords(ml: number, measures: Measures, as: SpoonNames = '
   const near = ways(Math.max(ml, size.teaspoon / 4), size);
   const error = (way: Way) => Math.abs(way.millilitres - ml);
   const best =
-    near.find((way) => error(way) <= holds * ml) ??
+    near.find((way) => error(way) <= saidWithin * ml) ??
     near.reduce((least, way) => (error(way) < error(least) ? way : least));
   const { cups, tablespoons, teaspoons, less } = best;
   const cup = cups > 0 ? counted(cups, 'cup') : '';

@@ -61,16 +61,10 @@ export function between(
   });
 }
 
-/** A count that the report shows: not held against anything here. */
-export function tally(group: string, what: string, got: number): void {
-  done.push({
-    group,
-    what,
-    source: 'the test beside it',
-    expected: '',
-    got: String(got),
-    tolerance: '',
-  });
+/** A count or text that the report shows: not held against anything here. */
+export function tally(group: string, what: string, got: number | string): void {
+  const source = 'the test beside it';
+  done.push({ group, what, source, expected: '', got: String(got), tolerance: '' });
 }
 
 after(() => {

@@ -8,17 +8,22 @@ import {
   styles,
   energy,
   ingredient,
+  ingredientFromLabel,
   kitchenOf,
   netCarbs,
   nutrition,
   partOf,
   portionsOf,
+  readerOf,
+  readRecipe,
   resolve,
   slicesFor,
+  spreadOf,
   usRounded,
+  z80,
   type UsPart,
 } from '../core.ts';
-import { build } from '../build.ts';
+import { build, judge } from '../build.ts';
 import { near } from './near.ts';
 
 const annex = 'EU 1169/2011, annex XIV';
@@ -78,6 +83,98 @@ describe('net carbohydrate', () => {
     const slice = partOf(weighed, 1 / 16);
     expect(slice.netCarbs.value * 16).to.be.closeTo(byHand, 1e-9);
     expect(slice.grams).to.be.closeTo((632 * 0.88) / 16, 1e-9);
+  });
+});
+
+describe('rows that their kind misled', () => {
+  const of = (id: string, part: 'water' | 'fibre' | 'protein' | 'sugars') =>
+    ingredient(id).composition[part];
+  const named = (words: string) =>
+    readRecipe(`500 g ${words}`, readerOf(defaultHousehold)).formula.stages[0]!.lines[0]!
+      .ingredient;
+  near(
+    group,
+    'fibre of dark rye',
+    'USDA SR Legacy 20063, from memory',
+    () => of('rye-dark', 'fibre'),
+    23.8,
+    0.05,
+  );
+  near(
+    group,
+    'fibre of medium rye',
+    'USDA SR Legacy 20064, from memory',
+    () => of('rye-whole', 'fibre'),
+    11.8,
+    0.05,
+  );
+  near(
+    group,
+    'water of maple syrup',
+    'USDA SR Legacy 19353, from memory',
+    () => of('maple-syrup', 'water'),
+    32.39,
+    0.05,
+  );
+  near(
+    group,
+    'water of agave syrup',
+    'USDA SR Legacy 19912, from memory',
+    () => of('agave-syrup', 'water'),
+    22.94,
+    0.05,
+  );
+  near(
+    group,
+    'water of dextrose, the monohydrate',
+    'molar masses 198.17 and 18.02 g',
+    () => of('dextrose', 'water'),
+    (100 * 18.02) / 198.17,
+    0.05,
+  );
+
+  it('are read by their names', () => {
+    expect(
+      ['dark rye flour', 'rye flour', 'maple syrup', 'golden syrup', 'agave syrup', 'dextrose'].map(
+        named,
+      ),
+    ).to.deep.equal(['rye-dark', 'rye-whole', 'maple-syrup', 'syrup', 'agave-syrup', 'dextrose']);
+  });
+
+  it('malt flour is no sugar to the dough: it neither softens nor slows its yeast', () => {
+    expect(of('barley-malt', 'sugars')).to.be.below(10);
+    const level = (dough: Record<string, number>) => judge(build(dough)).level.account.softens;
+    const loaf = { 'bread-flour': 500, water: 310, salt: 9 };
+    expect(level({ ...loaf, 'barley-malt': 60 })).to.equal(level(loaf));
+  });
+});
+
+describe('how far goods differ', () => {
+  it('gluten’s carbohydrate by 35 % (common practice, no source): most of a low-carb loaf’s doubt', () => {
+    const kitchen = kitchenOf(defaultHousehold);
+    const of = (dough: Record<string, number>) =>
+      nutrition(resolve(build(dough, 'low-carb')), 'eu', kitchen, 0.12).netCarbs;
+    const { value, low, high } = of({ 'vital-gluten': 100 });
+    expect(value).to.be.closeTo(13.19, 1e-9);
+    expect((high - low) / 2 / z80 / value).to.be.closeTo(0.35, 0.01);
+    const flour = of({ 'bread-flour': 100 });
+    expect((flour.high - flour.low) / 2 / z80 / flour.value).to.be.below(0.06);
+  });
+
+  it('a label of the household’s own is a label: a tenth', () => {
+    const own = ingredientFromLabel('own-meal', {
+      name: 'Meal',
+      like: 'almond-meal',
+      school: 'eu',
+      protein: 20,
+      fat: 50,
+      carbohydrate: 8,
+      fibre: 10,
+      sugars: 4,
+      salt: 0,
+    });
+    expect(spreadOf(own, 'available')).to.equal(0.1);
+    expect(spreadOf(ingredient('almond-meal'), 'available')).to.equal(0.25);
   });
 });
 

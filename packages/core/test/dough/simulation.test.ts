@@ -4,6 +4,8 @@ import {
   kitchenOf,
   level,
   nothingLearned,
+  ordinaryMoisture,
+  pantryIn,
   resolve,
   seededRandom,
   simulate,
@@ -150,5 +152,23 @@ describe('what to weigh', () => {
     const advice = whatToWeigh(run(loaf()), lines, kitchen);
     expect(advice.map((a) => a.kind)).not.to.include('weigh');
     expect(advice[0]!.kind).to.equal('bake');
+  });
+
+  it('a moisture reading is worth what it narrows, that of the bag as well as that of the day', () => {
+    const white = build({ 'bread-flour': 500, water: 310, salt: 9 });
+    const advice = whatToWeigh(run(white), resolve(white), kitchen).find(
+      (a) => a.kind === 'moisture',
+    )!;
+    const household = {
+      ...defaultHousehold,
+      bags: [{ id: 'b', name: 'Read', ingredient: 'bread-flour', moisture: ordinaryMoisture }],
+    };
+    const bound = build({ 'bread-flour': 500, water: 310, salt: 9 }, 'pan', undefined, {
+      bag: 'b',
+    });
+    const sd = level(resolve(white), kitchen)!.sd;
+    const read = level(resolve(bound, pantryIn(household)), kitchenOf(household))!.sd;
+    expect(advice.narrower).to.be.closeTo(1 - read / sd, 0.015);
+    expect(advice.narrower).to.be.greaterThan(0.03);
   });
 });

@@ -67,8 +67,9 @@
   function leftSaid(): Bag['left'] {
     const { left, kilograms } = written.fields;
     if (start && left === leftText(start.hasLeft)) return start.left;
-    // A new bag of so many kilos has them.
-    const held = numberIn(left) ?? (start ? undefined : numberIn(kilograms));
+    // A new bag of so many kilos has them; what cannot be is said at the kilos.
+    const full = Math.max(0, numberIn(kilograms) ?? 0) || undefined;
+    const held = numberIn(left) ?? (start ? undefined : full);
     return held === undefined ? undefined : { grams: held * 1000, at: new Date().toISOString() };
   }
 
