@@ -4,7 +4,7 @@
  */
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -75,9 +75,33 @@ async function bake(page, formula) {
   await visit(page, `/bake/${id}`);
 }
 
+/** Customary breads, one of a style, pasted by themselves and looked at on the plain bench. */
+async function twelveStyles(page) {
+  const { breads } = JSON.parse(readFileSync(join(root, 'scripts/fit/breads.json'), 'utf8'));
+  const first = new Map(breads.toReversed().map((b) => [b.style, b]));
+  const shots = [];
+  const { height } = page.viewportSize();
+  for (const { name, style, lines } of [...first.values()].reverse().slice(0, 12)) {
+    await page.setViewportSize(desk);
+    await page.context().addCookies([{ name: 'bench', value: 'plain', url: address }]);
+    await visit(page, '/');
+    await page.locator('#recipe').fill([name.replace(/ \d+ ?%.*/, ''), '', ...lines].join('\n'));
+    await page.getByLabel('It is for').selectOption(style);
+    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await page.waitForURL(/bench/);
+    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+    await page.getByTestId('verdict').waitFor();
+    shots.push(`data:image/png;base64,${(await page.screenshot()).toString('base64')}`);
+  }
+  await page.setViewportSize({ width: 1600, height });
+  await page.setContent(
+    `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:6px;background:#888">${shots.map((src) => `<img style="width:797px" src="${src}">`).join('')}</body>`,
+  );
+}
+
 const pictures = [
   { name: 'shelf', path: '/' },
-  { name: 'bench-plain', path: '/bench/wash-house-hundred', whole: false },
+  { name: 'bench-plain', path: '/bench/lockside-whole', whole: false },
   { name: 'bench', path: '/bench/wash-house-hundred' },
   {
     name: 'bench-phone-dark',
@@ -185,6 +209,11 @@ const pictures = [
       await page.getByRole('button', { name: /was refused/ }).click();
       await page.getByRole('dialog').waitFor();
     },
+  },
+  {
+    name: 'twelve-styles',
+    size: { width: 1600, height: 3024 },
+    go: twelveStyles,
   },
   { name: 'pair', size: tablet, path: '/pair', host: 'stranger' },
   { name: 'devices', path: '/pantry/devices', host: 'house' },

@@ -67,7 +67,7 @@ const most = 0.5;
 const muchFibre = 0.05;
 
 const standing =
-  'Counted is the waiting (a delay, a soak, a preheat, a long warm rest); the usual rises, to about 3 hours in all, are customary and are not. What rests longer, or overnight, rests at 4 °C or below. Milk powder keeps dry on top of the flour.';
+  'Waiting counts (a delay, a soak, a preheat); the usual rises, to about 3 hours, do not. Longer or overnight it rests at 4 °C or below. Milk powder keeps dry on top of the flour.';
 
 /** General guidance that defers to local rules, makers' manuals and licensed advice. */
 export const cautionTable: readonly CautionRow[] = [

@@ -135,8 +135,12 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
       changes,
     });
   }
-  // As strong as a lean dough wants it, and too weak for one this sweet.
-  if (present >= yeastUsualLow.value - tolerance && present < sweetened - tolerance) {
+  // Sugar that slows it beyond what the usual differs by; as strong as a lean dough wants it, and too weak here.
+  if (
+    sweetened - yeastUsualLow.value > tolerance &&
+    present >= yeastUsualLow.value - tolerance &&
+    present < sweetened - tolerance
+  ) {
     const grams = change(sweetened);
     if (grams < 0.5) return undefined;
     return makeCorrection(context, {

@@ -242,7 +242,7 @@
       <label class="flex items-center gap-2"
         ><span class="quiet">Style</span>
         <select
-          class="field max-w-48"
+          class="field max-w-64"
           value={bench.formula.style}
           onchange={(e) =>
             bench.edit({ ...bench.formula, style: e.currentTarget.value as StyleId })}
