@@ -146,9 +146,9 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
   }
   const counted = bags.map((b) => {
     const grams = counts[b.id];
-    return grams === undefined
-      ? b
-      : { ...b, left: { grams, at: new Date(end - dayMs).toISOString() } };
+    if (b.id.endsWith('spring')) return { ...b, finished: true };
+    const at = new Date(end - dayMs).toISOString();
+    return grams === undefined ? b : { ...b, left: { grams, at } };
   });
   return {
     settings: { ...demoSettings, room: bakes.at(-1)!.room },

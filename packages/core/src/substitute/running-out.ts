@@ -49,11 +49,11 @@ export function runningOut(lines: readonly ResolvedLine[], bags: Household['bags
     .sort((a, b) => b.wants - b.left - (a.wants - a.left));
 }
 
-/** How unlike two flours are: what one is short of the other's protein, in points, and in bran. */
+/** How unlike two flours are: by protein, in points, by bran, and by what their gluten can build. Own choice. */
 const unlike = (a: Ingredient, b: Ingredient): number =>
   Math.abs(a.composition.protein - b.composition.protein) +
-  5 * Math.abs((a.whole ?? 0) - (b.whole ?? 0)) +
-  (a.strength === b.strength ? 0 : 3);
+  3 * Math.abs((a.whole ?? 0) - (b.whole ?? 0)) +
+  (a.strength === b.strength ? 0 : 6);
 
 /** A line in two: so much of it from another bag of the same. */
 function splitLine(formula: Formula, line: ResolvedLine, grams: number, bag: Bag): Formula {

@@ -37,6 +37,13 @@
   .out {
     display: grid;
     gap: 0.4rem;
+    min-width: 0;
     border-left: 5px solid var(--act);
+  }
+  .out .knob {
+    width: 100%;
+    justify-content: flex-start;
+    white-space: normal;
+    text-align: left;
   }
 </style>

@@ -210,7 +210,11 @@
                       >
                       <span class="quiet">({say(correction.spoons)})</span>
                       {say(correction.reason)}
-                      <span class="quiet">{say(correction.ifLeft)}</span></span
+                      <span class="quiet"
+                        >Left alone: {say(
+                          correction.ifLeft.charAt(0).toLowerCase() + correction.ifLeft.slice(1),
+                        )}</span
+                      ></span
                     >
                   </label>
                 {/each}
