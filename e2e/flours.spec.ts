@@ -372,3 +372,54 @@ test('slow flour: a touch too early is taken for what it is', async ({ page }) =
     .poll(async () => (await page.locator('.counter .eye').boundingBox())!.x)
     .toBeGreaterThan(late.x + 40);
 });
+
+test('a bag that runs out is said, and made up for from another, the dough as it was', async ({
+  page,
+}) => {
+  await visit(page, '/bench/lockside-whole');
+  const card = page.getByRole('article', { name: /runs out$/ });
+  await expect(card).toContainText('310 g left, and this takes 400 g');
+  await card.getByRole('button', { name: /^Make it up with 90 g of Red wheat/ }).click();
+  await expect(card).toHaveCount(0);
+  await expect(page.getByLabel('Grams of whole wheat flour')).toHaveValue('310');
+  await expect(page.getByLabel('Grams of fresh-milled hard wheat')).toHaveValue('90');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(card).toBeVisible();
+});
+
+test('what a bag has left is said once, and a bake takes from it', async ({ page }) => {
+  await visit(page, '/pantry');
+  const form = page.locator('form').filter({ hasText: 'New bag' });
+  await form.getByLabel('New bag').fill('Two kilos of plain');
+  await form.getByLabel('Paid').fill('2');
+  await form.getByLabel('for, kg').fill('2');
+  await form.getByRole('button', { name: 'Add the bag' }).click();
+  await expect(page.getByText(/2000\sg left/)).toBeVisible();
+});
+
+test('the likeliest bread is taken where nobody said one, and said to be', async ({ page }) => {
+  await visit(page, '/');
+  await page.locator('#recipe').fill('500 g bread flour\n325 g water\n10 g salt\n3 g yeast');
+  await expect(page.getByText(/Taken for a lean hearth loaf, as it is lean/)).toBeVisible();
+  await page
+    .locator('#recipe')
+    .fill('Friday pizza\n\n500 g bread flour\n325 g water\n10 g oil\n10 g salt\n3 g yeast');
+  await expect(page.getByText(/Taken for pizza, by its name/)).toBeVisible();
+  await page.getByLabel('It is for').selectOption('slack');
+  await expect(page.getByText(/Taken for/)).toHaveCount(0);
+  await expect(page.getByText(/Too tight for a slack dough/)).toBeVisible();
+});
+
+test('a wheat bread with so much whole grain, and a bag used up', async ({ page }) => {
+  await visit(page, '/bench/lockside-white');
+  await page.getByRole('tab', { name: 'Goal' }).click();
+  await page.getByLabel('Whole grain, at least').fill('40');
+  await page.getByRole('checkbox', { name: 'whole wheat flour', exact: true }).check();
+  await page.getByRole('button', { name: 'Find a bread' }).click();
+  const table = page.getByRole('table', { name: 'The bread that was found' });
+  await expect(table.getByRole('row', { name: /whole wheat flour/ })).toContainText(/1[67]\d/);
+  await page.getByLabel('Whole grain, at least').fill('');
+  await page.getByLabel('Use up').selectOption({ label: 'Whole wheat, brown paper, 310 g' });
+  await page.getByRole('button', { name: 'Find a bread' }).click();
+  await expect(table.getByRole('row', { name: /whole wheat flour/ })).toContainText('310');
+});

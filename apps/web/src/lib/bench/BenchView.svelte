@@ -242,7 +242,7 @@
       <label class="flex items-center gap-2"
         ><span class="quiet">Style</span>
         <select
-          class="field max-w-64"
+          class="field max-w-44 sm:max-w-64"
           value={bench.formula.style}
           onchange={(e) =>
             bench.edit({ ...bench.formula, style: e.currentTarget.value as StyleId })}

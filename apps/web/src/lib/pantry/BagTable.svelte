@@ -53,7 +53,7 @@
   </thead>
   <tbody>
     {#each bags as b (b.id)}
-      <tr class="border-t border-line" class:opacity-60={b.finished}>
+      <tr class="border-t border-line" class:text-soft={b.finished}>
         <td class="py-1.5">
           <b>{b.name}</b><br /><span class="quiet">{facts(b)}</span>
         </td>
