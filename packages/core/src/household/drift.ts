@@ -30,22 +30,24 @@ export function drifted(
   { bagWander }: Pick<Coefficients, 'bagWander'>,
 ): Belief {
   if (today === undefined || belief.day === undefined || today <= belief.day) return belief;
-  const key = `${today} ${bagWander.value}`;
-  const known = drifts.get(belief)?.get(key);
+  const when = `${today} ${bagWander.value}`;
+  const known = drifts.get(belief)?.get(when);
   if (known) return known;
   const days = Math.min(365, daysBetween(belief.day, today) ?? 0);
   const more = (bagWander.value ** 2 * days) / season;
   const later: Belief = {
     ...belief,
-    covariance: belief.covariance.map((row, i) =>
+    covariance: belief.covariance.map((row, i) => {
+      const key = belief.keys[i]!;
       // What no bake of this household has moved is as wide as its table already.
-      wanders(belief.keys[i]!) && belief.bakes[belief.keys[i]!]
-        ? row.map((cell, j) => (i === j ? cell + more : cell))
-        : row,
-    ),
+      if (!belief.bakes[key] || !wanders(key)) return row;
+      const wider = row.slice();
+      wider[i]! += more;
+      return wider;
+    }),
     day: today,
   };
   const ofBelief = drifts.get(belief) ?? new Map<string, Belief>();
-  drifts.set(belief, ofBelief.set(key, later));
+  drifts.set(belief, ofBelief.set(when, later));
   return later;
 }

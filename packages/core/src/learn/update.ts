@@ -50,7 +50,13 @@ export function updateBelief(belief: Belief, seen: Observation): Belief {
   for (let i = 0; i < count; i += 1) {
     const gain = lean[i]! / variance;
     mean.push((belief.mean[i] ?? 0) + gain * seen.residual);
-    const row = i < old ? belief.covariance[i]!.slice() : new Array<number>(old).fill(0);
+    const before = i < old ? belief.covariance[i]! : undefined;
+    if (before && gain === 0 && count === old) {
+      // What this dough says nothing of stays as it is, to the very row.
+      covariance.push(before as number[]);
+      continue;
+    }
+    const row = before ? before.slice() : new Array<number>(old).fill(0);
     for (let j = old; j < count; j += 1) row.push(i === j ? prior[j - old]! : 0);
     if (gain !== 0) for (let j = 0; j < count; j += 1) row[j]! -= gain * lean[j]!;
     covariance.push(row);

@@ -1,9 +1,15 @@
 import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
-import { refuse } from '../quantity/refusal.ts';
-import { pouredWater } from '../formula/poured-water.ts';
-import { add, takeOut, type Candidate, type Held, type Rule, type Swap } from './rule.ts';
+import {
+  add,
+  takeOut,
+  wetInPlaceOfWater,
+  type Candidate,
+  type Held,
+  type Rule,
+  type Swap,
+} from './rule.ts';
 
 /** Things of one kind, each of which may take another's place. One row a kind. */
 interface Kin {
@@ -156,23 +162,10 @@ export const othersForEgg: Rule = (line, context) =>
       id: 'egg',
       label: 'egg',
       make: (l) => {
-        const egg = l.grams / dry.value;
-        const held = egg * water.value;
-        if (held > pouredWater(context.lines, context.main)) {
-          return refuse(
-            'too-little-water',
-            `That would be ${Math.round(egg)} g of egg, and there is not that much water to give way to it.`,
-          );
-        }
-        return {
-          changes: [
-            add(l, 'egg', egg),
-            takeOut(l),
-            { stage: context.main, ingredient: 'water', grams: -held },
-          ],
-          held: ['level', 'fat'],
+        const grams = l.grams / dry.value;
+        return wetInPlaceOfWater(l, { id: 'egg', grams, water: grams * water.value }, context, {
           notes: ['Egg is not left for hours under a delay timer.'],
           basis: commonPractice,
-        };
+        });
       },
     }));

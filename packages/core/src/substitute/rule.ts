@@ -2,7 +2,8 @@ import type { Change, StageHead } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Totals } from '../formula/totals.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
-import type { Refused } from '../quantity/refusal.ts';
+import { refuse, type Refused } from '../quantity/refusal.ts';
+import { pouredWater } from '../formula/poured-water.ts';
 
 /** What a rule looks at. */
 export interface SwapContext {
@@ -51,3 +52,30 @@ export const add = (line: ResolvedLine, ingredient: string, grams: number): Chan
 /** Everything of a line taken out. */
 export const takeOut = (line: ResolvedLine, share = 1): Change =>
   add(line, line.ingredient, -line.grams * share);
+
+/**
+ * Something wet in a line's place, for which as much water gives way as it brings; refused where so much is
+ * not poured.
+ */
+export function wetInPlaceOfWater(
+  line: ResolvedLine,
+  to: { readonly id: string; readonly grams: number; readonly water: number },
+  { lines, main }: SwapContext,
+  rest: { readonly notes: readonly string[]; readonly basis: string },
+): Swap {
+  if (to.water > pouredWater(lines, main)) {
+    return refuse(
+      'too-little-water',
+      `That would be ${Math.round(to.grams)} g of ${to.id}, and there is not that much water to give way to it.`,
+    );
+  }
+  return {
+    changes: [
+      add(line, to.id, to.grams),
+      takeOut(line),
+      { stage: main, ingredient: 'water', grams: -to.water },
+    ],
+    held: ['level', 'fat'],
+    ...rest,
+  };
+}

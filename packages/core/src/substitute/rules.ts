@@ -1,12 +1,11 @@
 import { refuse } from '../quantity/refusal.ts';
-import { pouredWater } from '../formula/poured-water.ts';
 import { isFlour } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice, figure, fromMemory } from '../figure/figure.ts';
 import { glutenToReplace } from '../dough/strength.ts';
 import { eggForOthers, kinForKin, othersForEgg } from './pairs.ts';
-import { add, takeOut, type Candidate, type Rule } from './rule.ts';
+import { add, takeOut, wetInPlaceOfWater, type Candidate, type Rule } from './rule.ts';
 import { fromStarterRule, toStarterRule } from './sourdough.ts';
 
 /** Figures that substitutions go by. */
@@ -201,20 +200,16 @@ const milkAndPowder: Rule = (line, context) => {
       id: 'milk',
       label: 'milk in place of some water',
       make: (l) => {
-        const milk = l.grams / powderInMilk.value;
-        const water = milk * waterInMilk.value;
-        if (water > pouredWater(context.lines, context.main)) {
-          return refuse(
-            'too-little-water',
-            `That would be ${Math.round(milk)} g of milk, and there is not that much water to give way to it.`,
-          );
-        }
-        return {
-          changes: [add(l, 'milk', milk), takeOut(l), add(l, 'water', -water)],
-          held: ['level', 'fat'],
-          notes: ['Milk is not left for hours under a delay timer.'],
-          basis: powderInMilk.source,
-        };
+        const grams = l.grams / powderInMilk.value;
+        return wetInPlaceOfWater(
+          l,
+          { id: 'milk', grams, water: grams * waterInMilk.value },
+          context,
+          {
+            notes: ['Milk is not left for hours under a delay timer.'],
+            basis: powderInMilk.source,
+          },
+        );
       },
     },
   ];
