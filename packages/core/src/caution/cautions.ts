@@ -3,11 +3,12 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { styles, type StyleId } from '../style/style.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { proteinAim, strengthShares } from '../dough/strength.ts';
+import { growthRate } from '../ferment/growth-rate.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
 import type { Eaten } from '../formula/besides.ts';
 import type { Allergen } from '../ingredient/ingredient.ts';
-import { isHazard, type Hazard } from './hazards.ts';
+import { hazardsOf, type Hazard } from './hazards.ts';
 
 export interface Caution {
   readonly id: string;
@@ -23,6 +24,8 @@ export interface CautionFacts {
   readonly lines: readonly ResolvedLine[];
   /** What is in the dough, on it or in its filling: all that is eaten. */
   readonly eaten: readonly Eaten[];
+  /** What those of them that are something to somebody are. */
+  readonly known: ReadonlyMap<Eaten, ReadonlySet<Hazard>>;
   readonly totals: Totals;
   readonly points: number;
   readonly glutenGrams: number;
@@ -52,13 +55,16 @@ const holds =
     of?.allergens.includes(allergen) ?? false;
 const holdsGluten = holds('gluten');
 const is =
-  (hazard: Hazard) =>
-  (of: Eaten): boolean =>
-    isHazard(of, hazard);
+  (...hazards: readonly Hazard[]) =>
+  (of: Eaten, { known }: CautionFacts): boolean =>
+    known.size > 0 && hazards.some((h) => known.get(of)?.has(h));
 
 /** Hours that perishables may stand shorten above this. Source: US food-safety guidance. */
 const hotRoom = 32;
 const isHot = ({ kitchen }: CautionFacts): boolean => (kitchen.room.celsius ?? 0) > hotRoom;
+
+/** Rooms below this make a rise much longer than recipes say, °C. Common practice, no source. */
+const coldKitchen = 18;
 
 /** *Most of the flour*, by mass. */
 const most = 0.5;
@@ -135,7 +141,7 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'dogs',
     text: 'not for dogs, baked or not.',
     source: 'common practice, no source',
-    of: (eaten) => (['onions', 'macadamia', 'cocoa'] as const).some((h) => isHazard(eaten, h)),
+    of: is('onions', 'macadamia', 'cocoa'),
   },
   {
     id: 'polyols',
@@ -154,6 +160,17 @@ export const cautionTable: readonly CautionRow[] = [
     text: 'Figures for a low-carb bread are estimates: people on insulin or a medical diet follow their clinic.',
     source: 'common practice, no source',
     when: (f) => f.totals.dryBase || f.style === 'low-carb',
+  },
+  {
+    id: 'cold-kitchen',
+    text: ({ kitchen: { room, coefficients } }) =>
+      `In a kitchen of ${Math.round(room.celsius!)} °C it rises for about ${(growthRate(coefficients.usualRoom.value) / growthRate(room.celsius!)).toFixed(1)} times as long as at ${coefficients.usualRoom.value} °C. Warm the water, or give it the time: ever more yeast is no cure.`,
+    source: 'growth of yeast after Rosso 1993 and Salvadó 2011, from memory',
+    when: ({ kitchen: { room }, lines }) =>
+      room.celsius !== undefined &&
+      room.celsius > 2 &&
+      room.celsius < coldKitchen &&
+      lines.some((l) => l.of.yeast || l.stageKind === 'starter'),
   },
   {
     id: 'rubbery-gluten',
@@ -220,6 +237,15 @@ function namesOf(eaten: readonly Eaten[]): string {
   return names.length > 0 ? `${names.join(', ')} and ${last}` : last;
 }
 
+function knownOf(eaten: readonly Eaten[]): Map<Eaten, ReadonlySet<Hazard>> {
+  const known = new Map<Eaten, ReadonlySet<Hazard>>();
+  for (const one of eaten) {
+    const is = hazardsOf(one);
+    if (is.size > 0) known.set(one, is);
+  }
+  return known;
+}
+
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
@@ -229,17 +255,22 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
  */
 export function cautions(
   lines: readonly ResolvedLine[],
-  facts: Omit<CautionFacts, 'lines' | 'eaten' | 'glutenGrams' | 'flourProtein' | 'strength'>,
+  facts: Omit<
+    CautionFacts,
+    'lines' | 'eaten' | 'known' | 'glutenGrams' | 'flourProtein' | 'strength'
+  >,
   besides: readonly Eaten[] = [],
 ): Caution[] {
   const present = lines.filter((l) => l.grams > 0);
+  const eaten: readonly Eaten[] = [...present, ...besides];
   const all: CautionFacts = {
     ...facts,
     glutenGrams: lines.reduce((g, l) => g + (l.of.role === 'gluten' ? l.grams : 0), 0),
     flourProtein: flourProtein(lines),
     strength: strengthShares(lines),
     lines: present,
-    eaten: [...present, ...besides],
+    eaten,
+    known: knownOf(eaten),
   };
   return cautionTable.flatMap(({ id, text, of, inDough, when }): Caution[] => {
     if (when && !when(all)) return [];

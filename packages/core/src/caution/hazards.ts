@@ -1,4 +1,5 @@
 import type { Eaten } from '../formula/besides.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
 
 /**
  * What a thing is to somebody that must not have it, by its words: a household's own honey is honey, and so
@@ -15,10 +16,43 @@ export const hazards = {
 
 export type Hazard = keyof typeof hazards;
 
+const all = Object.entries(hazards) as Array<[Hazard, RegExp]>;
+/** Most lines have no hazard in them: one look by all the words together finds that out. */
+const any = new RegExp(all.map(([, words]) => words.source).join('|'), 'i');
+const none: ReadonlySet<Hazard> = new Set();
+/** The lines of the formulas at hand, so that a keystroke reads none of them again. */
+const read = new Map<string, ReadonlySet<Hazard>>();
+const mostRead = 2000;
+
+function inWords(text: string): ReadonlySet<Hazard> {
+  let found = read.get(text);
+  if (!found) {
+    found = any.test(text)
+      ? new Set(all.flatMap(([id, words]) => (words.test(text) ? [id] : [])))
+      : none;
+    if (read.size >= mostRead) read.clear();
+    read.set(text, found);
+  }
+  return found;
+}
+
+const ofRows = new WeakMap<Ingredient, ReadonlySet<Hazard>>();
+
+/** What a row of the pantry is, by its name and by what it is like. */
+function ofRow(of: Ingredient): ReadonlySet<Hazard> {
+  let known = ofRows.get(of);
+  if (!known) ofRows.set(of, (known = inWords(`${of.name} ${of.like ?? ''}`)));
+  return known;
+}
+
 /**
- * Whether something is of a kind: by its row's name, by what it is like, by the baker's words.
+ * What something is to somebody that must not have it: by its row's name, by what it is like, by the
+ * baker's words.
  *
- * @example isHazard({of: ownHoney}, 'honey') // true
+ * @example hazardsOf({of: ownHoney}).has('honey') // true
  */
-export const isHazard = ({ of, asWritten }: Eaten, hazard: Hazard): boolean =>
-  [of?.name, of?.like, asWritten].some((text) => text !== undefined && hazards[hazard].test(text));
+export function hazardsOf({ of, asWritten }: Eaten): ReadonlySet<Hazard> {
+  const row = of ? ofRow(of) : none;
+  const said = asWritten ? inWords(asWritten) : none;
+  return said.size === 0 ? row : new Set([...row, ...said]);
+}

@@ -18,6 +18,8 @@ export interface Verdict {
   /** Chance that the dough lands in the window, 0 to 1; absent where nothing can be told. */
   readonly chance?: number;
   readonly fits: boolean;
+  /** Said where hardly any breads stand behind the window. */
+  readonly weak?: string;
 }
 
 /** What a verdict is passed on. */
@@ -58,6 +60,9 @@ function earlyFeel({ points, early }: Level, restMinutes: number): string | unde
   return `At the first touch it feels ${stateAt(early).short} (${pointsText(early)}); after ${restMinutes} minutes’ rest ${stateAt(points).short} (${pointsText(points)}). Judge it late.`;
 }
 
+/** Doubt of a window's ends from which it is said to rest on few breads, points. Own choice. */
+const weakEdge = 3;
+
 /** Says what a level means for a style, with the one correction that brings it home. */
 export function verdict(
   { level, state, window, edge, corrections, restMinutes, cannotTell }: Judged,
@@ -81,6 +86,9 @@ export function verdict(
         : `${off < 0 ? 'Too tight' : 'Too loose'} for ${wanted}. ${correction ?? ''}`.trim(),
     ...(early ? { early } : {}),
     chance: chanceInWindow(level, window, edge),
+    ...(edge >= weakEdge
+      ? { weak: 'Few breads stand behind this window: go by how it feels.' }
+      : {}),
     fits: off === 0,
   };
 }

@@ -3,7 +3,7 @@ import type { Coefficients } from '../household/coefficients.ts';
 /** Grams a mole. Source: the elements' standard weights. */
 const [saltMole, sugarMole] = [58.44, 180.16];
 /** A gram of sucrose splits into so much glucose and fructose. Source: stoichiometry, 360.31 / 342.30. */
-const splits = 1.05;
+export const splits = 1.05;
 /** Ions that a grain of salt falls into. */
 const ions = 2;
 

@@ -4,6 +4,7 @@ import {
   allergensOf,
   cautionTable,
   defaultHousehold,
+  growthRate,
   ingredientFromLabel,
   type Household,
   type Ingredient,
@@ -37,6 +38,7 @@ const cases: ReadonlyArray<
   ['polyols', { ...wheat, erythritol: 20 }, wheat],
   ['fibre-water', { ...wheat, psyllium: 26 }, { ...wheat, psyllium: 24 }],
   ['carbohydrate-estimate', { 'vital-gluten': 160, 'oat-fibre': 50, water: 240 }, wheat],
+  ['cold-kitchen', { ...wheat, 'instant-yeast': 6 }, wheat, { room: { celsius: 17.9 } }],
   ['rubbery-gluten', { ...wheat, 'vital-gluten': 40 }, { ...wheat, 'vital-gluten': 10 }],
   [
     'needless-gluten',
@@ -118,6 +120,21 @@ describe('each caution', () => {
     const ids = (words: string) => judge(said(words)).cautions.map((c) => c.id);
     expect(ids('60 g macadamia nuts')).to.include('dogs');
     expect(ids('60 g walnuts')).not.to.include('dogs');
+  });
+
+  it('a cold kitchen is told how much longer it takes, and not that more yeast is the cure', () => {
+    const at = (celsius: number) =>
+      judge(build({ ...wheat, 'instant-yeast': 6 }), {
+        ...defaultHousehold,
+        room: { celsius },
+      }).cautions.find((c) => c.id === 'cold-kitchen')?.text;
+    // .876 of the best at 26 °C and .356 at 14 (Rosso 1993, Salvadó 2011, from memory).
+    expect(at(14)).to.contain(
+      `about ${(growthRate(26) / growthRate(14)).toFixed(1)} times as long as at 26 °C`,
+    );
+    expect(growthRate(26) / growthRate(14)).to.be.within(2.2, 2.6);
+    expect(at(18)).to.equal(undefined);
+    expect(at(0)).to.equal(undefined);
   });
 
   it('does not tell a baker of rye, or without gluten grains, what that is', () => {

@@ -39,6 +39,12 @@ describe('the verdict', () => {
   const says = (dough: Record<string, number>, style: (typeof styleIds)[number] = 'pan') =>
     verdict(judge(build(dough, style)), style);
 
+  it('a window that few breads stand behind says so', () => {
+    expect(says({ 'bread-flour': 500, water: 310 }).weak).to.equal(undefined);
+    expect(says({ 'rye-whole': 500, water: 410 }, 'rye').weak).to.contain('Few breads');
+    expect(says({ 'rice-flour': 500, water: 410 }, 'gluten-free').weak).to.contain('Few breads');
+  });
+
   it('says where it stands, what brings it home, and how likely it lands', () => {
     const right = says({ 'bread-flour': 500, water: 310 });
     expect(right).to.include({ fits: true, says: 'Where it should be for a machine or tin loaf.' });

@@ -217,7 +217,7 @@
         {#if bench.verdict.chance !== undefined}
           <p class="quiet">
             <Explain word="chance to land">Chance to land</Explain> in the
-            <Explain word="window" />: {oddsText(bench.verdict.chance)}.
+            <Explain word="window" />: {oddsText(bench.verdict.chance)}. {bench.verdict.weak ?? ''}
           </p>
         {/if}
       {:else}

@@ -1,0 +1,247 @@
+import {
+  riseFor,
+  riseFigures,
+  riseUntil,
+  usualRise,
+  type RiseModel,
+  type RisingDough,
+} from '../core.ts';
+
+/** A customary rise that the model must reproduce. Source: common practice, no source, unless it says so. */
+export interface Anchor {
+  readonly what: string;
+  /** Hours; or the volume after some, or a share of a pace. */
+  readonly low: number;
+  readonly high: number;
+  readonly got: (model: RiseModel) => number;
+  readonly source?: string;
+}
+
+const lean: RisingDough = {
+  yeast: 0,
+  starter: 0,
+  salt: 2,
+  sugar: 0,
+  fat: 0,
+  water: 62,
+  whole: 0,
+  celsius: 26,
+  air: [{ hours: 1, celsius: 26 }],
+  vessel: 'bowl',
+  kilograms: 0.85,
+};
+const still = (celsius: number, over: Partial<RisingDough>): RisingDough => ({
+  ...lean,
+  celsius,
+  air: [{ hours: 1, celsius }],
+  ...over,
+});
+const hours = (dough: RisingDough, volume: number) => (model: RiseModel) =>
+  riseUntil(dough, { volume }, model, 160).hours ?? 200;
+const ripe = (dough: RisingDough, gas: 'ripePoolish' | 'ripeStarter') => (model: RiseModel) =>
+  riseUntil(dough, { gas: model.figures[gas].value }, model, 160).hours ?? 200;
+const poolish = (yeast: number, celsius: number, over: Partial<RisingDough> = {}) =>
+  still(celsius, { yeast, salt: 0, water: 100, liquid: true, kilograms: 0.3, ...over });
+/** A starter fed one of ripe to n of flour and n of water. */
+const fed = (n: number, celsius: number) =>
+  still(celsius, {
+    starter: (100 * 0.5) / (0.5 + n),
+    salt: 0,
+    water: 100,
+    liquid: true,
+    kilograms: 0.1,
+    whole: 0.2,
+  });
+/** So much starter at 100 % of the added flour, as its flour of all flour. */
+const ofAdded = (percent: number) => (100 * (percent / 200)) / (1 + percent / 200);
+const sour = (percent: number, celsius: number, over: Partial<RisingDough> = {}) =>
+  still(celsius, { starter: ofAdded(percent), water: 70, whole: 0.15, ...over });
+const volumeAfter = (dough: RisingDough, h: number) => (model: RiseModel) =>
+  riseFor(dough, h, model).volume;
+/** Pace beside another dough's: how the times to a volume compare. */
+const beside = (dough: Partial<RisingDough>, other: Partial<RisingDough>) => (model: RiseModel) => {
+  const awake = { yeast: 1, awake: true, water: 60 };
+  const time = (of: Partial<RisingDough>) => hours(still(26, { ...awake, ...of }), 1.3)(model);
+  return time(other) / time(dough);
+};
+const fridge = [{ hours: 1, celsius: 4 }];
+
+export const anchors: readonly Anchor[] = [
+  {
+    what: '1 % instant, 2 % salt, 26 °C: doubled',
+    low: 1,
+    high: 1.5,
+    got: hours(still(26, { yeast: 1 }), 2),
+  },
+  {
+    what: '1.3 % instant, dough 17 °C in air of 26 °C: doubled',
+    low: 1.5,
+    high: 2,
+    got: hours({ ...lean, yeast: 1.3, celsius: 17 }, 2),
+  },
+  {
+    what: 'then rolls of 80 g at 25 °C, volume 1.15 to 2.3',
+    low: 0.75,
+    high: 1.25,
+    got: hours(
+      still(25, { yeast: 1.3, fromVolume: 1.15, awake: true, vessel: 'rolls', kilograms: 0.64 }),
+      2.3,
+    ),
+  },
+  ...(
+    [
+      [0.05, 14, 16],
+      [0.1, 10, 13],
+      [0.2, 7.5, 10],
+    ] as const
+  ).map(([yeast, low, high]) => ({
+    what: `poolish of ${yeast} % instant at 20 °C: ripe`,
+    low,
+    high,
+    got: ripe(poolish(yeast, 20), 'ripePoolish'),
+  })),
+  {
+    what: 'poolish of .33 % at 22 °C: ripe',
+    low: 4.5,
+    high: 6,
+    got: ripe(poolish(0.33, 22), 'ripePoolish'),
+  },
+  {
+    what: 'poolish of .4 %, an hour at 21 °C, then at 5 °C: volume 1.8',
+    low: 10,
+    high: 24,
+    got: hours(
+      poolish(0.4, 21, {
+        air: [
+          { hours: 1, celsius: 21 },
+          { hours: 1, celsius: 5 },
+        ],
+        vessel: 'fridge-box',
+      }),
+      1.8,
+    ),
+  },
+  {
+    what: 'starter fed 1:1:1 at 25 °C: peak',
+    low: 4,
+    high: 6,
+    got: ripe(fed(1, 25), 'ripeStarter'),
+  },
+  {
+    what: 'starter fed 1:5:5 at 25 °C: peak',
+    low: 10,
+    high: 12,
+    got: ripe(fed(5, 25), 'ripeStarter'),
+  },
+  {
+    what: 'starter fed 1:1:1 at 18 °C: peak',
+    low: 8,
+    high: 10,
+    got: ripe(fed(1, 18), 'ripeStarter'),
+    source: 'from memory',
+  },
+  {
+    what: 'dough with 20 % starter of added flour, 25 °C: volume 1.55',
+    low: 3.5,
+    high: 6,
+    got: hours(sour(20, 25), 1.55),
+  },
+  { what: 'the same with 30 %', low: 3, high: 5, got: hours(sour(30, 25), 1.55) },
+  { what: 'the same with 25 % at 22 °C', low: 5, high: 8, got: hours(sour(25, 22), 1.55) },
+  {
+    what: 'its final proof at 26 °C, volume 1.2 to 1.75',
+    low: 1,
+    high: 2,
+    got: hours(sour(25, 26, { fromVolume: 1.2, awake: true, vessel: 'basket' }), 1.75),
+  },
+  {
+    what: 'its final proof at 20 °C',
+    low: 2,
+    high: 4,
+    got: hours(sour(25, 20, { fromVolume: 1.2, awake: true, vessel: 'basket' }), 1.75),
+  },
+  {
+    what: 'dough with 15 % starter overnight at 19.5 °C: volume 1.55',
+    low: 9,
+    high: 10.5,
+    got: hours(sour(15, 19.5), 1.55),
+  },
+  { what: 'the same with 10 %', low: 9, high: 14, got: hours(sour(10, 19.5), 1.55) },
+  ...(
+    [
+      [12, 1.4, 2],
+      [24, 1.5, 2.2],
+      [48, 1.6, 2.6],
+    ] as const
+  ).map(([h, low, high]) => ({
+    what: `fridge of 4 °C, .4 % instant after 45 min at 24 °C: volume after ${h} h`,
+    low,
+    high,
+    got: volumeAfter(
+      still(24, {
+        yeast: 0.4,
+        air: [{ hours: 0.75, celsius: 24 }, ...fridge],
+        vessel: 'fridge-box',
+        kilograms: 1,
+      }),
+      h,
+    ),
+  })),
+  ...(
+    [
+      [12, 1.25, 2],
+      [48, 1.3, 2.3],
+    ] as const
+  ).map(([h, low, high]) => ({
+    what: `fridge of 4 °C, shaped sourdough from volume 1.3: volume after ${h} h`,
+    low,
+    high,
+    got: volumeAfter(
+      sour(20, 24, { air: fridge, fromVolume: 1.3, awake: true, vessel: 'basket', kilograms: 0.9 }),
+      h,
+    ),
+  })),
+  { what: 'pace with 2 % salt beside none', low: 0.75, high: 0.88, got: beside({}, { salt: 0 }) },
+  {
+    what: 'pace with 10 % sugar beside none',
+    low: 0.7,
+    high: 0.85,
+    got: beside({ sugar: 10 }, {}),
+  },
+  { what: 'pace with 20 % sugar beside none', low: 0.4, high: 0.6, got: beside({ sugar: 20 }, {}) },
+  {
+    what: 'the same with osmotolerant yeast',
+    low: 0.7,
+    high: 0.95,
+    got: beside({ sugar: 20, tolerant: true }, { tolerant: true }),
+  },
+  {
+    what: 'white final proof at 23 °C, volume 1.15 to 2.3',
+    low: 0.75,
+    high: 1,
+    got: hours(still(23, { yeast: 1.2, fromVolume: 1.15, awake: true, vessel: 'tin' }), 2.3),
+  },
+  {
+    what: 'whole wheat final proof at 23 °C, volume 1.15 to 1.8',
+    low: 1.5,
+    high: 2.2,
+    got: hours(
+      still(23, { yeast: 1.2, water: 72, whole: 1, fromVolume: 1.15, awake: true, vessel: 'tin' }),
+      1.8,
+    ),
+  },
+  {
+    what: 'whole wheat, 1 % instant, 26 °C: volume 1.8',
+    low: 1.5,
+    high: 2.2,
+    got: hours(still(26, { yeast: 1, water: 72, whole: 1 }), 1.8),
+  },
+  {
+    what: 'whole wheat comes near to doubling at last: volume after 5 h',
+    low: 1.9,
+    high: 2.3,
+    got: volumeAfter(still(26, { yeast: 1, water: 72, whole: 1 }), 5),
+  },
+];
+
+export { riseFigures, usualRise };
