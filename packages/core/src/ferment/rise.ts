@@ -48,8 +48,9 @@ export interface RisePoint {
   readonly celsius: number;
   /** Gas made so far, ml per 100 g of flour. */
   readonly gas: number;
-  /** Sugar left, g per 100 g of flour. */
+  /** Sugar left, and starch that can still become sugar, g per 100 g of flour. */
   readonly sugar: number;
+  readonly starch: number;
 }
 
 /** What a rise is worked out with. */
@@ -218,11 +219,15 @@ const pointAt = (hours: number, y: Float64Array, k: Constants): RisePoint => ({
   celsius: y[T]!,
   gas: y[G]!,
   sugar: Math.max(0, y[S]!),
+  starch: y[STARCH]!,
 });
 
 /**
- * A dough's rise, moment by moment. Equations: see docs/rise.md; integrated by a fourth-order Runge–Kutta
- * scheme of fixed steps, which end where the air changes.
+ * A dough's rise, moment by moment: commercial yeast and a sourdough's flora side by side, each asleep at
+ * first; gas by what is alive and awake, by warmth, by one osmotic brake and by the sugar that is left; gas
+ * dissolved first, then held the less the fuller the dough is; starch that becomes sugar; warmth that follows
+ * the air; what is too hot dies. Integrated by a fourth-order Runge–Kutta scheme of fixed steps, which end
+ * where the air changes, held to closed forms (test/ferment/rise.test.ts).
  *
  * @param hours how long to follow it, above 0
  * @param seen is shown every step; when it says true, the rise ends there

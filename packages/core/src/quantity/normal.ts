@@ -1,4 +1,11 @@
 /**
+ * Density of the standard normal.
+ *
+ * @example normalDensity(0) // .3989
+ */
+export const normalDensity = (z: number): number => Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+
+/**
  * Distribution function of the standard normal.
  * Source: Abramowitz & Stegun 7.1.26, error below 1.5e-7.
  *

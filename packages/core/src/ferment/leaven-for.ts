@@ -1,0 +1,71 @@
+import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
+import { isForecast, riseForecast, withPaces, type Paces } from './rise-doubt.ts';
+import { riseUntil, type RiseEnd } from './rise-until.ts';
+import { z80 } from '../household/coefficients.ts';
+
+/** The leaven that is looked for, and how much of it can be meant, % of the flour. */
+export const leavenSpans = {
+  yeast: [0.005, 5],
+  starter: [0.5, 60],
+} as const;
+
+export type LeavenKind = keyof typeof leavenSpans;
+
+/** How much leaven brings a dough to an end in a time; or what the least and the most of it do. */
+export type LeavenFor =
+  | { readonly percent: { readonly middle: number; readonly low: number; readonly high: number } }
+  | {
+      readonly percent?: undefined;
+      readonly why: 'too-soon' | 'too-late' | 'never';
+      /** The nearest that there is, and the hours that it takes; none where it never comes there. */
+      readonly nearest?: { readonly percent: number; readonly hours: number };
+    };
+
+/** Halvings of the logarithm of the amount: to a hundredth of a per cent of it. */
+const halvings = 22;
+
+/**
+ * Leaven for a time: the more of it, the sooner, so that halving the span finds it.
+ *
+ * @param dough with any amount of that leaven: it is put in its place
+ * @param hours wanted, above 0
+ * @example leavenFor(lean dough at 26 °C, 'yeast', 3, {volume: 2}).percent?.middle // about .3
+ */
+export function leavenFor(
+  dough: RisingDough,
+  kind: LeavenKind,
+  hours: number,
+  end: RiseEnd,
+  paces: Paces = {},
+  model: RiseModel = usualRise,
+): LeavenFor {
+  const [least, most] = leavenSpans[kind];
+  const paced = withPaces(dough, paces);
+  const takes = (percent: number, upTo: number): number =>
+    riseUntil({ ...paced, [kind]: percent }, end, model, upTo).hours ?? Infinity;
+  const find = (wanted: number): number => {
+    let [low, high] = [Math.log(least), Math.log(most)];
+    // Nothing is followed for longer than decides.
+    for (let i = 0; i < halvings; i += 1) {
+      const middle = (low + high) / 2;
+      if (takes(Math.exp(middle), wanted * 1.001) > wanted) low = middle;
+      else high = middle;
+    }
+    return Math.exp((low + high) / 2);
+  };
+  const soonest = takes(most, 240);
+  if (soonest > hours) {
+    return soonest === Infinity
+      ? { why: 'never' }
+      : { why: 'too-soon', nearest: { percent: most, hours: soonest } };
+  }
+  const latest = takes(least, 240);
+  if (latest < hours) return { why: 'too-late', nearest: { percent: least, hours: latest } };
+  const middle = find(hours);
+  const band = riseForecast({ ...dough, [kind]: middle }, end, paces, model);
+  const sd = isForecast(band) ? band.sd : 0.3;
+  const within = (of: number): number => Math.min(latest, Math.max(soonest, of));
+  // Slower than believed wants more of it for the same time.
+  const at = (by: number): number => find(within(hours * Math.exp(by)));
+  return { percent: { middle, low: at(z80 * sd), high: at(-z80 * sd) } };
+}
