@@ -198,6 +198,20 @@ export {
   type KitchenThen,
 } from './bake/circumstances.ts';
 export { checkDough } from './bake/dough-check.ts';
+export {
+  answerLeaven,
+  answerRise,
+  type LeavenAnswer,
+  type LeavenAsked,
+  type RiseAnswer,
+  type RiseAsked,
+} from './ferment/rise-asked.ts';
+export { isForecast, type Paces, type RiseForecast } from './ferment/rise-doubt.ts';
+export { riseCurve } from './ferment/rise-curve.ts';
+export { leavenForRise, risesOf, type Rise } from './ferment/rises.ts';
+export type { RisePoint } from './ferment/rise.ts';
+export { vesselIds, vessels, type VesselId } from './ferment/vessel.ts';
+export { yeastKinds } from './ingredient/yeast.ts';
 export { usedFromBags } from './bake/used-from-bags.ts';
 export { bagLeft, type TakenOut } from './ingredient/bag-left.ts';
 export { makeUpFor, runningOut, type MakeUp, type RunningOut } from './substitute/running-out.ts';

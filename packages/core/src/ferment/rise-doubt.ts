@@ -21,7 +21,8 @@ interface Doubt {
   readonly moved: (of: Case, by: number) => Case;
 }
 
-const fromFit = 'own model: what differs from leaven to leaven stays with its pace, the rest with the day; no source';
+const fromFit =
+  'own model: what differs from leaven to leaven stays with its pace, the rest with the day; no source';
 const doubt = (unit: string, sd: number, moved: Doubt['moved'], stays = false): Doubt => ({
   sd: figure(sd, unit, sd / 3, fromFit),
   stays,

@@ -51,6 +51,9 @@ export interface RisePoint {
   /** Sugar left, and starch that can still become sugar, g per 100 g of flour. */
   readonly sugar: number;
   readonly starch: number;
+  /** Yeast alive, % instant, and a starter's flora, 1 for a ripe starter. */
+  readonly yeast: number;
+  readonly flora: number;
 }
 
 /** What a rise is worked out with. */
@@ -220,6 +223,8 @@ const pointAt = (hours: number, y: Float64Array, k: Constants): RisePoint => ({
   gas: y[G]!,
   sugar: Math.max(0, y[S]!),
   starch: y[STARCH]!,
+  yeast: y[Y]!,
+  flora: y[X]!,
 });
 
 /**

@@ -22,6 +22,8 @@ export const massPerWork = {
   ),
 } as const satisfies Record<YeastKind, Settable>;
 
+export const yeastKinds = Object.keys(massPerWork) as YeastKind[];
+
 export type YeastWork = Readonly<Record<YeastKind, Figure>>;
 
 /** Keys under which a household sets what its yeasts are worth. */

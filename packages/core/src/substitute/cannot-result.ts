@@ -5,14 +5,14 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 
 /** A formula before or after something took a line's place. */
-export interface Standing {
+export interface MadeOf {
   readonly lines: readonly ResolvedLine[];
   readonly totals: Totals;
 }
 
 /** Why a formula cannot become what it would be. */
 interface RefusalRow extends Refusal {
-  readonly when: (before: Standing, after: Standing, house: { glutenFree: boolean }) => boolean;
+  readonly when: (before: MadeOf, after: MadeOf, house: { glutenFree: boolean }) => boolean;
 }
 
 const hasGluten = (i: Ingredient): boolean => i.allergens.includes('gluten');
@@ -22,7 +22,7 @@ const idle = (i: Ingredient): boolean => i.strength === 'none';
 const isRye = (i: Ingredient): boolean => /\brye\b/i.test(i.name);
 
 /** Share of the flour that something holds of. */
-function share({ lines }: Standing, holds: (of: Ingredient) => boolean): number {
+function share({ lines }: MadeOf, holds: (of: Ingredient) => boolean): number {
   let [some, all] = [0, 0];
   for (const line of lines) {
     if (!isFlour(line)) continue;
@@ -33,11 +33,11 @@ function share({ lines }: Standing, holds: (of: Ingredient) => boolean): number 
 }
 
 /** Grams of what something holds of, for each 100 g of flour or dry base. */
-const percent = ({ lines, totals }: Standing, holds: (of: Ingredient) => boolean): number =>
+const percent = ({ lines, totals }: MadeOf, holds: (of: Ingredient) => boolean): number =>
   (100 * lines.reduce((sum, l) => (holds(l.of) ? sum + l.grams : sum), 0)) / totals.flourGrams;
 
 /** Whether it is a dough that gluten holds together. */
-const isBuilt = (of: Standing): boolean => !of.totals.dryBase && share(of, builds) >= 0.5;
+const isBuilt = (of: MadeOf): boolean => !of.totals.dryBase && share(of, builds) >= 0.5;
 
 /** Share of a dough's flour that may do without gluten that builds. Common practice, no source. */
 const mostWithout = 0.3;
@@ -112,8 +112,8 @@ const rows: readonly RefusalRow[] = [
  * @example cannotResult(wheat loaf, the same of rice, {glutenFree: false})?.code // 'no-gluten'
  */
 export function cannotResult(
-  before: Standing,
-  after: Standing,
+  before: MadeOf,
+  after: MadeOf,
   house: { readonly glutenFree: boolean },
 ): Refusal | undefined {
   const row = rows.find((r) => r.when(before, after, house));

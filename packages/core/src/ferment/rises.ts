@@ -1,0 +1,91 @@
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { massPerWork, type YeastWork } from '../ingredient/yeast.ts';
+import { leavenFor, type LeavenFor, type LeavenKind } from './leaven-for.ts';
+import { ripeEnd } from './ripe-end.ts';
+import { riseForecast, type Paces, type RiseForecast } from './rise-doubt.ts';
+import type { RiseEnd } from './rise-until.ts';
+import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
+import { risingDough, type Standing } from './rising-dough.ts';
+
+/** One rise of a bread: what ends it, in words, and when that is. */
+export interface Rise {
+  readonly id: 'first' | 'final';
+  readonly label: string;
+  /** The sign that ends it. */
+  readonly until: string;
+  readonly dough: RisingDough;
+  readonly end: RiseEnd;
+  readonly forecast: RiseForecast;
+}
+
+/** Volume that is left after a dough was divided and shaped. Common practice, no source. */
+const shapedVolume = { yeast: 1.15, sourdough: 1.2 } as const;
+/** Volume at which a shaped dough goes into the oven. Common practice, no source. */
+const proofed = { yeast: 2.1, sourdough: 1.75, wholeLess: 0.35 } as const;
+
+const isSour = ({ yeast, starter }: RisingDough): boolean => starter > 0 && yeast < 0.05;
+
+function words(end: RiseEnd, dough: RisingDough, final: boolean): string {
+  if ('gas' in end) return 'ripe: domed or just falling';
+  if (dough.whole > 0.5)
+    return final ? 'filled out and puffy, not doubled' : 'well risen, not quite doubled';
+  if (isSour(dough))
+    return final ? 'puffy; a poke comes back slowly' : 'half as high again, and bubbly at the edge';
+  return final ? 'nearly doubled; a poke comes back slowly' : 'doubled';
+}
+
+/**
+ * The rises of a formula's dough where it stands: the first, and the final one of the shaped pieces, which
+ * is as warm as the air by then.
+ *
+ * @param shaped what the pieces stand in for the last
+ * @returns none for a dough without flour, or with nothing that raises it
+ * @example risesOf(lines, {celsius: 25, air: [{hours: 1, celsius: 22}], vessel: 'bowl'}, 'tin').map((r) => r.until)
+ */
+export function risesOf(
+  lines: readonly ResolvedLine[],
+  standing: Standing,
+  shaped: Standing['vessel'],
+  paces: Paces = {},
+  work: YeastWork = massPerWork,
+  model: RiseModel = usualRise,
+): Rise[] {
+  const first = risingDough(lines, standing, work, model);
+  if (!first || first.yeast + first.starter === 0) return [];
+  const room = standing.air.at(-1)!.celsius;
+  const sour = isSour(first);
+  const last: RisingDough = {
+    ...first,
+    celsius: (standing.celsius + room) / 2,
+    air: [{ hours: 1, celsius: room }],
+    vessel: shaped,
+    fromVolume: sour ? shapedVolume.sourdough : shapedVolume.yeast,
+    awake: true,
+  };
+  const ends: ReadonlyArray<readonly [Rise['id'], string, RisingDough, RiseEnd]> = [
+    ['first', 'First rise', first, ripeEnd(first, model)],
+    [
+      'final',
+      'Final proof',
+      last,
+      { volume: sour ? proofed.sourdough : proofed.yeast - proofed.wholeLess * first.whole },
+    ],
+  ];
+  return ends.map(([id, label, dough, end]) => ({
+    id,
+    label,
+    until: words(end, dough, id === 'final'),
+    dough,
+    end,
+    forecast: riseForecast(dough, end, paces, model),
+  }));
+}
+
+/** Leaven that a first rise takes, in that many hours. */
+export const leavenForRise = (
+  { dough, end }: Rise,
+  kind: LeavenKind,
+  hours: number,
+  paces: Paces = {},
+  model: RiseModel = usualRise,
+): LeavenFor => leavenFor(dough, kind, hours, end, paces, model);
