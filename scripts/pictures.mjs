@@ -121,6 +121,16 @@ const pictures = [
     },
   },
   {
+    name: 'bench-rise',
+    path: '/bench/lockside-white',
+    size: { width: 1280, height: 1560 },
+    async go(page) {
+      await page.getByRole('tab', { name: 'Rise' }).click();
+      await page.getByLabel('First rise ready in').fill('4');
+      await page.getByText('stand now').waitFor();
+    },
+  },
+  {
     name: 'bench-goal',
     path: '/bench/thin-slice-seed',
     size: { width: 1280, height: 1400 },

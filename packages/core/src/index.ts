@@ -208,6 +208,7 @@ export {
 } from './ferment/rise-asked.ts';
 export { isForecast, type Paces, type RiseForecast } from './ferment/rise-doubt.ts';
 export { riseCurve } from './ferment/rise-curve.ts';
+export { leavenChange, type LeavenChange } from './ferment/leaven-change.ts';
 export { leavenForRise, risesOf, type Rise } from './ferment/rises.ts';
 export type { RisePoint } from './ferment/rise.ts';
 export { vesselIds, vessels, type VesselId } from './ferment/vessel.ts';
@@ -246,3 +247,4 @@ export { moveLine, placeLine } from './formula/move.ts';
 export { perKilo } from './formula/per-kilo.ts';
 export { mostPieces, pieceGrams, scaleToPiece, setPieces } from './formula/pieces.ts';
 export { formulaWords } from './formula/words.ts';
+export { hoursText } from './quantity/duration.ts';

@@ -1,5 +1,6 @@
 import type { YeastKind } from '../ingredient/ingredient.ts';
 import { convertYeast, massPerWork, type YeastWork } from '../ingredient/yeast.ts';
+import { hoursText } from '../quantity/duration.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
 import { leavenFor, type LeavenFor } from './leaven-for.ts';
 import { isForecast, riseForecast, withPaces, type Paces } from './rise-doubt.ts';
@@ -132,9 +133,6 @@ export function answerRise(
     curve: shown,
   };
 }
-
-const hoursText = (hours: number): string =>
-  hours < 2 ? `${Math.round(hours * 60)} minutes` : `${Number(hours.toFixed(1))} hours`;
 
 /** Why no leaven does it in that time, in words. */
 function whyNoLeaven(

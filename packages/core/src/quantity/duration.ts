@@ -40,3 +40,26 @@ export function minutesIn(text: string): Minutes | undefined {
   if (more) return { least: least + Number(more[1]) };
   return most === undefined || most <= least ? { least } : { least, most };
 }
+
+/** Steps that a span is rounded to, minutes, for spans below so many: nobody rises by the minute. */
+const steps: ReadonlyArray<readonly [below: number, step: number]> = [
+  [20, 1],
+  [360, 5],
+  [Infinity, 15],
+];
+
+/**
+ * A span of hours in words, rounded to what a kitchen goes by.
+ *
+ * @param hours 0 or more
+ * @example hoursText(1.29) // '1 h 15 min'
+ * @example hoursText(9.02) // '9 h'
+ */
+export function hoursText(hours: number): string {
+  const exact = hours * 60;
+  const step = steps.find(([below]) => exact < below)![1];
+  const minutes = Math.round(exact / step) * step;
+  const [whole, rest] = [Math.floor(minutes / 60), minutes % 60];
+  const parts = [whole > 0 ? `${whole} h` : '', rest > 0 || whole === 0 ? `${rest} min` : ''];
+  return parts.filter(Boolean).join(' ');
+}

@@ -13,6 +13,7 @@
     readonly [id: string, name: string, open: () => Promise<{ default: Panel }>]
   > = [
     ['sure', 'How sure', () => import('../sure/SurePanel.svelte')],
+    ['rise', 'Rise', () => import('../rise/RisePanel.svelte')],
     ['strength', 'Strength and mixing', () => import('../strength/StrengthPanel.svelte')],
     ['salt', 'Salt', () => import('../strength/SaltPanel.svelte')],
     ['slices', 'Slices', () => import('../portion/PortionPanel.svelte')],

@@ -1,0 +1,148 @@
+<script lang="ts">
+  import {
+    gramsText,
+    hoursText,
+    isForecast,
+    vesselIds,
+    vessels,
+    type LeavenChange,
+  } from '@tender-crumb/core';
+  import type { Bench } from '../bench/bench.svelte.ts';
+  import { asMass, say, writing } from '../ui/writing.ts';
+  import RiseChart from './RiseChart.svelte';
+  import { Rising } from './rising.svelte.ts';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const rising = new Rising(() => bench);
+
+  const whyNot: Record<Extract<LeavenChange, { why: string }>['why'], (c: LeavenChange) => string> =
+    {
+      'too-soon': (c) =>
+        `Too soon: ${nearest(c, 'the most that makes sense')}. Make it warmer, or wait.`,
+      'too-late': (c) =>
+        `Too late: ${nearest(c, 'the least that can be meant')}. Make it colder, or use the fridge.`,
+      never: () => 'It never comes there, whatever raises it.',
+      'no-leaven': () => 'There is nothing in it yet that raises it.',
+    };
+  const nearest = (c: LeavenChange, what: string) =>
+    'why' in c && c.hours !== undefined
+      ? `${asMass(c.grams ?? 0)}, ${what}, takes ${hoursText(c.hours)}`
+      : 'nothing near it does';
+
+  function take(change: Extract<LeavenChange, { changes: unknown }>) {
+    bench.takeChanges({
+      correction: `yeast:${change.ingredient}:rise`,
+      reason: `${gramsText(change.grams)} of ${change.name} has the first rise ready in ${hoursText(rising.hours ?? 0)}`,
+      basis: 'rise model, calibrated on customary rises',
+      changes: change.changes,
+    });
+  }
+</script>
+
+<div class="grid gap-4">
+  <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+    <label class="quiet grid gap-1"
+      >Dough after mixing, °{writing().temperature}
+      <input
+        class="field w-24 text-right text-base text-ink"
+        inputmode="decimal"
+        bind:value={rising.dough}
+        aria-invalid={rising.celsius === undefined}
+      />
+    </label>
+    <label class="quiet grid gap-1"
+      >Where it stands, °{writing().temperature}
+      <input
+        class="field w-24 text-right text-base text-ink"
+        inputmode="decimal"
+        bind:value={rising.air}
+        aria-invalid={rising.airCelsius === undefined}
+      />
+    </label>
+    <label class="quiet grid gap-1"
+      >First in
+      <select class="field text-base text-ink" bind:value={rising.vessel}>
+        {#each vesselIds as id (id)}<option value={id}>{vessels[id].label}</option>{/each}
+      </select>
+    </label>
+    <label class="quiet grid gap-1"
+      >Shaped in
+      <select class="field text-base text-ink" bind:value={rising.shaped}>
+        {#each vesselIds as id (id)}<option value={id}>{vessels[id].label}</option>{/each}
+      </select>
+    </label>
+  </div>
+  {#if rising.celsius === undefined || rising.airCelsius === undefined}
+    <p class="text-act" role="alert">
+      {say('A dough and a place of −5 to 50 °C: above that yeast dies, below it nothing rises.')}
+    </p>
+  {:else if rising.rises.length === 0}
+    <p class="quiet">
+      {bench.evaluation?.totals.dryBase
+        ? 'A dough without cereal flour rises by what gluten holds, which this cannot tell yet: go by the eye.'
+        : 'There is nothing in it yet that raises it.'}
+    </p>
+  {:else}
+    <ul class="grid gap-3 sm:grid-cols-2" aria-label="When it will be ready">
+      {#each rising.rises as rise (rise.id)}
+        <li class="bowl p-3">
+          <h2 class="quiet">{rise.label}</h2>
+          {#if isForecast(rise.forecast)}
+            <p class="text-2xl font-bold">about {hoursText(rise.forecast.middle)}</p>
+            <p>{rise.until}</p>
+            <p class="quiet">
+              8 times in 10 between {hoursText(rise.forecast.low)} and {hoursText(
+                rise.forecast.high,
+              )}
+            </p>
+          {:else}
+            <p class="font-bold">It does not come there.</p>
+            <p class="quiet">
+              {'volume' in rise.end
+                ? `At most ×${rise.forecast.reaches.toFixed(2)}, after ${hoursText(rise.forecast.atHours)}.`
+                : 'It is not ripe in five days.'}
+            </p>
+          {/if}
+        </li>
+      {/each}
+    </ul>
+    {#if rising.first}<RiseChart rise={rising.first} curve={rising.curve} />{/if}
+    <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <label class="quiet grid gap-1"
+        >First rise ready in, hours
+        <input
+          class="field w-24 text-right text-base text-ink"
+          inputmode="decimal"
+          placeholder="as it is"
+          bind:value={rising.wanted}
+        />
+      </label>
+      <div aria-live="polite" class="grid gap-1">
+        {#if rising.leaven && 'why' in rising.leaven}
+          <p>{whyNot[rising.leaven.why](rising.leaven)}</p>
+        {:else if rising.leaven}
+          <p>
+            <b class="text-lg">{asMass(rising.leaven.grams)}</b> of {rising.leaven.name}, where
+            {asMass(rising.leaven.now)} stand now.
+            <span class="quiet"
+              >8 times in 10 between {asMass(rising.leaven.low)} and {asMass(
+                rising.leaven.high,
+              )}.</span
+            >
+          </p>
+        {:else if rising.wanted.trim() !== ''}
+          <p class="text-act" role="alert">A number of hours, up to 96.</p>
+        {/if}
+      </div>
+      {#if rising.leaven && 'changes' in rising.leaven && rising.leaven.changes.length > 0}
+        {@const change = rising.leaven}
+        <button class="knob knob-act" type="button" onclick={() => take(change)}>Take it</button>
+      {/if}
+    </div>
+    <p class="quiet">
+      A forecast, to say when to look. The dough says when it is ready: go by its sign, not by the
+      clock.
+    </p>
+  {/if}
+</div>

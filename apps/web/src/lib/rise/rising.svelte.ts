@@ -1,0 +1,72 @@
+import {
+  celsiusTyped,
+  isForecast,
+  leavenChange,
+  numberTyped,
+  riseCurve,
+  risesOf,
+  type Rise,
+  type VesselId,
+} from '@tender-crumb/core';
+import type { Bench } from '../bench/bench.svelte.ts';
+import { writing } from '../ui/writing.ts';
+
+/** How far past its forecast a rise is drawn, so that what is over-ripe is seen. */
+const beyond = 1.35;
+/** Hours that are drawn of a rise that never comes to its end. */
+const shownHours = 24;
+
+/** Where a dough is to rise, as it is typed, and what comes of that. */
+export class Rising {
+  dough = $state('25');
+  air = $state('');
+  vessel = $state<VesselId>('bowl');
+  shaped = $state<VesselId>('tin');
+  /** Hours in which it is wanted; empty where nobody asked. */
+  wanted = $state('');
+  readonly #bench: () => Bench;
+
+  constructor(bench: () => Bench) {
+    this.#bench = bench;
+    this.air = String(bench().household.room.celsius ?? 22);
+  }
+
+  readonly celsius = $derived(this.#warmth(this.dough));
+  readonly airCelsius = $derived(this.#warmth(this.air));
+  readonly rises = $derived.by((): readonly Rise[] => {
+    const lines = this.#bench().evaluation?.lines;
+    if (!lines || this.celsius === undefined || this.airCelsius === undefined) return [];
+    const air = [{ hours: 1, celsius: this.airCelsius }];
+    return risesOf(
+      lines,
+      { celsius: this.celsius, air, vessel: this.vessel },
+      this.shaped,
+      {},
+      this.#bench().pantry.yeastWork,
+    );
+  });
+  readonly first = $derived(this.rises[0]);
+  /** The first rise drawn, moment by moment. */
+  readonly curve = $derived.by(() => {
+    if (!this.first) return [];
+    const { forecast, dough } = this.first;
+    return riseCurve(dough, isForecast(forecast) ? forecast.high * beyond : shownHours);
+  });
+  readonly hours = $derived.by(() => {
+    const typed = numberTyped(this.wanted, writing());
+    return typed !== undefined && typed > 0 && typed <= 96 ? typed : undefined;
+  });
+  readonly leaven = $derived.by(() => {
+    const lines = this.#bench().evaluation?.lines;
+    return this.first && this.hours !== undefined && lines
+      ? leavenChange(lines, this.first, this.hours, {}, this.#bench().pantry.yeastWork)
+      : undefined;
+  });
+
+  /** A temperature of a kitchen, a fridge or a warm oven, as typed. */
+  #warmth(text: string): number | undefined {
+    const typed = numberTyped(text, writing());
+    const celsius = typed === undefined ? undefined : celsiusTyped(typed, writing());
+    return celsius === undefined || celsius < -5 || celsius > 50 ? undefined : celsius;
+  }
+}
