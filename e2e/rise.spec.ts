@@ -21,7 +21,7 @@ test('when it will be ready, warm and cold, and the yeast for a time, taken as a
 
   await page.getByLabel('First rise ready in').fill('5');
   await expect(page.getByText('stand now')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Take it', exact: true }).click();
   const grams = page.getByLabel('Grams of instant yeast');
   await expect(grams).not.toHaveValue('5');
   expect(Number(await grams.inputValue())).toBeLessThan(2);

@@ -99,6 +99,9 @@ describe('corrections (common practice, no source)', () => {
     expect(inRoom(12).grams).to.equal(10);
     expect(inRoom(12).reason).to.contain('warm the water');
     expect(inRoom(24).reason).not.to.contain('warm the water');
+    // The time comes from the rise model, and grows with the cold.
+    expect(inRoom(26).reason).to.match(/raises it in about 1 h \d+ min at 26 °C/);
+    expect(inRoom(12).reason).to.match(/raises it in about [23] h( \d+ min)? at 12 °C/);
     // Baking powder raises too.
     expect(yeast({ 'baking-powder': 15 })).to.deep.equal([]);
   });
