@@ -82,7 +82,7 @@ test('a bake is accessible at every step', async ({ page, request }) => {
   });
   const { id } = (await begun.json()) as { id: string };
   await visit(page, `/bake/${id}`);
-  for (const step of ['1 Weigh', '2 Dough check', '3 How it came out']) {
+  for (const step of ['1 Weigh', '2 Dough check', '3 Rise', '4 How it came out']) {
     await page.getByRole('button', { name: step }).click();
     expect(await barriers(page, 'main'), step).toEqual([]);
   }

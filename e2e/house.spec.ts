@@ -462,10 +462,10 @@ test.describe('a bake', () => {
   }) => {
     await away(page);
     await page.locator('button.tick').first().click();
-    await page.getByRole('button', { name: '3 How it came out' }).click();
+    await page.getByRole('button', { name: '4 How it came out' }).click();
     await page.getByLabel('In your own words').fill('Kept while it was written.');
     await page.reload();
-    await page.getByRole('button', { name: '3 How it came out' }).click();
+    await page.getByRole('button', { name: '4 How it came out' }).click();
     await expect(page.getByLabel('In your own words')).toHaveValue('Kept while it was written.');
     await page.getByRole('button', { name: 'Write it in the book' }).dblclick();
     await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
@@ -648,6 +648,7 @@ test.describe('a tablet on plain http', () => {
     await page.getByRole('button', { name: 'It feels like this' }).click();
     await start();
     await page.getByRole('button', { name: 'It stays as it is' }).click();
+    await page.getByRole('button', { name: 'Out of the oven: how it came out' }).click();
     start = await restart();
     await page.getByLabel('In your own words').fill('Written with the server dead.');
     await page.getByRole('button', { name: 'Write it in the book' }).click();

@@ -90,6 +90,7 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   for (let i = 0; i < 5; i += 1) await page.keyboard.press('ArrowLeft');
   await page.getByRole('button', { name: 'It feels like this' }).click();
   await page.getByRole('button', { name: 'It stays as it is' }).click();
+  await page.getByRole('button', { name: 'Out of the oven: how it came out' }).click();
 
   await page.getByRole('radio', { name: 'good' }).click();
   await page.getByRole('button', { name: 'dense' }).click();

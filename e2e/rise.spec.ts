@@ -36,3 +36,32 @@ test('a dough without flour is not told a time', async ({ page }) => {
   await page.getByRole('tab', { name: 'Rise' }).click();
   await expect(page.getByText(/cannot tell yet: go by the eye/)).toBeVisible();
 });
+
+test('a rise is noted on the bake’s page: it leads by the clock, and the leaven is learned', async ({
+  page,
+}) => {
+  const begun = await page.request.post('/api/v1/bakes', {
+    data: { formulaId: 'towpath-sourdough', formulaVersion: 1, method: 'hand' },
+  });
+  const { id } = (await begun.json()) as { id: string };
+  await visit(page, `/bake/${id}`);
+  await page.getByRole('button', { name: '3 Rise' }).click();
+  const first = page.getByRole('region', { name: 'First rise' });
+  await expect(first).toContainText(/about \d+ h/);
+  const before = await first.locator('.text-3xl').textContent();
+  await page.getByLabel(/^Where it stands/).fill('12');
+  await page.getByLabel(/^Where it stands/).blur();
+  await expect(first.locator('.text-3xl')).not.toHaveText(before!);
+  await first.getByRole('button', { name: 'It rises from now' }).click();
+  await expect(first).toContainText(/Look at \d\d:\d\d/);
+  await first.getByRole('button', { name: 'Not yet' }).click();
+  await expect(first.getByRole('listitem')).toContainText('not yet');
+  await first.getByRole('button', { name: 'It is ready' }).click();
+  await expect(first.getByRole('heading')).toContainText('It was ready');
+  await first.getByRole('button', { name: 'Take the last back' }).click();
+  await expect(first.getByRole('heading')).toContainText('Rising');
+  // It is written down: a reload has it.
+  await expect(page.getByText('All written down')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'First rise' })).toContainText(/Look at/);
+});

@@ -6,11 +6,12 @@ import {
   maybe,
   number,
   text,
+  word,
   type DataOf,
   type Shape,
 } from '../quantity/shape.ts';
 import { outcomeShape } from './outcome.ts';
-import type { BakeState } from './state.ts';
+import type { BakeState, RiseNoted } from './state.ts';
 
 /** All that is known of a kind of event. */
 export interface EventKind<S extends Shape> {
@@ -33,6 +34,21 @@ export interface EventOf<S extends Shape> {
 }
 
 const kind = <S extends Shape>(row: EventKind<S>): EventKind<S> => row;
+
+/** The rises of a bread that are noted, and what can be noted of one. */
+const riseIds = ['first', 'final'] as const;
+const riseSenses = ['begun', 'not-yet', 'there', 'past'] as const;
+const warmthPlaces = ['dough', 'air'] as const;
+
+/** What was noted of a rise, with one thing more: begun again, it begins anew. */
+const noted = (
+  before: RiseNoted | undefined,
+  sense: (typeof riseSenses)[number],
+  at: string,
+): RiseNoted =>
+  sense === 'begun'
+    ? { begunAt: at, notes: [] }
+    : { ...before, notes: [...(before?.notes ?? []), { sense, at }] };
 
 /** Points further than this are no dough's. */
 const furthest = 40;
@@ -75,6 +91,26 @@ export const eventKinds = {
     fold: (state, { at, data }) => ({
       ...state,
       felt: [...state.felt, { ...data, at, after: state.added.length }],
+    }),
+  }),
+  /** A rise begins, is looked at and not ready, is ready, or has gone over. */
+  rise: kind({
+    shape: { rise: word(riseIds), sense: word(riseSenses) },
+    teaches: true,
+    says: 'how a rise stood',
+    fold: (state, { at, data: { rise, sense } }) => ({
+      ...state,
+      rises: { ...state.rises, [rise]: noted(state.rises[rise], sense, at) },
+    }),
+  }),
+  /** Of the dough after mixing, or of where it stands. */
+  warmth: kind({
+    shape: { of: word(warmthPlaces), celsius: number(-25, 70) },
+    teaches: true,
+    says: 'a temperature',
+    fold: (state, { data: { of, celsius } }) => ({
+      ...state,
+      warmth: { ...state.warmth, [of]: celsius },
     }),
   }),
   retracted: kind({

@@ -1,6 +1,15 @@
 import { kindOfEvent, type BakeEvent } from './event.ts';
 import type { Outcome } from './outcome.ts';
 
+/** What was noted of one rise. */
+export interface RiseNoted {
+  readonly begunAt?: string;
+  readonly notes: ReadonlyArray<{
+    readonly sense: 'not-yet' | 'there' | 'past';
+    readonly at: string;
+  }>;
+}
+
 /** Where a bake stands: the fold of its events. */
 export interface BakeState {
   readonly weighed: ReadonlyMap<string, { readonly grams: number; readonly byScale: boolean }>;
@@ -17,13 +26,16 @@ export interface BakeState {
     /** How many additions had gone in before it. */
     readonly after: number;
   }>;
+  readonly rises: Readonly<Partial<Record<'first' | 'final', RiseNoted>>>;
+  /** Temperatures, °C: of the dough after mixing, and of where it stands. */
+  readonly warmth: Readonly<Partial<Record<'dough' | 'air', number>>>;
   readonly outcome?: Outcome;
   readonly finishedAt?: string;
   /** When it was given up. Retracting that takes it up again. */
   readonly abandonedAt?: string;
 }
 
-const notBegun: BakeState = { weighed: new Map(), added: [], felt: [] };
+const notBegun: BakeState = { weighed: new Map(), added: [], felt: [], rises: {}, warmth: {} };
 
 /**
  * The state of a bake after its events, whatever order they came in and however often each came. What a

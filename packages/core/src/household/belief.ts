@@ -14,6 +14,10 @@ export interface Belief {
   readonly bakes: Readonly<Record<string, number>>;
   /** Day of the last bake that taught, ISO date; absent before the first. See drift.ts. */
   readonly day?: string;
+  /** What noted rises taught of the pace of each leaven, by its key: a normal of its logarithm. */
+  readonly paces?: Readonly<
+    Record<string, { readonly mean: number; readonly sd: number; readonly rises: number }>
+  >;
 }
 
 /** Key of how far sugars and fats soften. */

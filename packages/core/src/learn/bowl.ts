@@ -19,10 +19,10 @@ const square = (x: number): number => x * x;
 function without(belief: Belief, gone: ReadonlySet<string>): Belief {
   const kept = belief.keys.flatMap((key, i) => (gone.has(key) ? [] : [i]));
   return {
+    ...belief,
     keys: kept.map((i) => belief.keys[i]!),
     mean: kept.map((i) => belief.mean[i]!),
     covariance: kept.map((i) => kept.map((j) => belief.covariance[i]![j]!)),
-    bakes: belief.bakes,
   };
 }
 

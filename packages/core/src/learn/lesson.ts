@@ -14,6 +14,7 @@ import { cannotTell } from '../dough/cannot-tell.ts';
 import { forBread, fromBread } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 import { learnFromTouches, type Touch } from './bowl.ts';
+import { learnFromRises } from './rises.ts';
 
 /** What a bake taught about one thirst. */
 export interface Taught {
@@ -81,9 +82,15 @@ export function learnFromBake(
   const touches = touch ? state.felt.flatMap((at) => touchOf(at, dough(at.after)) ?? []) : [];
   const learned = learnFromTouches(belief, touches, kitchen.coefficients.feel.value);
   return {
-    belief: fromBread(
-      household.today && touches.length > 0 ? { ...learned, day: household.today } : learned,
-      bread,
+    belief: learnFromRises(
+      formula,
+      lines,
+      state,
+      household,
+      fromBread(
+        household.today && touches.length > 0 ? { ...learned, day: household.today } : learned,
+        bread,
+      ),
     ),
     lesson: {
       forecast: levelMark(forecast),

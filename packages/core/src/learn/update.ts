@@ -61,5 +61,5 @@ export function updateBelief(belief: Belief, seen: Observation): Belief {
     if (gain !== 0) for (let j = 0; j < count; j += 1) row[j]! -= gain * lean[j]!;
     covariance.push(row);
   }
-  return { keys, mean, covariance, bakes };
+  return { ...belief, keys, mean, covariance, bakes };
 }

@@ -2,7 +2,9 @@ import {
   celsiusTyped,
   isForecast,
   leavenChange,
+  leavenKeys,
   numberTyped,
+  pacesFor,
   riseCurve,
   risesOf,
   type Rise,
@@ -33,6 +35,11 @@ export class Rising {
 
   readonly celsius = $derived(this.#warmth(this.dough));
   readonly airCelsius = $derived(this.#warmth(this.air));
+  /** What noted rises taught of the leavens that are in it. */
+  readonly #paces = $derived.by(() => {
+    const { evaluation, formula, belief } = this.#bench();
+    return evaluation ? pacesFor(belief, leavenKeys(evaluation.lines, formula)) : {};
+  });
   readonly rises = $derived.by((): readonly Rise[] => {
     const lines = this.#bench().evaluation?.lines;
     if (!lines || this.celsius === undefined || this.airCelsius === undefined) return [];
@@ -41,7 +48,7 @@ export class Rising {
       lines,
       { celsius: this.celsius, air, vessel: this.vessel },
       this.shaped,
-      {},
+      this.#paces,
       this.#bench().pantry.yeastWork,
     );
   });
@@ -59,7 +66,7 @@ export class Rising {
   readonly leaven = $derived.by(() => {
     const lines = this.#bench().evaluation?.lines;
     return this.first && this.hours !== undefined && lines
-      ? leavenChange(lines, this.first, this.hours, {}, this.#bench().pantry.yeastWork)
+      ? leavenChange(lines, this.first, this.hours, this.#paces, this.#bench().pantry.yeastWork)
       : undefined;
   });
 

@@ -59,7 +59,7 @@
         class="knob knob-large"
         class:knob-act={run.advice.action === 'leave'}
         type="button"
-        onclick={() => (run.step = 'outcome')}>It stays as it is</button
+        onclick={() => (run.step = 'rise')}>It stays as it is</button
       >
     </div>
   {:else if run.state.added.length > 0}

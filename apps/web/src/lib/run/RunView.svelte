@@ -18,6 +18,7 @@
   import CheckStep from './CheckStep.svelte';
   import OutcomeStep from './OutcomeStep.svelte';
   import { Run, steps } from './run.svelte.ts';
+  import RiseStep from './RiseStep.svelte';
   import WeighStep from './WeighStep.svelte';
   import { say } from '../ui/writing.ts';
 
@@ -42,7 +43,7 @@
 
   const run = untrack(() => new Run({ ...data, ...data.bake }));
   $effect(() => run.receive({ ...data, ...data.bake }));
-  const names = { weigh: 'Weigh', check: 'Dough check', outcome: 'How it came out' };
+  const names = { weigh: 'Weigh', check: 'Dough check', rise: 'Rise', outcome: 'How it came out' };
   let awake = $state(true);
   let asked = $state(false);
 
@@ -139,7 +140,7 @@
       </p>
     </section>
   {:else}
-    <nav class="mb-4 grid grid-cols-3 gap-2" aria-label="Steps of the bake">
+    <nav class="mb-4 grid grid-cols-2 gap-2 sm:grid-cols-4" aria-label="Steps of the bake">
       {#each steps as step, i (step)}
         <button
           class="step"
@@ -154,6 +155,8 @@
       <WeighStep {run} says={say(devices[data.bake.method].loading.says)} />
     {:else if run.step === 'check'}
       <CheckStep {run} />
+    {:else if run.step === 'rise'}
+      <RiseStep {run} />
     {:else}
       <OutcomeStep bake={data.bake.id} onfinish={finish} />
     {/if}

@@ -1,4 +1,5 @@
 import {
+  bakeRises,
   bakeState,
   checkDough,
   householdOn,
@@ -21,6 +22,7 @@ import {
   type Household,
   type DeviceId,
   type Outcome,
+  type Rise,
   type WeighingItem,
 } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
@@ -28,7 +30,7 @@ import { outbox } from '../sync/here.ts';
 import { bakeLane, eventEntry } from '../sync/kinds.ts';
 import { sync } from '../sync/sync.svelte.ts';
 
-export const steps = ['weigh', 'check', 'outcome'] as const;
+export const steps = ['weigh', 'check', 'rise', 'outcome'] as const;
 export type Step = (typeof steps)[number];
 
 type EventOf<Kind extends BakeEvent['kind']> = Extract<BakeEvent, { kind: Kind }>;
@@ -94,6 +96,11 @@ export class Run {
       : undefined,
   );
 
+  /** The rises of this dough as they are forecast, by the dough as mixed and what was noted before. */
+  readonly rises = $derived.by(() =>
+    bakeRises(this.formula, this.lines, this.state, this.household, this.belief),
+  );
+
   constructor(given: {
     id: string;
     formula: Formula;
@@ -110,6 +117,7 @@ export class Run {
     this.events = given.events;
     this.stages = weighingList(given.formula, given.method, pantryIn(this.household));
     if (this.state.felt.length > 0) this.step = 'check';
+    if (Object.keys(this.state.rises).length > 0) this.step = 'rise';
   }
 
   readonly stages: ReturnType<typeof weighingList>;
@@ -175,6 +183,20 @@ export class Run {
   add(ingredient: string, grams: number): void {
     this.say('added', { ingredient, grams });
     this.feeling = undefined;
+  }
+
+  noteRise(rise: Rise['id'], sense: 'begun' | 'not-yet' | 'there' | 'past'): void {
+    this.say('rise', { rise, sense });
+  }
+
+  /** Takes the last that was noted of a rise back. */
+  unnoteRise(rise: Rise['id']): void {
+    const gone = new Set(this.events.map((e) => (e.kind === 'retracted' ? e.data.event : '')));
+    const last = this.events
+      .filter((e) => e.kind === 'rise' && e.data.rise === rise && !gone.has(e.id))
+      .sort((a, b) => (a.at < b.at ? -1 : 1))
+      .at(-1);
+    if (last) this.retract(last.id);
   }
 
   retract(event: string): void {

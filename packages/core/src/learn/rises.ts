@@ -1,0 +1,111 @@
+import type { BakeState, RiseNoted } from '../bake/state.ts';
+import { isForecast, type Paces } from '../ferment/rise-doubt.ts';
+import { freshPace, learnPace } from '../ferment/learn-pace.ts';
+import { leavenKeys, type LeavenKeys } from '../ferment/leaven-key.ts';
+import type { LeavenKind } from '../ferment/leaven-for.ts';
+import { risesOf, type Rise } from '../ferment/rises.ts';
+import type { VesselId } from '../ferment/vessel.ts';
+import type { Formula } from '../formula/formula.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import type { Belief } from '../household/belief.ts';
+import { pantryIn, type Household } from '../household/household.ts';
+
+/** What is believed of the leavens of a dough; nothing of one that nothing was noted of. */
+export function pacesFor({ paces }: Belief, keys: LeavenKeys): Paces {
+  const of = (leaven: LeavenKind) => {
+    const key = keys[leaven];
+    const known = key === undefined ? undefined : paces?.[key];
+    return known ? { [leaven]: known } : {};
+  };
+  return { ...of('yeast'), ...of('starter') };
+}
+
+/** A dough is mixed to this where nobody measured it, °C, and stands in such air. Common practice, no source. */
+const usual = { dough: 25, air: 22 } as const;
+
+/** Where a bake's dough stood, as it was noted, else as its kitchen was. */
+export const standingOf = (
+  { warmth }: Pick<BakeState, 'warmth'>,
+  { room }: Pick<Household, 'room'>,
+  vessel: VesselId = 'bowl',
+) => ({
+  celsius: warmth.dough ?? usual.dough,
+  air: [{ hours: 1, celsius: warmth.air ?? room.celsius ?? usual.air }],
+  vessel,
+});
+
+/**
+ * The rises of a bake as they are forecast by what is believed.
+ *
+ * @example bakeRises(formula, lines, bakeState(events), household, belief)[0]?.forecast
+ */
+export const bakeRises = (
+  formula: Formula,
+  lines: readonly ResolvedLine[],
+  state: Pick<BakeState, 'warmth'>,
+  household: Household,
+  belief: Belief,
+): Rise[] =>
+  risesOf(
+    lines,
+    standingOf(state, household),
+    'tin',
+    pacesFor(belief, leavenKeys(lines, formula)),
+    pantryIn(household).yeastWork,
+  );
+
+const hourMs = 3_600_000;
+
+/** Of “not yet” after “not yet” the last says all; “there” says all that went before it. */
+function telling({
+  begunAt,
+  notes,
+}: RiseNoted): Array<{ hours: number; sense: 'not-yet' | 'there' | 'past' }> {
+  if (begunAt === undefined) return [];
+  const after = notes
+    .map(({ sense, at }) => ({ sense, hours: (Date.parse(at) - Date.parse(begunAt)) / hourMs }))
+    .filter((n) => n.hours > 0);
+  const there = after.findLast((n) => n.sense === 'there');
+  if (there) return [there];
+  const ends = [
+    after.findLast((n) => n.sense === 'not-yet'),
+    after.find((n) => n.sense === 'past'),
+  ];
+  return ends.flatMap((n) => (n ? [n] : []));
+}
+
+/**
+ * What the noted rises of a finished bake teach of the pace of its leavens: of yeast where there is any,
+ * else of the starter; of a doped dough, of both.
+ *
+ * @param lines the dough as mixed
+ * @returns the belief with those paces; the same where nothing was noted
+ */
+export function learnFromRises(
+  formula: Formula,
+  lines: readonly ResolvedLine[],
+  state: BakeState,
+  household: Household,
+  belief: Belief,
+): Belief {
+  if (Object.keys(state.rises).length === 0) return belief;
+  const keys = leavenKeys(lines, formula);
+  let now = belief;
+  for (const id of ['first', 'final'] as const) {
+    for (const note of telling(state.rises[id] ?? { notes: [] })) {
+      const rise = bakeRises(formula, lines, state, household, now).find((r) => r.id === id);
+      if (!rise || !isForecast(rise.forecast)) continue;
+      const { forecast } = rise;
+      const paces = { ...now.paces };
+      for (const leaven of ['yeast', 'starter'] as const) {
+        const key = keys[leaven];
+        if (key === undefined) continue;
+        const before = now.paces?.[key] ?? { ...freshPace(leaven), rises: 0 };
+        const after = learnPace(before, forecast, leaven, note);
+        if (after !== before) paces[key] = { ...after, rises: before.rises + 1 };
+      }
+      now = { ...now, paces };
+    }
+  }
+  return now;
+}
