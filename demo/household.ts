@@ -1,14 +1,18 @@
 import {
+  bakeRises,
   baseOf,
   bakeState,
   checkDough,
   coefficients,
   defaultHousehold,
+  isForecast,
   kitchenOf,
+  leavenKeys,
   level,
   measuringSd,
   mixedLines,
   moistureShift,
+  nothingLearned,
   ordinaryMoisture,
   outside,
   pantryIn,
@@ -90,6 +94,9 @@ const withBags = (formula: Formula, season: 'spring' | 'autumn'): Formula => ({
 export function demoData(today: Date, seed = ownSeed): DemoData {
   const draws = new Draws(seed);
   const truth = hiddenTruth(draws);
+  // Of their own, so that what rises moves nothing else.
+  const rising = new Draws(seed + 1);
+  const paces = { yeast: 0.1 * rising.normal(), starter: -0.18 + 0.1 * rising.normal() };
   const end = Date.UTC(today.getUTCFullYear(), today.getUTCMonth(), today.getUTCDate());
   const begin = end - months * 30 * dayMs;
   const half = begin + (months * 30 * dayMs) / 2;
@@ -140,6 +147,7 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
           household as Household,
           truth,
           draws,
+          { draws: rising, paces },
         ),
       });
     }
@@ -225,6 +233,7 @@ function simulate(
   household: Household,
   truth: Belief,
   draws: Draws,
+  rising: Rising,
 ): BakeEvent[] {
   const events: BakeEvent[] = [];
   const at = (minute: number) => new Date(start + minute * 60_000).toISOString();
@@ -269,9 +278,58 @@ function simulate(
     felt = feel();
     add(20 + 4 * spoon, { kind: 'felt', data: { points: felt } });
   }
-  add(210, { kind: 'outcome', data: judged(outside(trueLevel(), window), draws) });
-  add(211, { kind: 'finished', data: {} });
+  const done = noteRises(formula, events, household, rising, add);
+  add(done + 60, { kind: 'outcome', data: judged(outside(trueLevel(), window), draws) });
+  add(done + 61, { kind: 'finished', data: {} });
   return events;
+}
+
+/** What is true of the leavens and nobody knows. */
+interface Rising {
+  readonly draws: Draws;
+  readonly paces: { readonly yeast: number; readonly starter: number };
+}
+
+/**
+ * Its rises as they were noted: looked at every ten minutes or so, now and then too early.
+ *
+ * @returns the minute at which it went into the oven
+ */
+function noteRises(
+  formula: Formula,
+  events: readonly BakeEvent[],
+  household: Household,
+  { draws, paces }: Rising,
+  add: (minute: number, event: { kind: BakeEvent['kind']; data: unknown }) => void,
+): number {
+  let minute = 40;
+  const celsius = Math.round(10 * (24 + 3 * draws.uniform())) / 10;
+  const air = household.room.celsius! + 2 * draws.uniform();
+  add(minute - 1, { kind: 'warmth', data: { of: 'dough', celsius } });
+  add(minute - 1, { kind: 'warmth', data: { of: 'air', celsius: Math.round(air) } });
+  const lines = mixedLines(formula, bakeState(events), pantryIn(household));
+  const rises = bakeRises(formula, lines, { warmth: { dough: celsius, air } }, household, {
+    ...nothingLearned,
+    paces: Object.fromEntries(
+      Object.entries(leavenKeys(lines, formula)).map(([leaven, key]) => [
+        key,
+        { mean: paces[leaven as keyof typeof paces], sd: 0.01, rises: 0 },
+      ]),
+    ),
+  });
+  for (const { id, forecast } of rises) {
+    if (!isForecast(forecast)) continue;
+    const hours = forecast.middle * Math.exp(forecast.passing * draws.normal());
+    const there = minute + Math.max(10, Math.round((hours * 60) / 5) * 5);
+    add(minute, { kind: 'rise', data: { rise: id, sense: 'begun' } });
+    if (draws.uniform() < 0.3) {
+      const early = minute + Math.round((there - minute) * 0.7);
+      add(early, { kind: 'rise', data: { rise: id, sense: 'not-yet' } });
+    }
+    add(there, { kind: 'rise', data: { rise: id, sense: 'there' } });
+    minute = there + 15;
+  }
+  return Math.max(150, minute);
 }
 
 const notes = {

@@ -173,6 +173,17 @@ const pictures = [
     },
   },
   {
+    name: 'bake-rise',
+    size: tablet,
+    async go(page) {
+      await bake(page, 'towpath-sourdough');
+      await page.getByRole('button', { name: '3 Rise' }).click();
+      const first = page.getByRole('region', { name: 'First rise' });
+      await first.getByRole('button', { name: 'It rises from now' }).click();
+      await first.getByText(/^Look at/).waitFor();
+    },
+  },
+  {
     name: 'bench-conflict',
     path: '/bench/overnight-flatbread',
     async go(page) {

@@ -12,11 +12,14 @@ export interface RiseClock {
 /** How a rise stands by what was noted of it. */
 export type RiseStanding = 'to-begin' | 'rising' | 'ready' | 'over';
 
+/** Nobody looks by the minute. */
+const clockStep = 5 * 60_000;
+
 const later = (at: string, hours: number): string =>
-  new Date(Date.parse(at) + hours * 3_600_000).toISOString();
+  new Date(Math.round((Date.parse(at) + hours * 3_600_000) / clockStep) * clockStep).toISOString();
 
 /**
- * A forecast by the clock, from when the rise began.
+ * A forecast by the clock, from when the rise began, to five minutes.
  *
  * @returns undefined until it has begun
  * @example riseClock({begunAt: '2026-11-25T08:00:00Z', notes: []}, {low: 1, middle: 1.25, high: 1.5})?.look // '2026-11-25T09:00:00.000Z'

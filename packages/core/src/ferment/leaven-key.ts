@@ -9,7 +9,7 @@ export type LeavenKeys = Readonly<Partial<Record<LeavenKind, string>>>;
  * The leavens of a dough, by the keys under which their pace is learned: yeast by its bag or its kind, a
  * starter as the household's own of that name, or its only one.
  *
- * @example leavenKeys(lines, formula) // {yeast: 'pace:instant-yeast'}
+ * @example leavenKeys(linesOfATinLoaf, tinLoaf) // {yeast: 'pace:instant-yeast'}
  */
 export function leavenKeys(lines: readonly ResolvedLine[], formula: Formula): LeavenKeys {
   const yeast = lines.filter((l) => l.of.yeast && l.grams > 0).sort((a, b) => b.grams - a.grams)[0];

@@ -75,7 +75,7 @@ function grownYeast(
  * A formula's dough as the rise model takes it: with what its pre-ferments and starters bring, ripe.
  *
  * @returns undefined for a bread on its dry base, or without flour: the model is of doughs of cereal flour
- * @example risingDough(lines, {celsius: 25, air: [{hours: 1, celsius: 22}], vessel: 'bowl'})?.yeast // 1.2
+ * @example risingDough(linesOfATinLoaf, {celsius: 25, air: [{hours: 1, celsius: 22}], vessel: 'bowl'})?.yeast // 1.2
  */
 export function risingDough(
   lines: readonly ResolvedLine[],

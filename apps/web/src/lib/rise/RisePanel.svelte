@@ -141,8 +141,10 @@
       {/if}
     </div>
     <p class="quiet">
-      A forecast, to say when to look. The dough says when it is ready: go by its sign, not by the
-      clock.
+      {rising.noted > 0
+        ? `By ${rising.noted} noted rises of this leaven, and the rise model.`
+        : 'By the rise model alone: note on the bake’s page when it is ready, and the band narrows.'}
+      A forecast, to say when to look. The dough says when it is ready: go by its sign, not by the clock.
     </p>
   {/if}
 </div>

@@ -40,6 +40,12 @@ export class Rising {
     const { evaluation, formula, belief } = this.#bench();
     return evaluation ? pacesFor(belief, leavenKeys(evaluation.lines, formula)) : {};
   });
+  /** How many rises of those leavens were noted. */
+  readonly noted = $derived.by(() => {
+    const { evaluation, formula, belief } = this.#bench();
+    const keys = evaluation ? Object.values(leavenKeys(evaluation.lines, formula)) : [];
+    return Math.max(0, ...keys.map((key) => belief.paces?.[key]?.rises ?? 0));
+  });
   readonly rises = $derived.by((): readonly Rise[] => {
     const lines = this.#bench().evaluation?.lines;
     if (!lines || this.celsius === undefined || this.airCelsius === undefined) return [];
