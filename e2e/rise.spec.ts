@@ -31,6 +31,22 @@ test('when it will be ready, warm and cold, and the yeast for a time, taken as a
   await expect(page.getByText('A number of hours, up to 96.')).toBeVisible();
 });
 
+test('a starter is fed for the hour that it is wanted', async ({ page }) => {
+  await visit(page, '/bench/towpath-sourdough');
+  await page.getByRole('tab', { name: 'Rise' }).click();
+  const feed = page.getByRole('region', { name: 'Feed the starter for it' });
+  await page.getByLabel('Where it stands').fill('22');
+  await page.getByLabel('Ripe in, hours').fill('6');
+  await expect(feed.locator('.text-xl')).toContainText(/of starter, .* of flour, .* of water/);
+  const soon = await feed.locator('.text-xl').textContent();
+  await page.getByLabel('Ripe in, hours').fill('12');
+  await expect(feed.locator('.text-xl')).not.toHaveText(soon!);
+  await page.getByLabel('Ripe in, hours').fill('0.2');
+  await expect(feed).toContainText('this is the nearest');
+  await page.getByLabel('Ripe in, hours').fill('never');
+  await expect(feed.getByRole('alert')).toBeVisible();
+});
+
 test('a dough without flour is not told a time', async ({ page }) => {
   await visit(page, '/bench/thin-slice-seed');
   await page.getByRole('tab', { name: 'Rise' }).click();

@@ -84,6 +84,7 @@ export * from '../src/ferment/growth-rate.ts';
 export * from '../src/ferment/learn-pace.ts';
 export * from '../src/ferment/leaven-for.ts';
 export * from '../src/ferment/ripe-end.ts';
+export * from '../src/ferment/feeding.ts';
 export * from '../src/ferment/leaven-change.ts';
 export * from '../src/ferment/rise-asked.ts';
 export * from '../src/ferment/rise-curve.ts';

@@ -8,6 +8,7 @@ import {
   riseCurve,
   risesOf,
   risingDough,
+  withPaces,
   resolve,
   type RiseBand,
   type Standing,
@@ -117,6 +118,14 @@ describe('the rises of a bread', () => {
     const curve = riseCurve(warm!.dough, middle(warm!));
     expect(curve[0]!.volume).to.equal(1);
     expect(curve.at(-1)!.volume).to.be.closeTo(2, 0.01);
+  });
+
+  it('with a leaven that is slower than usual the curve ends where that forecast does, too', () => {
+    const paces = { yeast: { mean: -0.3, sd: 0.05 } };
+    const [slow] = risesOf(resolve(build(white)), standing, 'tin', paces);
+    const curve = riseCurve(withPaces(slow!.dough, paces), middle(slow!));
+    expect(curve.at(-1)!.volume).to.be.closeTo(2, 0.01);
+    expect(middle(slow!)).to.be.above(1.15 * middle(rises(white)[0]!));
   });
 
   it('leaven for a first rise in so many hours', () => {

@@ -140,6 +140,51 @@
         <button class="knob knob-act" type="button" onclick={() => take(change)}>Take it</button>
       {/if}
     </div>
+    {#if rising.hasStarter}
+      <section class="bowl grid gap-2 p-3" aria-labelledby="feed-title">
+        <h2 id="feed-title" class="font-semibold">Feed the starter for it</h2>
+        <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+          <label class="quiet grid gap-1"
+            >Ripe in, hours
+            <input
+              class="field w-24 text-right text-base text-ink"
+              inputmode="decimal"
+              bind:value={rising.ripeIn}
+            />
+          </label>
+          <label class="quiet grid gap-1"
+            >Kept back, g
+            <input
+              class="field w-24 text-right text-base text-ink"
+              inputmode="decimal"
+              bind:value={rising.keep}
+            />
+          </label>
+        </div>
+        <div aria-live="polite">
+          {#if rising.feeding}
+            {@const { seed, flour, water, hours, nearest } = rising.feeding}
+            {#if nearest}
+              <p class="text-act">
+                That cannot be had there: this is the nearest. Colder is slower, warmer sooner.
+              </p>
+            {/if}
+            <p class="text-xl font-bold">
+              {asMass(seed)} of starter, {asMass(flour)} of flour, {asMass(water)} of water
+            </p>
+            <p>
+              ripe in about {hoursText(hours.middle)}: domed or just falling.
+              <span class="quiet"
+                >8 times in 10 between {hoursText(hours.low)} and {hoursText(hours.high)}.</span
+              >
+            </p>
+          {:else}
+            <p class="text-act" role="alert">Up to 96 hours, and nothing or more kept back.</p>
+          {/if}
+        </div>
+        <p class="quiet">Pink, orange or furry: throw it away. Wash hands, and under rings.</p>
+      </section>
+    {/if}
     <p class="quiet">
       {rising.noted > 0
         ? `By ${rising.noted} noted rises of this leaven, and the rise model.`

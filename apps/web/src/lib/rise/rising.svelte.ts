@@ -1,5 +1,6 @@
 import {
   celsiusTyped,
+  feedingFor,
   isForecast,
   leavenChange,
   leavenKeys,
@@ -7,6 +8,8 @@ import {
   pacesFor,
   riseCurve,
   risesOf,
+  starterParts,
+  withPaces,
   type Rise,
   type VesselId,
 } from '@tender-crumb/core';
@@ -63,7 +66,11 @@ export class Rising {
   readonly curve = $derived.by(() => {
     if (!this.first) return [];
     const { forecast, dough } = this.first;
-    return riseCurve(dough, isForecast(forecast) ? forecast.high * beyond : shownHours);
+    // As fast as its leavens are believed to be, as the forecast is.
+    return riseCurve(
+      withPaces(dough, this.#paces),
+      isForecast(forecast) ? forecast.high * beyond : shownHours,
+    );
   });
   readonly hours = $derived.by(() => {
     const typed = numberTyped(this.wanted, writing());
@@ -74,6 +81,26 @@ export class Rising {
     return this.first && this.hours !== undefined && lines
       ? leavenChange(lines, this.first, this.hours, this.#paces, this.#bench().pantry.yeastWork)
       : undefined;
+  });
+
+  /** When the starter is to be ripe, hours from its feeding, and what is kept of it. */
+  ripeIn = $state('8');
+  keep = $state('20');
+  /** The starter that the dough takes; none in a dough without one. */
+  readonly #starter = $derived.by(() =>
+    (this.#bench().evaluation?.lines ?? []).filter((l) => l.stageKind === 'starter' && l.grams > 0),
+  );
+  readonly hasStarter = $derived(this.#starter.length > 0);
+  readonly feeding = $derived.by(() => {
+    const hours = numberTyped(this.ripeIn, writing());
+    const keep = numberTyped(this.keep, writing());
+    if (!this.hasStarter || this.airCelsius === undefined) return undefined;
+    if (hours === undefined || hours <= 0 || hours > 96 || keep === undefined || keep < 0)
+      return undefined;
+    return feedingFor(
+      { ...starterParts(this.#starter), keep, hours, celsius: this.airCelsius },
+      this.#paces,
+    );
   });
 
   /** A temperature of a kitchen, a fridge or a warm oven, as typed. */

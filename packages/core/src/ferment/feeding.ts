@@ -1,0 +1,94 @@
+import { isFlour } from '../formula/base.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
+import { leavenFor } from './leaven-for.ts';
+import { isForecast, riseForecast, type Paces } from './rise-doubt.ts';
+import { ripeEnd } from './ripe-end.ts';
+import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
+
+/** What a starter is built for. Grams and °C. */
+export interface FeedingAsked {
+  /** Ripe starter that the dough takes, its flour and its water. */
+  readonly flour: number;
+  readonly water: number;
+  /** So much of it is kept back, to go on from. */
+  readonly keep: number;
+  /** Hours until it is to be ripe. */
+  readonly hours: number;
+  readonly celsius: number;
+  /** Share of whole grain in its flour, 0 to 1. */
+  readonly whole: number;
+}
+
+/** One feeding: what is stirred together, and when that is ripe. */
+export interface Feeding {
+  readonly seed: number;
+  readonly flour: number;
+  readonly water: number;
+  readonly hours: { readonly middle: number; readonly low: number; readonly high: number };
+  /** The hours that were asked for cannot be had: these are the nearest. */
+  readonly nearest: boolean;
+}
+
+/** A dough as thin as this rises like a batter, water to flour. Common practice, no source. */
+const thin = 0.85;
+
+/**
+ * What to feed a starter with, so that it is ripe in that time: the less seed, the later.
+ *
+ * @returns undefined where there is no flour in it, or nothing would ripen
+ * @example feedingFor({flour: 50, water: 50, keep: 20, hours: 8, celsius: 22, whole: .2})?.seed // about 20
+ */
+export function feedingFor(
+  { flour, water, keep, hours, celsius, whole }: FeedingAsked,
+  paces: Paces = {},
+  model: RiseModel = usualRise,
+): Feeding | undefined {
+  if (!(flour > 0) || !(hours > 0)) return undefined;
+  const hydration = water / flour;
+  const all = flour + water + keep;
+  const ripening: RisingDough = {
+    yeast: 0,
+    starter: 10,
+    salt: 0,
+    sugar: 0,
+    fat: 0,
+    water: 100 * Math.max(hydration, 0.3),
+    whole,
+    liquid: hydration >= thin,
+    celsius,
+    air: [{ hours: 1, celsius }],
+    vessel: 'bowl',
+    kilograms: Math.max(0.02, all / 1000),
+  };
+  const end = ripeEnd({ ...ripening, liquid: true }, model);
+  const found = leavenFor(ripening, 'starter', hours, end, paces, model);
+  const percent = found.percent ? found.percent.middle : found.nearest?.percent;
+  if (percent === undefined) return undefined;
+  const forecast = riseForecast({ ...ripening, starter: percent }, end, paces, model);
+  if (!isForecast(forecast)) return undefined;
+  const { middle, low, high } = forecast;
+  const flourIn = all / (1 + hydration);
+  const seedFlour = (percent / 100) * flourIn;
+  return {
+    seed: seedFlour * (1 + hydration),
+    flour: flourIn - seedFlour,
+    water: (flourIn - seedFlour) * hydration,
+    hours: { middle, low, high },
+    nearest: found.percent === undefined,
+  };
+}
+
+/**
+ * Flour, water and whole grain of a starter as a formula has it.
+ *
+ * @example starterParts(lines of a starter of 60 g of rye and 60 of water) // {flour: 60, water: 60, whole: 1}
+ */
+export function starterParts(
+  lines: readonly ResolvedLine[],
+): Pick<FeedingAsked, 'flour' | 'water' | 'whole'> {
+  const flours = lines.filter(isFlour);
+  const flour = sumGrams(flours);
+  const whole = flours.reduce((sum, l) => sum + l.grams * (l.of.whole ?? 0), 0);
+  return { flour, water: sumGrams(lines) - flour, whole: flour > 0 ? whole / flour : 0 };
+}
