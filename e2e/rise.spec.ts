@@ -19,6 +19,10 @@ test('when it will be ready, warm and cold, and the yeast for a time, taken as a
   await expect(page.getByText(/above that yeast dies/)).toBeVisible();
   await page.getByLabel('Where it stands').fill('22');
 
+  await page.getByLabel('Into the fridge after').fill('0,5');
+  await expect(when.getByRole('listitem').first()).toContainText(/about ([2-9] h|[1-9]\d h)/);
+  await page.getByLabel('Into the fridge after').fill('');
+
   await page.getByLabel('First rise ready in').fill('5');
   await expect(page.getByText('stand now')).toBeVisible();
   await page.getByRole('button', { name: 'Take it', exact: true }).click();

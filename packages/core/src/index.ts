@@ -212,7 +212,7 @@ export { feedingFor, starterParts, type Feeding } from './ferment/feeding.ts';
 export { leavenChange, type LeavenChange } from './ferment/leaven-change.ts';
 export { leavenForRise, risesOf, type Rise } from './ferment/rises.ts';
 export type { RisePoint } from './ferment/rise.ts';
-export { vesselIds, vessels, type VesselId } from './ferment/vessel.ts';
+export { fridgeCelsius, vesselIds, vessels, type VesselId } from './ferment/vessel.ts';
 export { yeastKinds } from './ingredient/yeast.ts';
 export { usedFromBags } from './bake/used-from-bags.ts';
 export { bagLeft, type TakenOut } from './ingredient/bag-left.ts';

@@ -2,8 +2,8 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { massPerWork, type YeastWork } from '../ingredient/yeast.ts';
 import { leavenFor, type LeavenFor, type LeavenKind } from './leaven-for.ts';
 import { ripeEnd } from './ripe-end.ts';
-import { riseForecast, type Paces, type RiseForecast } from './rise-doubt.ts';
-import type { RiseEnd } from './rise-until.ts';
+import { riseForecast, withPaces, type Paces, type RiseForecast } from './rise-doubt.ts';
+import { riseUntil, type RiseEnd } from './rise-until.ts';
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
 import { risingDough, type Standing } from './rising-dough.ts';
 
@@ -35,8 +35,8 @@ function words(end: RiseEnd, dough: RisingDough, final: boolean): string {
 }
 
 /**
- * The rises of a formula's dough where it stands: the first, and the final one of the shaped pieces, which
- * is as warm as the air by then.
+ * The rises of a formula's dough where it stands: the first, through a fridge or not, and the final one of the
+ * shaped pieces, which begins as warm or cold as the first left it.
  *
  * @param shaped what the pieces stand in for the last
  * @returns none for a dough without flour, or with nothing that raises it
@@ -52,18 +52,21 @@ export function risesOf(
 ): Rise[] {
   const first = risingDough(lines, standing, work, model);
   if (!first || first.yeast + first.starter === 0) return [];
-  const room = standing.air.at(-1)!.celsius;
   const sour = isSour(first);
+  const firstEnd = ripeEnd(first, model);
+  // Where it stood at first it stands at last, however cold it was in between.
+  const room = standing.air[0]!.celsius;
+  const risenAt = riseUntil(withPaces(first, paces), firstEnd, model);
   const last: RisingDough = {
     ...first,
-    celsius: (standing.celsius + room) / 2,
+    celsius: risenAt.hours === undefined ? room : risenAt.celsius,
     air: [{ hours: 1, celsius: room }],
     vessel: shaped,
     fromVolume: sour ? shapedVolume.sourdough : shapedVolume.yeast,
     awake: true,
   };
   const ends: ReadonlyArray<readonly [Rise['id'], string, RisingDough, RiseEnd]> = [
-    ['first', 'First rise', first, ripeEnd(first, model)],
+    ['first', 'First rise', first, firstEnd],
     [
       'final',
       'Final proof',

@@ -34,3 +34,6 @@ export const lagOf = (vessel: VesselId, kilograms: number): number => {
   const { lag: hours, byMass } = vessels[vessel];
   return hours.value * kilograms ** byMass;
 };
+
+/** What a fridge holds a dough at. Common practice, no source. */
+export const fridgeCelsius = figure(4, '°C', 1.5, commonPractice);

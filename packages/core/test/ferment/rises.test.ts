@@ -120,6 +120,21 @@ describe('the rises of a bread', () => {
     expect(curve.at(-1)!.volume).to.be.closeTo(2, 0.01);
   });
 
+  it('through a fridge it takes much longer, and the last rise begins cold', () => {
+    const lean = { ...white, 'instant-yeast': 2 };
+    const cold = {
+      air: [
+        { hours: 0.5, celsius: 24 },
+        { hours: 1, celsius: 4 },
+      ],
+    };
+    const [warm, through] = [rises(lean), rises(lean, undefined, cold)];
+    expect(middle(through[0]!)).to.be.above(3 * middle(warm[0]!));
+    expect(through[1]!.dough.celsius).to.be.within(4, 12);
+    expect(through[1]!.dough.air).to.deep.equal([{ hours: 1, celsius: 24 }]);
+    expect(middle(through[1]!)).to.be.above(middle(warm[1]!));
+  });
+
   it('with a leaven that is slower than usual the curve ends where that forecast does, too', () => {
     const paces = { yeast: { mean: -0.3, sd: 0.05 } };
     const [slow] = risesOf(resolve(build(white)), standing, 'tin', paces);

@@ -67,6 +67,16 @@
       </select>
     </label>
     <label class="quiet grid gap-1"
+      >Into the fridge after, hours
+      <input
+        class="field w-24 text-right text-base text-ink"
+        inputmode="decimal"
+        placeholder="not"
+        bind:value={rising.fridge}
+        aria-invalid={rising.fridge.trim() !== '' && rising.fridgeAfter === undefined}
+      />
+    </label>
+    <label class="quiet grid gap-1"
       >Shaped in
       <select class="field text-base text-ink" bind:value={rising.shaped}>
         {#each vesselIds as id (id)}<option value={id}>{vessels[id].label}</option>{/each}

@@ -1,6 +1,7 @@
 import {
   celsiusTyped,
   feedingFor,
+  fridgeCelsius,
   isForecast,
   leavenChange,
   leavenKeys,
@@ -27,6 +28,8 @@ export class Rising {
   air = $state('');
   vessel = $state<VesselId>('bowl');
   shaped = $state<VesselId>('tin');
+  /** Hours after which it goes into the fridge; empty where it does not. */
+  fridge = $state('');
   /** Hours in which it is wanted; empty where nobody asked. */
   wanted = $state('');
   readonly #bench: () => Bench;
@@ -38,6 +41,10 @@ export class Rising {
 
   readonly celsius = $derived(this.#warmth(this.dough));
   readonly airCelsius = $derived(this.#warmth(this.air));
+  readonly fridgeAfter = $derived.by(() => {
+    const hours = numberTyped(this.fridge, writing());
+    return hours !== undefined && hours > 0 && hours <= 48 ? hours : undefined;
+  });
   /** What noted rises taught of the leavens that are in it. */
   readonly #paces = $derived.by(() => {
     const { evaluation, formula, belief } = this.#bench();
@@ -52,7 +59,14 @@ export class Rising {
   readonly rises = $derived.by((): readonly Rise[] => {
     const lines = this.#bench().evaluation?.lines;
     if (!lines || this.celsius === undefined || this.airCelsius === undefined) return [];
-    const air = [{ hours: 1, celsius: this.airCelsius }];
+    const until = this.fridgeAfter;
+    const air =
+      until === undefined
+        ? [{ hours: 1, celsius: this.airCelsius }]
+        : [
+            { hours: until, celsius: this.airCelsius },
+            { hours: 1, celsius: fridgeCelsius.value },
+          ];
     return risesOf(
       lines,
       { celsius: this.celsius, air, vessel: this.vessel },
