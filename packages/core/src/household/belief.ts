@@ -15,9 +15,14 @@ export interface Belief {
   /** Day of the last bake that taught, ISO date; absent before the first. See drift.ts. */
   readonly day?: string;
   /** What noted rises taught of the pace of each leaven, by its key: a normal of its logarithm. */
-  readonly paces?: Readonly<
-    Record<string, { readonly mean: number; readonly sd: number; readonly rises: number }>
-  >;
+  readonly paces?: Readonly<Record<string, KnownPace>>;
+}
+
+/** What is known of a leaven's pace: a normal of its logarithm, and how many noted rises stand behind it. */
+export interface KnownPace {
+  readonly mean: number;
+  readonly sd: number;
+  readonly rises: number;
 }
 
 /** Key of how far sugars and fats soften. */

@@ -7,7 +7,8 @@ import { risesOf, type Rise } from '../ferment/rises.ts';
 import type { VesselId } from '../ferment/vessel.ts';
 import type { Formula } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { Belief } from '../household/belief.ts';
+import { figure } from '../figure/figure.ts';
+import type { Belief, KnownPace } from '../household/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 
 /** What is believed of the leavens of a dough; nothing of one that nothing was noted of. */
@@ -74,6 +75,17 @@ function telling({
   return ends.flatMap((n) => (n ? [n] : []));
 }
 
+/** A leaven’s pace from one bake to the next, spread of its logarithm: packets age, starters change. */
+const wander = figure(0.03, 'ln of its pace', 0.02, 'own estimate, no source');
+
+/** What is believed of a leaven when it is baked with again: a little less sure, and never less than at first. */
+function met(known: KnownPace | undefined, leaven: LeavenKind): KnownPace {
+  const fresh = freshPace(leaven);
+  return known
+    ? { ...known, sd: Math.min(fresh.sd, Math.hypot(known.sd, wander.value)) }
+    : { ...fresh, rises: 0 };
+}
+
 /**
  * What the noted rises of a finished bake teach of the pace of its leavens: of yeast where there is any,
  * else of the starter; of a doped dough, of both.
@@ -91,6 +103,12 @@ export function learnFromRises(
   if (Object.keys(state.rises).length === 0) return belief;
   const keys = leavenKeys(lines, formula);
   let now = belief;
+  const widened = new Map(
+    (['yeast', 'starter'] as const).map((leaven) => [
+      leaven,
+      met(keys[leaven] === undefined ? undefined : belief.paces?.[keys[leaven]], leaven),
+    ]),
+  );
   for (const id of ['first', 'final'] as const) {
     for (const note of telling(state.rises[id] ?? { notes: [] })) {
       const rise = bakeRises(formula, lines, state, household, now).find((r) => r.id === id);
@@ -100,9 +118,12 @@ export function learnFromRises(
       for (const leaven of ['yeast', 'starter'] as const) {
         const key = keys[leaven];
         if (key === undefined) continue;
-        const before = now.paces?.[key] ?? { ...freshPace(leaven), rises: 0 };
+        const before = widened.get(leaven)!;
         const after = learnPace(before, forecast, leaven, note);
-        if (after !== before) paces[key] = { ...after, rises: before.rises + 1 };
+        if (after === before) continue;
+        const known = { ...after, rises: before.rises + 1 };
+        widened.set(leaven, known);
+        paces[key] = known;
       }
       now = { ...now, paces };
     }

@@ -56,6 +56,18 @@ describe('noted rises in the book', () => {
     expect(Object.keys(belief.paces!)).to.deep.equal(['pace:starter']);
   });
 
+  it('a leaven that changes is followed, however many rises were noted before', () => {
+    let belief = nothingLearned;
+    for (let bake = 0; bake < 60; bake += 1) belief = learn(ended(fresh.middle), sour, belief);
+    const settled = band(belief);
+    expect(settled.middle / fresh.middle).to.be.closeTo(1, 0.02);
+    // Never so sure that nothing could move it.
+    expect(belief.paces!['pace:starter']!.sd).to.be.within(0.03, 0.09);
+    for (let bake = 0; bake < 15; bake += 1)
+      belief = learn(ended(fresh.middle * 1.3), sour, belief);
+    expect(band(belief).middle / fresh.middle).to.be.within(1.2, 1.32);
+  });
+
   it('“not yet” teaches one side only; “gone over” the other', () => {
     const late = learn(ended(fresh.middle * 1.3, 'not-yet'));
     expect(band(late).middle).to.be.above(fresh.middle);
