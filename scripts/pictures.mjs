@@ -199,7 +199,9 @@ const pictures = [
         },
       });
       await page.getByLabel('Grams of oil').fill('31');
-      await page.getByRole('table', { name: 'The two versions side by side' }).waitFor();
+      const both = page.getByRole('table', { name: 'The two versions side by side' });
+      await both.waitFor();
+      await both.evaluate((table) => table.scrollIntoView({ block: 'end' }));
     },
   },
   {
