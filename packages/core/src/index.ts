@@ -206,8 +206,8 @@ export {
   type RiseAnswer,
   type RiseAsked,
 } from './ferment/rise-asked.ts';
-export { isForecast, withPaces, type Paces, type RiseForecast } from './ferment/rise-doubt.ts';
-export { riseCurve } from './ferment/rise-curve.ts';
+export { isForecast, type Paces, type RiseForecast } from './ferment/rise-doubt.ts';
+export { drawnRise } from './ferment/rise-curve.ts';
 export { feedingFor, starterParts, type Feeding } from './ferment/feeding.ts';
 export { leavenChange, type LeavenChange } from './ferment/leaven-change.ts';
 export { leavenForRise, risesOf, type Rise } from './ferment/rises.ts';

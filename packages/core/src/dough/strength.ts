@@ -6,6 +6,9 @@ import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 
+/** Share of a wheat dough's flour that may do without gluten that builds. Common practice, no source. */
+export const mostWithout = 0.3;
+
 /** Least protein that this blend wants in this style, g per 100 g. */
 export function proteinAim(
   style: StyleId,

@@ -3,7 +3,7 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { leavenFor } from './leaven-for.ts';
 import { isForecast, riseForecast, type Paces } from './rise-doubt.ts';
-import { ripeEnd } from './ripe-end.ts';
+import { isThin, ripeEnd } from './ripe-end.ts';
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
 
 /** What a starter is built for. Grams and °C. */
@@ -30,9 +30,6 @@ export interface Feeding {
   readonly nearest: boolean;
 }
 
-/** A dough as thin as this rises like a batter, water to flour. Common practice, no source. */
-const thin = 0.85;
-
 /**
  * What to feed a starter with, so that it is ripe in that time: the less seed, the later.
  *
@@ -55,7 +52,7 @@ export function feedingFor(
     fat: 0,
     water: 100 * Math.max(hydration, 0.3),
     whole,
-    liquid: hydration >= thin,
+    liquid: isThin(100 * hydration),
     celsius,
     air: [{ hours: 1, celsius }],
     vessel: 'bowl',

@@ -21,6 +21,11 @@ export type LeavenFor =
       readonly nearest?: { readonly percent: number; readonly hours: number };
     };
 
+/** Hours beyond which nobody asks. */
+const longestAsked = 240;
+/** Spread of the logarithm of a time that has no band of its own. Own estimate, no source. */
+const unknownSd = 0.3;
+
 /** Halvings of the logarithm of the amount: to a hundredth of a per cent of it. */
 const halvings = 22;
 
@@ -53,17 +58,17 @@ export function leavenFor(
     }
     return Math.exp((low + high) / 2);
   };
-  const soonest = takes(most, 240);
+  const soonest = takes(most, longestAsked);
   if (soonest > hours) {
     return soonest === Infinity
       ? { why: 'never' }
       : { why: 'too-soon', nearest: { percent: most, hours: soonest } };
   }
-  const latest = takes(least, 240);
+  const latest = takes(least, longestAsked);
   if (latest < hours) return { why: 'too-late', nearest: { percent: least, hours: latest } };
   const middle = find(hours);
   const band = riseForecast({ ...dough, [kind]: middle }, end, paces, model);
-  const sd = isForecast(band) ? band.sd : 0.3;
+  const sd = isForecast(band) ? band.sd : unknownSd;
   const within = (of: number): number => Math.min(latest, Math.max(soonest, of));
   // Slower than believed wants more of it for the same time.
   const at = (by: number): number => find(within(hours * Math.exp(by)));

@@ -7,6 +7,9 @@ export const splits = 1.05;
 /** Ions that a grain of salt falls into. */
 const ions = 2;
 
+/** How sharply the brake takes hold, a power. Own model, fitted with its scale. */
+export const osmoticPower = 1.4;
+
 /** What is dissolved in a dough's water, grams: anything of one unit. */
 export interface Dissolved {
   readonly salt: number;
@@ -41,5 +44,5 @@ export function osmoticBrake(
   tolerant = false,
 ): number {
   const scale = tolerant ? osmoticScaleTolerant : osmoticScale;
-  return Math.exp(-((osmolality(of) / scale.value) ** 1.4));
+  return Math.exp(-((osmolality(of) / scale.value) ** osmoticPower));
 }

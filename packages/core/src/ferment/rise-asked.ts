@@ -3,11 +3,11 @@ import { convertYeast, massPerWork, type YeastWork } from '../ingredient/yeast.t
 import { hoursText } from '../quantity/duration.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
 import { leavenFor, type LeavenFor } from './leaven-for.ts';
-import { isForecast, riseForecast, withPaces, type Paces } from './rise-doubt.ts';
+import { isForecast, riseForecast, type Paces } from './rise-doubt.ts';
 import { warmthFigures } from './rise-figures.ts';
 import { ripeEnd } from './ripe-end.ts';
 import { longestRise, type RiseEnd } from './rise-until.ts';
-import { riseCurve } from './rise-curve.ts';
+import { drawnRise } from './rise-curve.ts';
 import { usualRise, type Air, type RiseModel, type RisePoint, type RisingDough } from './rise.ts';
 import type { VesselId } from './vessel.ts';
 
@@ -96,13 +96,6 @@ function whyNot(dough: RisingDough, end: RiseEnd, reaches: number): string {
   return `It comes to ${reaches.toFixed(2)} times its volume and no further.`;
 }
 
-/** Points of a curve, about so many. */
-const curvePoints = 120;
-/** The curve goes on past the end, so that what is over-ripe is seen. */
-const beyond = 1.4;
-/** Hours that are shown of a rise that never comes to its end. */
-const shownHours = 24;
-
 /**
  * When will it be ready? With its band, and the curve that leads there.
  *
@@ -119,8 +112,7 @@ export function answerRise(
   const end = endOf(asked, dough, model);
   const forecast = riseForecast(dough, end, paces, model);
   const found = isForecast(forecast);
-  const length = found ? forecast.middle * beyond : shownHours;
-  const curve = riseCurve(withPaces(dough, paces), length, curvePoints, model);
+  const curve = drawnRise(dough, forecast, paces, model);
   const shown = curve.map(({ hours, volume, celsius }) => ({ hours, volume, celsius }));
   if (found) {
     const { middle, low, high } = forecast;

@@ -1,3 +1,4 @@
+import { isForecast, withPaces, type Paces, type RiseForecast } from './rise-doubt.ts';
 import { riseFor, usualRise, type RiseModel, type RisePoint, type RisingDough } from './rise.ts';
 
 /** The curve of a rise for so many hours, about so many points. */
@@ -14,3 +15,26 @@ export function riseCurve(
   });
   return [...curve, last];
 }
+
+/** How far past its forecast a rise is drawn, so that what is over-ripe is seen. */
+const beyond = 1.4;
+/** Hours that are drawn of a rise that never comes to its end. */
+const drawnHours = 24;
+
+/**
+ * The curve of a rise as it is shown: as fast as its leavens are believed to be, and somewhat past its end.
+ *
+ * @example drawnRise(dough, riseForecast(dough, {volume: 2})).at(-1)!.volume // above 2
+ */
+export const drawnRise = (
+  dough: RisingDough,
+  forecast: RiseForecast,
+  paces: Paces = {},
+  model: RiseModel = usualRise,
+): RisePoint[] =>
+  riseCurve(
+    withPaces(dough, paces),
+    isForecast(forecast) ? forecast.high * beyond : drawnHours,
+    undefined,
+    model,
+  );

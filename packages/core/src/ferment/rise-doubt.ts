@@ -1,5 +1,6 @@
 import { figure, type Figure } from '../figure/figure.ts';
 import { z80, type Coefficients } from '../household/coefficients.ts';
+import { osmoticPower } from './osmotic-brake.ts';
 import type { RiseFigures } from './rise-figures.ts';
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
 import { longestRise, riseUntil, type RiseEnd, type RiseTime } from './rise-until.ts';
@@ -40,11 +41,8 @@ const scaled = (
   ),
 });
 
-/** Power of the osmotic brake: see osmotic-brake.ts. */
-const brakePower = 1.4;
-
 const braked = (c: Coefficients, by: number): Coefficients => {
-  const scale = Math.exp(-by / brakePower);
+  const scale = Math.exp(-by / osmoticPower);
   return {
     ...c,
     osmoticScale: { ...c.osmoticScale, value: c.osmoticScale.value * scale },

@@ -1,4 +1,4 @@
-import { osmolality, splits } from './osmotic-brake.ts';
+import { osmoticBrake, splits } from './osmotic-brake.ts';
 import { cardinalRate } from './cardinal-rate.ts';
 import { coefficients, type Coefficients } from '../household/coefficients.ts';
 import { gasFigures, riseFigures, warmthFigures, type RiseFigures } from './rise-figures.ts';
@@ -86,8 +86,7 @@ export const dyingRate = (celsius: number): number => {
 /** The dough's own constants, worked out once. */
 function constantsOf(dough: RisingDough, { figures: f, coefficients: c }: RiseModel) {
   const { whole, liquid = false, salt, sugar, water, fat, tolerant = false, pace = {} } = dough;
-  const scale = tolerant ? c.osmoticScaleTolerant.value : c.osmoticScale.value;
-  const osmotic = Math.exp(-((osmolality({ salt, sugar, water }) / scale) ** 1.4));
+  const osmotic = osmoticBrake({ salt, sugar, water }, c, tolerant);
   const { slowingFat, fatBrake } = gasFigures;
   const brake = osmotic * Math.max(0, 1 - fatBrake.value * Math.max(0, fat - slowingFat.value));
   const piece = vessels[dough.vessel] as { piece?: number };

@@ -1,7 +1,7 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { massPerWork, type YeastWork } from '../ingredient/yeast.ts';
 import { leavenFor, type LeavenFor, type LeavenKind } from './leaven-for.ts';
-import { ripeEnd } from './ripe-end.ts';
+import { isSour, ripeEnd } from './ripe-end.ts';
 import { riseForecast, withPaces, type Paces, type RiseForecast } from './rise-doubt.ts';
 import { riseUntil, type RiseEnd } from './rise-until.ts';
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
@@ -22,8 +22,6 @@ export interface Rise {
 const shapedVolume = { yeast: 1.15, sourdough: 1.2 } as const;
 /** Volume at which a shaped dough goes into the oven. Common practice, no source. */
 const proofed = { yeast: 2.1, sourdough: 1.75, wholeLess: 0.35 } as const;
-
-const isSour = ({ yeast, starter }: RisingDough): boolean => starter > 0 && yeast < 0.05;
 
 function words(end: RiseEnd, dough: RisingDough, final: boolean): string {
   if ('gas' in end) return 'ripe: domed or just falling';

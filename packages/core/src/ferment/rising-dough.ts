@@ -4,7 +4,7 @@ import { totals } from '../formula/totals.ts';
 import { roles } from '../ingredient/role.ts';
 import { convertYeast, massPerWork, type YeastWork } from '../ingredient/yeast.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { ripeEnd } from './ripe-end.ts';
+import { isThin, ripeEnd } from './ripe-end.ts';
 import { riseFor, usualRise, type Air, type RiseModel, type RisingDough } from './rise.ts';
 import { longestRise, riseUntil } from './rise-until.ts';
 import type { VesselId } from './vessel.ts';
@@ -30,9 +30,6 @@ const sugarIn = ({ of, grams }: ResolvedLine): number =>
 
 const fatIn = ({ of, grams }: ResolvedLine): number =>
   roles[of.role].softens ? (grams * of.composition.fat) / 100 : 0;
-
-/** Thinner than this, water of flour in per cent, a pre-ferment is a batter. Common practice, no source. */
-const thin = 85;
 
 /**
  * Yeast that a ripe pre-ferment brings, as instant in grams: it has grown in there.
@@ -61,7 +58,7 @@ function grownYeast(
     fat: 0,
     water: Math.max(45, (100 * water) / flour),
     whole: 0,
-    liquid: (100 * water) / flour >= thin,
+    liquid: isThin((100 * water) / flour),
     celsius,
     air: [{ hours: 1, celsius }],
     vessel: 'bowl',

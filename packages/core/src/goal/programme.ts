@@ -1,6 +1,7 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { doughModel } from '../dough/dough-model.ts';
 import type { Kitchen } from '../household/kitchen.ts';
+import { mostWithout } from '../dough/strength.ts';
 import { surplusOf } from '../dough/linear-form.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { baseOf, isFlour, type Base } from '../formula/base.ts';
@@ -77,9 +78,6 @@ export const linesAt = (
 /** What the candidates stand on as they are now. */
 export const standsOn = (candidates: readonly CandidateStuff[]): Base =>
   baseOf(linesAt(candidates, (id) => candidates.find((c) => c.of.id === id)!.now));
-
-/** Share of a wheat bread's flour that may hold no gas. Common practice, no source. */
-const mostIdle = 0.3;
 
 /** Salt, yeast and water that a bread always has to have within bounds, as shares of the base. */
 const saltShare = { least: 0.012, most: 0.022 };
@@ -200,10 +198,10 @@ export function programmeOf(
     isFlour(l) && l.of.strength !== 'strong' && l.of.strength !== 'weak';
   const flourNow = sumGrams(now.filter(isFlour));
   // A wheat bread stays one: no more of what holds no gas than it can carry, or has already.
-  if (!dryBase && sumGrams(now.filter(idle)) <= mostIdle * flourNow) {
+  if (!dryBase && sumGrams(now.filter(idle)) <= mostWithout * flourNow) {
     rows.push({
       id: 'idle',
-      coefficients: each((l) => (isFlour(l) ? Number(idle(l)) - mostIdle : 0)),
+      coefficients: each((l) => (isFlour(l) ? Number(idle(l)) - mostWithout : 0)),
       most: 0,
     });
   }

@@ -2,6 +2,7 @@ import { isFlour } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Totals } from '../formula/totals.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
+import { mostWithout } from '../dough/strength.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 
 /** A formula before or after something took a line's place. */
@@ -39,8 +40,6 @@ const percent = ({ lines, totals }: MadeOf, holds: (of: Ingredient) => boolean):
 /** Whether it is a dough that gluten holds together. */
 const isBuilt = (of: MadeOf): boolean => !of.totals.dryBase && share(of, builds) >= 0.5;
 
-/** Share of a dough's flour that may do without gluten that builds. Common practice, no source. */
-const mostWithout = 0.3;
 /** The same of flours that hold gluten and build nothing with it. Common practice, no source. */
 const mostIdle = 0.6;
 /** More rye than this wants acid. Common practice, no source. */

@@ -48,6 +48,9 @@ function because(before: Level, after: Level, grams: number): string {
   return first ? first[grams > 0 ? 'more' : 'less'](text) : 'It moves the dough';
 }
 
+/** What brings less free water than this, g a gram, is no liquid to hold back. Own choice, no source. */
+const leastWet = 0.3;
+
 const round = (grams: number): number => Math.round(grams);
 
 /**
@@ -69,7 +72,7 @@ function heldBack(need: number, context: CorrectionContext): Change[] | undefine
   for (const form of liquids) {
     const each = surplusOf(form, softening);
     const grams = round(Math.min(form.line.grams, rest / each));
-    if (!(each > 0.3) || grams < 1) continue;
+    if (!(each > leastWet) || grams < 1) continue;
     changes.push({ stage, ingredient: form.line.ingredient, grams: -grams });
     rest -= grams * each;
   }

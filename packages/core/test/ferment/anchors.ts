@@ -1,11 +1,4 @@
-import {
-  riseFor,
-  riseFigures,
-  riseUntil,
-  usualRise,
-  type RiseModel,
-  type RisingDough,
-} from '../core.ts';
+import { riseFor, riseUntil, usualRise, type RiseModel, type RisingDough } from '../core.ts';
 
 /** A customary rise that the model must reproduce. Source: common practice, no source, unless it says so. */
 export interface Anchor {
@@ -17,7 +10,7 @@ export interface Anchor {
   readonly source?: string;
 }
 
-const lean: RisingDough = {
+export const lean: RisingDough = {
   yeast: 0,
   starter: 0,
   salt: 2,
@@ -244,4 +237,4 @@ export const anchors: readonly Anchor[] = [
   },
 ];
 
-export { riseFigures, usualRise };
+export { usualRise };

@@ -16,20 +16,10 @@ import {
 } from '../core.ts';
 import { between } from '../checks/near.ts';
 import { seeded } from '../seeded.ts';
+import { lean as bare } from './anchors.ts';
 
-const lean: RisingDough = {
-  yeast: 1,
-  starter: 0,
-  salt: 2,
-  sugar: 0,
-  fat: 0,
-  water: 62,
-  whole: 0,
-  celsius: 26,
-  air: [{ hours: 1, celsius: 26 }],
-  vessel: 'bowl',
-  kilograms: 0.85,
-};
+const lean: RisingDough = { ...bare, yeast: 1 };
+
 const sour: RisingDough = {
   ...lean,
   yeast: 0,

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import {
   cataloguePantry,
+  drawnRise,
   isForecast,
   leavenForRise,
   ripeEnd,
@@ -140,6 +141,11 @@ describe('the rises of a bread', () => {
     const [slow] = risesOf(resolve(build(white)), standing, 'tin', paces);
     const curve = riseCurve(withPaces(slow!.dough, paces), middle(slow!));
     expect(curve.at(-1)!.volume).to.be.closeTo(2, 0.01);
+    // As it is drawn it stands where the forecast has it, and goes on past its end.
+    const drawn = drawnRise(slow!.dough, slow!.forecast, paces);
+    const there = drawn.find((p) => p.volume >= 2)!;
+    expect(there.hours).to.be.closeTo(middle(slow!), 0.06);
+    expect(drawn.at(-1)!.hours).to.be.above(1.3 * middle(slow!));
     expect(middle(slow!)).to.be.above(1.15 * middle(rises(white)[0]!));
   });
 

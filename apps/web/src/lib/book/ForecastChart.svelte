@@ -1,4 +1,5 @@
 <script lang="ts">
+  import '../ui/chart.css';
   import { scaleLinear, scalePoint } from 'd3-scale';
   import { area, curveMonotoneX, line } from 'd3-shape';
   import { asPoints } from '../ui/writing.ts';
@@ -52,6 +53,7 @@
     {inside} of {points.length} bakes felt as forecast, within the band that should hold 8 in 10.
   </figcaption>
   <svg
+    class="chart"
     viewBox="0 0 {size.width} {size.height}"
     role="img"
     aria-label="Forecast and feel of {points.length} bakes; {inside} felt within the forecast band"
@@ -91,21 +93,6 @@
 </figure>
 
 <style>
-  svg {
-    width: 100%;
-    height: auto;
-  }
-  .grid-line {
-    stroke: var(--line);
-  }
-  .tick {
-    fill: var(--soft);
-    font-size: 12px;
-  }
-  .band {
-    fill: var(--bubble);
-    opacity: 0.35;
-  }
   .middle {
     fill: none;
     stroke: var(--rim);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import '../ui/chart.css';
   import { hoursText, isForecast, type Rise, type RisePoint } from '@tender-crumb/core';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
@@ -35,6 +36,7 @@
 <figure>
   <figcaption class="mb-1"><b>How high does it stand, and when?</b></figcaption>
   <svg
+    class="chart"
     viewBox="0 0 {size.width} {size.height}"
     role="img"
     aria-label={band
@@ -83,21 +85,6 @@
 </figure>
 
 <style>
-  svg {
-    width: 100%;
-    height: auto;
-  }
-  .grid-line {
-    stroke: var(--line);
-  }
-  .tick {
-    fill: var(--soft);
-    font-size: 12px;
-  }
-  .band {
-    fill: var(--bubble);
-    opacity: 0.35;
-  }
   .ripe {
     stroke: var(--rim);
     stroke-width: 2;

@@ -1,26 +1,19 @@
 import {
   celsiusTyped,
+  drawnRise,
   feedingFor,
   fridgeCelsius,
-  isForecast,
   leavenChange,
   leavenKeys,
   numberTyped,
   pacesFor,
-  riseCurve,
   risesOf,
   starterParts,
-  withPaces,
   type Rise,
   type VesselId,
 } from '@tender-crumb/core';
 import type { Bench } from '../bench/bench.svelte.ts';
 import { writing } from '../ui/writing.ts';
-
-/** How far past its forecast a rise is drawn, so that what is over-ripe is seen. */
-const beyond = 1.35;
-/** Hours that are drawn of a rise that never comes to its end. */
-const shownHours = 24;
 
 /** Where a dough is to rise, as it is typed, and what comes of that. */
 export class Rising {
@@ -79,12 +72,7 @@ export class Rising {
   /** The first rise drawn, moment by moment. */
   readonly curve = $derived.by(() => {
     if (!this.first) return [];
-    const { forecast, dough } = this.first;
-    // As fast as its leavens are believed to be, as the forecast is.
-    return riseCurve(
-      withPaces(dough, this.#paces),
-      isForecast(forecast) ? forecast.high * beyond : shownHours,
-    );
+    return drawnRise(this.first.dough, this.first.forecast, this.#paces);
   });
   readonly hours = $derived.by(() => {
     const typed = numberTyped(this.wanted, writing());
