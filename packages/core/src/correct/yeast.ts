@@ -4,10 +4,9 @@ import { growthRate } from '../ferment/growth-rate.ts';
 import { osmoticBrake } from '../ferment/osmotic-brake.ts';
 import { ripeEnd } from '../ferment/ripe-end.ts';
 import { riseUntil } from '../ferment/rise-until.ts';
-import { risingDough } from '../ferment/rising-dough.ts';
+import { risingDough, sugarIn } from '../ferment/rising-dough.ts';
 import { hoursText } from '../quantity/duration.ts';
 import { isRaisingAgent } from '../ferment/raising-agent.ts';
-import { roles } from '../ingredient/role.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
@@ -86,7 +85,7 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
         pantry.yeastWork,
       ),
     );
-  const sugar = (100 * sumOf(context, sugars)) / totals.flourGrams;
+  const sugar = (100 * sumOf(context, sugarIn)) / totals.flourGrams;
   const place = { stage: line?.stage ?? stage, ingredient: of };
   const inRoom = kitchen.room.celsius === undefined ? '' : ` at ${Math.round(room)} °C`;
   const wanted = (usual: number) => Math.min(usual * warmth, Math.max(usual, yeastCeiling.value));
@@ -179,12 +178,6 @@ function sugarLeaves(
 /** Breads that are baked without rising as well. */
 const unraised: ReadonlySet<StyleId> = new Set(['flatbread', 'rolled-thin', 'griddle']);
 
-/** Sugars that yeast eats and that slow it; the lactose of milk does neither. */
-const sugars = ({ of, grams }: ResolvedLine): number =>
-  roles[of.role].softens && !of.allergens.includes('milk')
-    ? (grams * of.composition.sugars) / 100
-    : 0;
-
 /** Share of the base in flour that feeds the yeast by its starch. Own estimate, no source. */
 const starchToLiveOn = 0.05;
 
@@ -206,7 +199,7 @@ function starves(context: CorrectionContext): boolean {
   const { totals, kitchen } = context;
   const starch = sumOf(context, (l) => (isFlour(l) ? l.grams : 0));
   if (!totals.dryBase || starch > starchToLiveOn * totals.flourGrams) return false;
-  const added = sumOf(context, (l) => (l.of.role === 'sugar' ? sugars(l) : 0));
+  const added = sumOf(context, (l) => (l.of.role === 'sugar' ? sugarIn(l) : 0));
   return added < kitchen.coefficients.yeastFood.value * 0.75;
 }
 

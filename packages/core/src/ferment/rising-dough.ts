@@ -22,8 +22,8 @@ const yeastIn = (lines: readonly ResolvedLine[], work: YeastWork): number =>
     0,
   );
 
-/** Sugars that yeast finds and that slow it: not those of milk. */
-const sugarIn = ({ of, grams }: ResolvedLine): number =>
+/** Grams of sugar in a line that yeast finds and that slow it: not those of milk. */
+export const sugarIn = ({ of, grams }: ResolvedLine): number =>
   roles[of.role].softens && !of.allergens.includes('milk')
     ? (grams * of.composition.sugars) / 100
     : 0;

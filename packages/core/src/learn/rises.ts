@@ -102,31 +102,35 @@ export function learnFromRises(
 ): Belief {
   if (Object.keys(state.rises).length === 0) return belief;
   const keys = leavenKeys(lines, formula);
-  let now = belief;
-  const widened = new Map(
-    (['yeast', 'starter'] as const).map((leaven) => [
-      leaven,
-      met(keys[leaven] === undefined ? undefined : belief.paces?.[keys[leaven]], leaven),
-    ]),
-  );
+  const leavens = (['yeast', 'starter'] as const).flatMap((leaven) => {
+    const key = keys[leaven];
+    return key === undefined ? [] : [{ leaven, key }];
+  });
+  // Forecast and lesson are made with the same doubt.
+  let now: Belief = {
+    ...belief,
+    paces: {
+      ...belief.paces,
+      ...Object.fromEntries(
+        leavens.map(({ leaven, key }) => [key, met(belief.paces?.[key], leaven)] as const),
+      ),
+    },
+  };
+  let learned = false;
   for (const id of ['first', 'final'] as const) {
     for (const note of telling(state.rises[id] ?? { notes: [] })) {
       const rise = bakeRises(formula, lines, state, household, now).find((r) => r.id === id);
       if (!rise || !isForecast(rise.forecast)) continue;
       const { forecast } = rise;
       const paces = { ...now.paces };
-      for (const leaven of ['yeast', 'starter'] as const) {
-        const key = keys[leaven];
-        if (key === undefined) continue;
-        const before = widened.get(leaven)!;
+      for (const { leaven, key } of leavens) {
+        const before = now.paces![key]!;
         const after = learnPace(before, forecast, leaven, note);
-        if (after === before) continue;
-        const known = { ...after, rises: before.rises + 1 };
-        widened.set(leaven, known);
-        paces[key] = known;
+        if (after !== before) paces[key] = { ...after, rises: before.rises + 1 };
       }
+      learned = true;
       now = { ...now, paces };
     }
   }
-  return now;
+  return learned ? now : belief;
 }
