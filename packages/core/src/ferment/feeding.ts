@@ -31,6 +31,35 @@ export interface Feeding {
 }
 
 /**
+ * A starter's build as the rise model takes it, sown with a tenth of its flour.
+ *
+ * @example starterDough({flour: 50, water: 50, keep: 20, celsius: 22, whole: .2}).water // 100
+ */
+export function starterDough({
+  flour,
+  water,
+  keep,
+  celsius,
+  whole,
+}: Omit<FeedingAsked, 'hours'>): RisingDough {
+  const hydration = (100 * water) / flour;
+  return {
+    yeast: 0,
+    starter: 10,
+    salt: 0,
+    sugar: 0,
+    fat: 0,
+    water: Math.max(hydration, 30),
+    whole,
+    liquid: isThin(hydration),
+    celsius,
+    air: [{ hours: 1, celsius }],
+    vessel: 'bowl',
+    kilograms: Math.max(0.02, (flour + water + keep) / 1000),
+  };
+}
+
+/**
  * What to feed a starter with, so that it is ripe in that time: the less seed, the later.
  *
  * @returns undefined where there is no flour in it, or nothing would ripen
@@ -44,20 +73,7 @@ export function feedingFor(
   if (!(flour > 0) || !(hours > 0)) return undefined;
   const hydration = water / flour;
   const all = flour + water + keep;
-  const ripening: RisingDough = {
-    yeast: 0,
-    starter: 10,
-    salt: 0,
-    sugar: 0,
-    fat: 0,
-    water: 100 * Math.max(hydration, 0.3),
-    whole,
-    liquid: isThin(100 * hydration),
-    celsius,
-    air: [{ hours: 1, celsius }],
-    vessel: 'bowl',
-    kilograms: Math.max(0.02, all / 1000),
-  };
+  const ripening = starterDough({ flour, water, keep, celsius, whole });
   const end = ripeEnd({ ...ripening, liquid: true }, model);
   const found = leavenFor(ripening, 'starter', hours, end, paces, model);
   const percent = found.percent ? found.percent.middle : found.nearest?.percent;

@@ -4,6 +4,7 @@ import { isFlour } from '../formula/base.ts';
 import { convertYeast, massPerWork, type YeastWork } from '../ingredient/yeast.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { Paces } from './rise-doubt.ts';
+import { starterShare } from './starter-share.ts';
 import { leavenForRise, type Rise } from './rises.ts';
 
 /** What a time takes of a formula's own leaven. */
@@ -16,7 +17,7 @@ export type LeavenChange =
       readonly grams: number;
       readonly low: number;
       readonly high: number;
-      /** Takes the formula there; none for a starter, whose flour and water would have to move with it. */
+      /** Takes the formula there; a starter's flour and water come out of the dough's. None where it has not so much. */
       readonly changes: readonly Change[];
     }
   | {
@@ -37,7 +38,7 @@ const tenth = (grams: number): number =>
  */
 export function leavenChange(
   lines: readonly ResolvedLine[],
-  rise: Rise,
+  rise: Pick<Rise, 'dough' | 'end'>,
   hours: number,
   paces: Paces = {},
   work: YeastWork = massPerWork,
@@ -81,13 +82,14 @@ export function leavenChange(
     return nearest ? { why, hours: nearest.hours, grams: own(nearest.percent) } : { why };
   }
   const { middle, low, high } = found.percent;
+  const now = sumGrams(starter);
   return {
     ingredient: 'starter',
     name: 'ripe starter',
-    now: Math.round(sumGrams(starter)),
+    now: Math.round(now),
     grams: own(middle),
     low: own(low),
     high: own(high),
-    changes: [],
+    changes: starterShare(lines, own(middle) / now) ?? [],
   };
 }

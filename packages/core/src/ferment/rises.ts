@@ -84,7 +84,7 @@ export function risesOf(
 
 /** Leaven that a first rise takes, in that many hours. */
 export const leavenForRise = (
-  { dough, end }: Rise,
+  { dough, end }: Pick<Rise, 'dough' | 'end'>,
   kind: LeavenKind,
   hours: number,
   paces: Paces = {},

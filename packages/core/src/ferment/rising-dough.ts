@@ -32,26 +32,28 @@ const fatIn = ({ of, grams }: ResolvedLine): number =>
   roles[of.role].softens ? (grams * of.composition.fat) / 100 : 0;
 
 /**
- * Yeast that a ripe pre-ferment brings, as instant in grams: it has grown in there.
+ * A pre-ferment or a starter's build as the rise model takes it, by its own flour.
  *
+ * @param lines of its stage alone
  * @param celsius of the room that it ripens in
+ * @returns undefined where there is no flour in it
+ * @example prefermentDough(linesOfAPoolish, 20)?.yeast // .1
  */
-function grownYeast(
+export function prefermentDough(
   lines: readonly ResolvedLine[],
   celsius: number,
-  work: YeastWork,
-  model: RiseModel,
-): number {
-  const flour = sumGrams(lines.filter(isFlour));
-  const sown = yeastIn(lines, work);
-  if (!(flour > 0) || sown === 0) return sown;
+  work: YeastWork = massPerWork,
+): RisingDough | undefined {
+  const flours = lines.filter(isFlour);
+  const flour = sumGrams(flours);
+  if (!(flour > 0)) return undefined;
   const water = lines.reduce(
     (sum, l) =>
       roles[l.of.role].bringsWater ? sum + (l.grams * l.of.composition.water) / 100 : sum,
     0,
   );
-  const ferment: RisingDough = {
-    yeast: (100 * sown) / flour,
+  return {
+    yeast: (100 * yeastIn(lines, work)) / flour,
     starter: 0,
     salt: 0,
     sugar: 0,
@@ -64,8 +66,20 @@ function grownYeast(
     vessel: 'bowl',
     kilograms: (flour + water) / 1000,
   };
+}
+
+/** Yeast that a ripe pre-ferment brings, as instant in grams: it has grown in there. */
+function grownYeast(
+  lines: readonly ResolvedLine[],
+  celsius: number,
+  work: YeastWork,
+  model: RiseModel,
+): number {
+  const sown = yeastIn(lines, work);
+  const ferment = prefermentDough(lines, celsius, work);
+  if (!ferment || sown === 0) return sown;
   const { hours = longestRise } = riseUntil(ferment, ripeEnd(ferment, model), model);
-  return (riseFor(ferment, hours, model).yeast * flour) / 100;
+  return (riseFor(ferment, hours, model).yeast * sumGrams(lines.filter(isFlour))) / 100;
 }
 
 /**

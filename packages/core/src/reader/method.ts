@@ -1,7 +1,3 @@
-import type { Process, ProcessEnd, Place } from '../formula/process.ts';
-import { celsiusIn } from '../quantity/temperature.ts';
-import { minutesIn } from '../quantity/duration.ts';
-
 /** What work begins with. */
 const verbs =
   /^(?:then |next,? |now |gently |carefully |slowly |gradually |meanwhile,? |finally,? |first,? |lightly |briefly |immediately |in (?:a|the|another|your) |on (?:a|the) |using |with (?:a|the|your|wet|floured) |once |when |after |if |while |as soon |until |over |to (?:make|bake|shape|prepare|serve) |at this |by now |your |the (?:dough|bread|loaf|loaves|next|mixture|yeast)|this |it |you |i |we |don[’']?t )?(?:mix|combine|knead|stir|add|place|put|bake|pre-?heat|let|leave|cover|rise|proof|prove|shape|divide|roll|punch|knock|fold|turn|transfer|heat|whisk|dissolve|pour|sprinkle|brush|remove|cool|rest|allow|grease|line|dust|slice|serve|refrigerate|chill|repeat|form|cut|work|stretch|score|slash|spray|steam|boil|simmer|soak|drain|press|flatten|tip|bring|set|beat|melt|warm|feed|build|load|select|start|press|choose|invert|wrap|store|freeze|sift|rub|incorporate|dump|scrape|check|make sure|reduce|increase|lower|wait|do|give|take|keep|return|arrange|top|drizzle|glaze|autolyse|ferment|retard|shape|pat|weigh|measure|blend|process|pulse|crumble|toast|grind|mill|discard|reserve|perform|continue|finish|enjoy)\b/i;
@@ -15,42 +11,4 @@ export function isMethod(text: string): boolean {
   const sentence = /[.!]["”]?\s*$/.test(text) || /[.!]\s+[A-Z]/.test(text);
   if (verbs.test(text.trim())) return words >= 3 || sentence;
   return (aside.test(text.trim()) && words >= 4) || (sentence && words >= 7) || words >= 16;
-}
-
-const ends: ReadonlyArray<readonly [RegExp, ProcessEnd]> = [
-  [/\btriple/i, 'tripled'],
-  [/\bdoubl(?:ed|es|e in|ing)/i, 'doubled'],
-  [/\b(?:half again|by (?:a )?half|1\.5 times|50 ?%)/i, 'half-again'],
-  [/\b(?:peak|domed|bubbly|floats)\b/i, 'peak'],
-  [/\bpuff/i, 'puffy'],
-  [/\b(?:internal|core|cent(?:er|re) (?:temp|reads))/i, 'core'],
-];
-const places: ReadonlyArray<readonly [RegExp, Place]> = [
-  [/\b(?:fridge|refrigerat|retard)/i, 'fridge'],
-  [/\bbread machine|\bmachine\b/i, 'machine'],
-  [/\b(?:bake|oven|roast)\b/i, 'oven'],
-  [/\bwarm (?:place|spot)|\bproof(?:er|ing box)/i, 'warm'],
-  [/\b(?:room temp|counter|overnight)/i, 'room'],
-];
-
-/**
- * What a sentence says of time, warmth, place and end.
- *
- * @returns undefined where it says nothing of them
- * @example processIn('Bake at 190 °C for 35 to 40 minutes.') // {minutes: 35, mostMinutes: 40, celsius: 190, …}
- */
-export function processIn(text: string): Process | undefined {
-  const time = minutesIn(text);
-  const celsius = celsiusIn(text);
-  const end = ends.find(([pattern]) => pattern.test(text))?.[1];
-  const place = places.find(([pattern]) => pattern.test(text))?.[1];
-  if (!time && celsius === undefined && !end) return undefined;
-  const inRange = celsius !== undefined && celsius >= -25 && celsius <= 320;
-  return {
-    ...(time && time.least <= 20_160 ? { minutes: time.least } : {}),
-    ...(time?.most !== undefined && time.most <= 20_160 ? { mostMinutes: time.most } : {}),
-    ...(inRange ? { celsius } : {}),
-    ...(place ? { place } : {}),
-    ...(end ? { end } : {}),
-  };
 }

@@ -19,7 +19,8 @@ import {
   type ReadingWith,
 } from './line.ts';
 import { matchIngredient, nearest, vocabularyOf } from './match.ts';
-import { isMethod, processIn } from './method.ts';
+import { processIn } from '../process/process-in.ts';
+import { isMethod } from './method.ts';
 import { pieceUnits } from './piece-weights.ts';
 import type { Answer, Assumption, ReadAs, Reader, ReadRecipe, ReadRow, Unread } from './read.ts';
 import { rowsOf, type TextRow } from './rows.ts';

@@ -1,4 +1,5 @@
 import { figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
+import { baking, type Baking } from './baking.ts';
 
 /** The stretch of the level that a style of dough wants, in points. */
 export type Window = readonly [low: number, high: number];
@@ -21,6 +22,8 @@ export interface Style {
   readonly salt?: readonly [least: number, most: number];
   /** Water that the oven takes. */
   readonly loss: Figure;
+  /** How it is baked and cooled. */
+  readonly baking: Baking;
   /** What a state of the dough is for this bread, where the words for a ball would be untrue. */
   readonly words: Partial<Readonly<Record<string, string>>>;
 }
@@ -41,6 +44,12 @@ const boiledOrFlat = figure(
 );
 const thin = figure(0.25, 'share of the dough', 0.05, fromMemory('thin sticks lose over 20 %'));
 
+const lean = [93, 99] as const;
+const enriched = [88, 93] as const;
+const tinLoaf = baking(190, 27, 0.5, lean);
+/** In a lidded pot, lid on and off. */
+const potLoaf = baking(240, 38, 0.8, lean, { heating: 45, cooling: 90 });
+
 const style = (
   name: string,
   inSentence: string,
@@ -56,6 +65,7 @@ const style = (
   branCounted: false,
   machine: false,
   loss: tin,
+  baking: tinLoaf,
   words: {},
   ...more,
 });
@@ -66,24 +76,41 @@ const style = (
  * is wide.
  */
 export const styles = {
-  bagel: style('bagel', 'bagels', [-11, -3], [12, 14.5], { loss: boiledOrFlat }),
-  plait: style('plaited or enriched', 'a plait or enriched loaf', [-6, 3], [10.5, 13]),
-  rolls: style('rolls', 'rolls', [-6, 5], [10.5, 13], { loss: boiledOrFlat }),
+  bagel: style('bagel', 'bagels', [-11, -3], [12, 14.5], {
+    loss: boiledOrFlat,
+    baking: baking(220, 20, 0.11, lean, { cooling: 20 }, fromMemory('boiled rings')),
+  }),
+  plait: style('plaited or enriched', 'a plait or enriched loaf', [-6, 3], [10.5, 13], {
+    baking: baking(178, 30, 0.7, enriched),
+  }),
+  rolls: style('rolls', 'rolls', [-6, 5], [10.5, 13], {
+    loss: boiledOrFlat,
+    baking: baking(210, 15, 0.08, lean, { cooling: 20 }),
+  }),
   pan: style('machine or tin loaf', 'a machine or tin loaf', [-3, 5], [12, 14], { machine: true }),
   'wholegrain-pan': style('whole-grain tin loaf', 'a whole-grain tin loaf', [-1, 8], [13.5, 15], {
     branCounted: true,
     machine: true,
   }),
-  pizza: style('pizza', 'pizza', [-2, 6], [11.5, 13], { salt: [0.9, 3.2], loss: boiledOrFlat }),
-  flatbread: style('flatbread', 'flatbread', [-2, 9], [10, 13], { loss: boiledOrFlat }),
+  pizza: style('pizza', 'pizza', [-2, 6], [11.5, 13], {
+    salt: [0.9, 3.2],
+    loss: boiledOrFlat,
+    baking: baking(250, 11, 0.25, lean, { heating: 30, cooling: 0 }),
+  }),
+  flatbread: style('flatbread', 'flatbread', [-2, 9], [10, 13], {
+    loss: boiledOrFlat,
+    baking: baking(230, 14, 0.4, lean, { cooling: 10 }),
+  }),
   'rolled-thin': style('rolled thin', 'a dough rolled thin', [-10, 0], [9, 13], {
     salt: [0.5, 3],
     loss: thin,
+    baking: baking(210, 14, 0.05, lean, { cooling: 15 }),
     words: { tight: 'tight, which rolls out thin without sticking' },
   }),
   griddle: style('griddle bread', 'a griddle bread', [7, 16], [10, 13], {
     edge: 3,
     loss: boiledOrFlat,
+    baking: baking(200, 12, 0.1, lean, { heating: 5, cooling: 0 }),
     words: {
       slack: 'slack: it spreads to a round by itself, which a griddle wants',
       batter: 'a thick batter that pours',
@@ -92,6 +119,7 @@ export const styles = {
   slack: style('pan pizza, focaccia, ciabatta', 'a slack dough', [7, 20], [11, 14], {
     salt: [0.9, 3],
     loss: boiledOrFlat,
+    baking: baking(230, 22, 0.7, lean, { heating: 20, cooling: 15 }),
     words: {
       slack: 'slack: folded with wet hands, never kneaded on the bench',
       batter: 'so wet that it is poured into its tin',
@@ -99,25 +127,32 @@ export const styles = {
   }),
   'hearth-yeast': style('lean hearth loaf with yeast', 'a lean hearth loaf', [-2, 11], [10.3, 13], {
     loss: hearth,
+    baking: baking(230, 32, 0.7, lean, { heating: 30, cooling: 60 }),
   }),
   'hearth-white': style(
     'hearth sourdough, white',
     'a white hearth sourdough',
     [4, 15],
     [10.3, 14],
-    {
-      loss: hearth,
-    },
+    { loss: hearth, baking: potLoaf },
   ),
   'hearth-wholegrain': style(
     'hearth sourdough, whole grain',
     'a whole-grain hearth sourdough',
     [3, 15],
     [10.3, 15],
-    { loss: hearth, branCounted: true },
+    { loss: hearth, branCounted: true, baking: potLoaf },
   ),
   rye: style('rye, half or more', 'a rye bread', [-4, 19], [7, 13], {
     edge: 3,
+    baking: baking(
+      200,
+      55,
+      0.9,
+      [97, 99],
+      { heating: 20, cooling: 24 * 60 },
+      fromMemory('rye is cut after 24 to 48 h'),
+    ),
     branCounted: true,
     words: {
       dry: 'a paste too stiff to stir',
@@ -131,6 +166,7 @@ export const styles = {
   }),
   rich: style('butter- and egg-rich', 'a dough rich in butter and egg', [-3, 18], [10.5, 14], {
     edge: 3,
+    baking: baking(180, 30, 0.6, enriched),
     words: {
       soft: 'soft before the butter; chilled it is firm enough to shape',
       slack: 'very soft while warm: it is shaped cold',
@@ -139,6 +175,7 @@ export const styles = {
   }),
   laminated: style('laminated', 'a laminated dough', [-11, -3], [10.5, 13], {
     edge: 3,
+    baking: baking(195, 20, 0.08, lean, { heating: 20, cooling: 20 }),
     words: { tight: 'tight, so that the butter is rolled out in it and not into it' },
   }),
   'fruit-rich': style(
@@ -148,11 +185,13 @@ export const styles = {
     [10, 13],
     {
       edge: 4,
+      baking: baking(170, 50, 0.9, lean, { cooling: 120 }),
       words: { dry: 'short and crumbly, as one full of butter and fruit is' },
     },
   ),
   'low-carb': style('low-carb', 'a low-carb bread', [-8, 10], [0, 100], {
     edge: 3,
+    baking: baking(165, 45, 0.6, [93, 99], { cooling: 120 }),
     salt: [0.5, 3],
     words: {
       'firm and smooth': 'a firm, springy dough, more rubber than ball',
@@ -167,6 +206,7 @@ export const styles = {
     [0, 100],
     {
       edge: 10,
+      baking: baking(190, 45, 0.7, [93, 99], { cooling: 120 }),
       words: {
         dry: 'a stiff dough that cracks',
         slack: 'a soft mass that is spread with a wet spatula',

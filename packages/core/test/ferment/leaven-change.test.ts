@@ -5,6 +5,7 @@ import {
   hoursText,
   leavenChange,
   resolve,
+  starterShare,
   risesOf,
   riseUntil,
   setGrams,
@@ -53,7 +54,7 @@ describe('leaven of a formula for a time', () => {
     expect(firstTakes(setGrams(two, line.id, change.grams))).to.be.closeTo(2.5, 0.1);
   });
 
-  it('a starter by all that it weighs, and nothing is taken of it by itself', () => {
+  it('a starter by all that it weighs; its flour and water come out of the dough’s or go back there', () => {
     const sour = (grams: number) =>
       build({ 'bread-flour': 500 - grams / 2, water: 350 - grams / 2, salt: 10 }, 'hearth-white', {
         'bread-flour': grams / 2,
@@ -61,8 +62,35 @@ describe('leaven of a formula for a time', () => {
       });
     const change = changeOf(sour(100), 7);
     if ('why' in change) throw new Error(change.why);
-    expect(change).to.deep.include({ ingredient: 'starter', now: 100, changes: [] });
+    expect(change).to.deep.include({ ingredient: 'starter', now: 100 });
     expect(firstTakes(sour(change.grams))).to.be.closeTo(7, 0.25);
+    // Half as heavy, its flour and water are in the dough: nothing is lost between them.
+    const moved = new Map(change.changes.map((c) => [`${c.stage} ${c.ingredient}`, c.grams]));
+    const by = (change.grams - 100) / 2;
+    expect(moved.get('s0 bread-flour')).to.be.closeTo(by, 0.05);
+    expect(moved.get('s1 bread-flour')).to.be.closeTo(-by, 0.05);
+    expect(change.changes.reduce((sum, c) => sum + c.grams, 0)).to.be.closeTo(0, 1e-9);
+  });
+
+  it('a dough that has not the water to give keeps its starter', () => {
+    const lines = (water: number) =>
+      resolve(
+        build({ 'bread-flour': 400, water, salt: 8 }, 'hearth-white', {
+          'bread-flour': 50,
+          water: 50,
+        }),
+      );
+    expect(starterShare(lines(50), 2)).to.have.length(4);
+    expect(starterShare(lines(49.9), 2)).to.equal(undefined);
+  });
+
+  it('rye of the starter goes back to rye, and to the chief flour where there is none', () => {
+    const lines = (dough: Record<string, number>) =>
+      resolve(build({ ...dough, water: 300, salt: 8 }, 'rye', { 'rye-whole': 50, water: 50 }));
+    const to = (dough: Record<string, number>) =>
+      starterShare(lines(dough), 0.5)!.find((c) => c.stage === 's1' && c.ingredient !== 'water');
+    expect(to({ 'bread-flour': 300, 'rye-whole': 100 })?.ingredient).to.equal('rye-whole');
+    expect(to({ 'bread-flour': 300, 'whole-wheat': 100 })?.ingredient).to.equal('bread-flour');
   });
 
   it('says what is nearest where the time cannot be had', () => {

@@ -1,0 +1,62 @@
+import type { Paces } from '../ferment/rise-doubt.ts';
+import { risesOf, type Rise } from '../ferment/rises.ts';
+import type { VesselId } from '../ferment/vessel.ts';
+import type { Air } from '../ferment/rise.ts';
+import type { Formula } from '../formula/formula.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import type { YeastWork } from '../ingredient/yeast.ts';
+import type { DeviceId } from '../machine/device.ts';
+import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
+import { styles } from '../style/style.ts';
+
+/** A bread that is to be timed: what goes in, where it is made, what is known of its leavens. */
+export interface Bread {
+  readonly id: string;
+  readonly name: string;
+  readonly formula: Formula;
+  readonly lines: readonly ResolvedLine[];
+  readonly device: DeviceId;
+  readonly room: number;
+  /** After mixing, °C. */
+  readonly dough: number;
+  readonly paces: Paces;
+  readonly work: YeastWork;
+  /** What is mixed ahead of the dough is ripe already. */
+  readonly ripe?: boolean;
+}
+
+/** Pieces lighter than this stand on a tray, kilograms. Common practice, no source. */
+const trayPiece = 0.2;
+
+/** Dough of one piece, kilograms. */
+export const pieceKilograms = ({ formula, lines }: Pick<Bread, 'formula' | 'lines'>): number =>
+  lines.reduce((sum, l) => sum + l.grams, 0) / 1000 / (formula.pieces ?? 1);
+
+/** What the shaped pieces stand in. */
+const shapedIn = (bread: Bread): VesselId =>
+  pieceKilograms(bread) < trayPiece
+    ? 'rolls'
+    : styles[bread.formula.style].baking.heating.value >= 45
+      ? 'basket'
+      : 'tin';
+
+/** The rises of a bread in that air. */
+export const breadRises = (bread: Bread, air: readonly Air[], vessel: VesselId = 'bowl'): Rise[] =>
+  risesOf(
+    bread.lines,
+    { celsius: bread.dough, air, vessel },
+    shapedIn(bread),
+    bread.paces,
+    bread.work,
+  );
+
+const written = new WeakMap<Formula, WrittenSteps>();
+
+/** What its recipe says of its steps; read once. */
+export function stepsWritten({ formula }: Pick<Bread, 'formula'>): WrittenSteps {
+  const known = written.get(formula);
+  if (known) return known;
+  const steps = writtenSteps(formula);
+  written.set(formula, steps);
+  return steps;
+}

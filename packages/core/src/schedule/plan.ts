@@ -1,0 +1,321 @@
+import { isRefused, refuse, type Refused } from '../quantity/refusal.ts';
+import type { Bread } from './bread.ts';
+import { bakedByMachine, breadTasks, type BreadTasks } from './bread-tasks.ts';
+import type { Closed, Fact, Locks, Resources, Task, Wish } from './task.ts';
+import type { Placed } from './clash.ts';
+import { findTimetable, mostTries, type Puzzle, type Timetable } from './timetable.ts';
+import { margins } from './unsure.ts';
+import { wayCost, wayIds, ways, type RiseWays, type WayId } from './ways.ts';
+
+/** A bread with what is wished of it. Minutes from the plan's beginning. */
+export interface BreadWished {
+  readonly bread: Bread;
+  readonly wish: Wish;
+  /** The only ways that it may rise; every one where absent. */
+  readonly ways?: readonly WayId[];
+}
+
+/** All that a plan is made of. */
+export interface PlanAsked {
+  readonly breads: readonly BreadWished[];
+  readonly closed: readonly Closed[];
+  readonly resources: Resources;
+  readonly facts?: Readonly<Record<string, Fact>>;
+  readonly locks?: Locks;
+  readonly now: number;
+}
+
+/** A step at its time, with how far off that it may come. */
+export interface PlannedStep extends Task {
+  readonly start: number;
+  readonly end: number;
+  /** It may be due so early, and be over so late, 8 times in 10. */
+  readonly earliest: number;
+  readonly latest: number;
+}
+
+/** How a bread of a plan rises, and for how long. */
+export interface PlannedBread {
+  readonly id: string;
+  readonly name: string;
+  /** None where no model tells how it rises. */
+  readonly way?: WayId;
+  readonly rises?: RiseWays;
+}
+
+/** A wish that, dropped, lets the rest be met. */
+export interface Dropped {
+  /** 'asleep', 'away', 'power', or a bread's id with a colon and its wish. */
+  readonly wish: string;
+  /** What is had then: when each bread is ready, minutes. */
+  readonly ready: Readonly<Record<string, number>>;
+}
+
+export interface Plan {
+  readonly breads: readonly PlannedBread[];
+  readonly steps: readonly PlannedStep[];
+}
+
+/** Why there is none, and what to give up for one. */
+export interface NoPlan extends Refused {
+  readonly drop: readonly Dropped[];
+  /** The tries ran out before every order was looked at. */
+  readonly unsure: boolean;
+}
+
+/** More breads than this are planned in two plans. Own choice, no source. */
+export const mostBreads = 8;
+/** Longest plan, minutes: two weeks. */
+export const longestPlan = 14 * 24 * 60;
+/** Ways together that are tried, and orders: in all of them, and of one bread alone. Own choice, no source. */
+const mostTogether = 60;
+const mostOrders = 600;
+const triesAlone = 120;
+
+/** A bread's ways with their steps, the cheapest first. */
+interface Choice extends BreadTasks {
+  readonly id: string;
+  readonly way?: WayId;
+  readonly rises?: RiseWays;
+  readonly cost: number;
+}
+
+function choicesOf({ bread, ways: allowed = wayIds }: BreadWished): Choice[] {
+  if (bakedByMachine(bread)) return [{ id: bread.id, cost: 0, ...breadTasks(bread, undefined) }];
+  const found = allowed.flatMap((way): Choice[] => {
+    const rises = ways[way].of(bread);
+    return rises
+      ? [{ id: bread.id, way, rises, cost: wayCost(bread, way), ...breadTasks(bread, rises) }]
+      : [];
+  });
+  found.sort((a, b) => a.cost - b.cost);
+  // No model tells how it rises: a usual time stands there.
+  return found.length > 0 ? found : [{ id: bread.id, cost: 0, ...breadTasks(bread, undefined) }];
+}
+
+/** Every way of every bread with every other, the cheapest together first. */
+function together(choices: ReadonlyArray<readonly Choice[]>): Choice[][] {
+  const all = choices.reduce<Choice[][]>(
+    (sets, of) =>
+      sets
+        .flatMap((set) => of.map((choice) => [...set, choice]))
+        .sort(byCost)
+        .slice(0, 4 * mostTogether),
+    [[]],
+  );
+  return all.slice(0, mostTogether);
+}
+const cost = (set: readonly Choice[]): number => set.reduce((sum, c) => sum + c.cost, 0);
+const byCost = (a: readonly Choice[], b: readonly Choice[]): number => cost(a) - cost(b);
+
+interface Found {
+  readonly timetable: Timetable;
+  readonly set: readonly Choice[];
+  readonly cost: number;
+}
+
+function puzzleOf(asked: PlanAsked, set: readonly Choice[], wishes: Puzzle['wishes']): Puzzle {
+  return {
+    tasks: set.flatMap((c) => c.tasks),
+    links: set.flatMap((c) => c.links),
+    wishes,
+    closed: asked.closed,
+    resources: asked.resources,
+    facts: asked.facts ?? {},
+    locks: asked.locks ?? {},
+    now: asked.now,
+    horizon: asked.now + longestPlan,
+  };
+}
+
+/** What a bread's way counts with what its times count. */
+const worth = (choice: Choice, timetable: Timetable, wish: Wish | undefined): number => {
+  if (wish?.readyBy === undefined) return choice.cost;
+  const early = (wish.readyBy - timetable.get(choice.tasks.at(-1)!.id)!.end) / 60;
+  return choice.cost + stale * Math.max(0, early - fresh);
+};
+
+/** A bread that is ready long before its time is no longer fresh: what an hour of it counts, beside the ways' costs. Own choice, no source. */
+const stale = 0.3;
+/** Hours before its time that nobody minds. Own choice, no source. */
+const fresh = 3;
+
+/** One bread after the other, each the best way round those before it. */
+function oneByOne(
+  asked: PlanAsked,
+  choices: ReadonlyArray<readonly Choice[]>,
+  order: readonly number[],
+): Found | undefined {
+  const times = new Map<string, { start: number; end: number }>();
+  const set: Choice[] = [];
+  const fast: Placed[] = [];
+  let cost = 0;
+  for (const i of order) {
+    const { bread, wish } = asked.breads[i]!;
+    let best: { choice: Choice; timetable: Timetable; worth: number } | undefined;
+    for (const choice of choices[i]!) {
+      if (best && choice.cost >= best.worth) break;
+      const puzzle = { ...puzzleOf(asked, [choice], { [bread.id]: wish }), fast };
+      const { timetable } = findTimetable(puzzle, triesAlone);
+      if (!timetable) continue;
+      const of = worth(choice, timetable, wish);
+      if (!best || of < best.worth) best = { choice, timetable, worth: of };
+    }
+    if (!best) return undefined;
+    const { choice, timetable } = best;
+    for (const task of choice.tasks) {
+      const at = timetable.get(task.id)!;
+      times.set(task.id, at);
+      fast.push({ task, ...at, fast: true });
+    }
+    set[i] = choice;
+    cost += best.worth;
+  }
+  return { timetable: times, set, cost };
+}
+
+/** All at once, the cheapest ways first: slower, and sure where there is nothing to find. */
+function allAtOnce(
+  asked: PlanAsked,
+  choices: ReadonlyArray<readonly Choice[]>,
+  orders: number,
+): { found?: Found; exhausted: boolean } {
+  const wishes = Object.fromEntries(asked.breads.map((b) => [b.bread.id, b.wish]));
+  // A way that one bread cannot go alone, it cannot go among others.
+  let exhausted = true;
+  const alone = choices.map((of) =>
+    of.filter((choice) => {
+      const { timetable, impossible } = findTimetable(
+        puzzleOf(asked, [choice], wishes),
+        triesAlone,
+      );
+      if (!timetable && !impossible) exhausted = false;
+      return timetable !== undefined;
+    }),
+  );
+  if (alone.some((of) => of.length === 0)) return { exhausted };
+  let left = orders;
+  for (const set of together(alone)) {
+    if (left <= 0) return { exhausted: false };
+    const { timetable, impossible, tries } = findTimetable(
+      puzzleOf(asked, set, wishes),
+      Math.min(left, mostTries),
+    );
+    left -= tries;
+    if (timetable) return { found: { timetable, set, cost: cost(set) }, exhausted: true };
+    if (!impossible) exhausted = false;
+  }
+  return { exhausted };
+}
+
+/** The best timetable that is found: the breads one by one in some orders, else all at once. */
+function search(
+  asked: PlanAsked,
+  choices: ReadonlyArray<readonly Choice[]>,
+  orders = mostOrders,
+): { found?: Found; exhausted: boolean } {
+  const given = asked.breads.map((_, i) => i);
+  const due = (i: number): number => asked.breads[i]!.wish.readyBy ?? Infinity;
+  const inOrders = [given, [...given].sort((a, b) => due(a) - due(b)), [...given].reverse()];
+  const tried = asked.breads.length === 1 ? [given] : inOrders;
+  const found = tried
+    .flatMap((order) => oneByOne(asked, choices, order) ?? [])
+    .sort((a, b) => a.cost - b.cost)[0];
+  return found ? { found, exhausted: true } : allAtOnce(asked, choices, orders);
+}
+
+const readyAt = ({ timetable, set }: Found): Record<string, number> =>
+  Object.fromEntries(set.map((c) => [c.id, timetable.get(c.tasks.at(-1)!.id)!.end]));
+
+/** The same plan without one of its wishes. */
+function without(asked: PlanAsked, wish: string): PlanAsked {
+  return {
+    ...asked,
+    closed: asked.closed.filter((c) => c.wish !== wish),
+    breads: asked.breads.map((b) => {
+      const { readyBy, beginAt } = b.wish;
+      return {
+        ...b,
+        wish: {
+          ...(readyBy !== undefined && wish !== `${b.bread.id}:ready` ? { readyBy } : {}),
+          ...(beginAt !== undefined && wish !== `${b.bread.id}:begin` ? { beginAt } : {}),
+        },
+      };
+    }),
+  };
+}
+
+/** The wishes of a plan, each by the name that it is dropped by. */
+const wishesIn = ({ breads, closed }: PlanAsked): string[] => [
+  ...breads.flatMap(({ bread, wish }) => [
+    ...(wish.readyBy === undefined ? [] : [`${bread.id}:ready`]),
+    ...(wish.beginAt === undefined ? [] : [`${bread.id}:begin`]),
+  ]),
+  ...new Set(closed.map((c) => c.wish)),
+];
+
+/**
+ * Plans breads: when each step is done, how each bread rises, so that the wishes are met; or which wish to drop,
+ * and what is had then.
+ *
+ * @param asked times in minutes from the plan's beginning
+ * @example isRefused(plan({breads: [{bread, wish: {readyBy: 720}}], closed: [], resources: oneKitchen, now: 0})) // false
+ */
+export function plan(asked: PlanAsked): Plan | NoPlan {
+  const none = (code: string, says: string): NoPlan => ({
+    ...refuse(code, says),
+    drop: [],
+    unsure: false,
+  });
+  if (asked.breads.length === 0) return none('nothing', 'There is nothing to plan yet.');
+  if (asked.breads.length > mostBreads) {
+    return none(
+      'too-many',
+      `${asked.breads.length} bakes are too many for one plan: up to ${mostBreads} at a time.`,
+    );
+  }
+  for (const { bread, wish } of asked.breads) {
+    const at = wish.readyBy ?? wish.beginAt;
+    if (at === undefined) continue;
+    if (at < asked.now)
+      return none('past', `${bread.name}: that time is past already. Choose a later one.`);
+    if (at > asked.now + longestPlan)
+      return none('too-far', `${bread.name}: a plan reaches two weeks ahead, no further.`);
+  }
+  const choices = asked.breads.map(choicesOf);
+  const { found, exhausted } = search(asked, choices);
+  if (found) {
+    const tasks = found.set.flatMap((c) => c.tasks);
+    const links = found.set.flatMap((c) => c.links);
+    const done = new Set(
+      Object.entries(asked.facts ?? {}).flatMap(([id, f]) => (f.end === undefined ? [] : [id])),
+    );
+    const margin = margins(tasks, links, found.timetable, done);
+    return {
+      breads: asked.breads.map(({ bread: { id, name } }, i) => {
+        const { way, rises } = found.set[i]!;
+        return { id, name, ...(way ? { way } : {}), ...(rises ? { rises } : {}) };
+      }),
+      steps: tasks
+        .map((task) => ({ ...task, ...found.timetable.get(task.id)!, ...margin.get(task.id)! }))
+        .sort((a, b) => a.start - b.start || a.end - b.end),
+    };
+  }
+  const drop = wishesIn(asked).flatMap((wish): Dropped[] => {
+    const { found: other } = search(without(asked, wish), choices, 200);
+    return other ? [{ wish, ready: readyAt(other) }] : [];
+  });
+  return {
+    ...refuse(
+      'no-plan',
+      exhausted
+        ? 'These wishes cannot all be met.'
+        : 'No timetable was found for these wishes, though not every order could be tried.',
+    ),
+    drop,
+    unsure: !exhausted,
+  };
+}
+
+/** Whether there is a plan. */
+export const isPlan = (of: Plan | NoPlan): of is Plan => !isRefused(of);

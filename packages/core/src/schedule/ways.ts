@@ -1,0 +1,241 @@
+import { commonPractice, figure } from '../figure/figure.ts';
+import type { LeavenKind } from '../ferment/leaven-for.ts';
+import { fridgeCelsius } from '../ferment/vessel.ts';
+import { isSour } from '../ferment/ripe-end.ts';
+import { riseUntil } from '../ferment/rise-until.ts';
+import type { Air, RisingDough } from '../ferment/rise.ts';
+import { riseForecast, withPaces } from '../ferment/rise-doubt.ts';
+import type { Rise } from '../ferment/rises.ts';
+import { mainStage } from '../formula/formula.ts';
+import { breadRises, stepsWritten, type Bread } from './bread.ts';
+import { keepsFor, riseSpan, type Stretch } from './rise-span.ts';
+
+/** How one rise of a bread goes. */
+export interface RiseWay {
+  readonly span: Stretch;
+  /** The dough in that air, and what ends its rise. */
+  readonly rise: Rising;
+  /** Of the place that it stands in, at last. */
+  readonly celsius: number;
+  readonly cold: boolean;
+  /** Its leaven is to be made fit for the time that the plan gives it. */
+  readonly leaven?: LeavenKind;
+}
+
+/** A rise without its forecast. */
+export type Rising = Pick<Rise, 'id' | 'label' | 'until' | 'dough' | 'end'>;
+
+export interface RiseWays {
+  readonly first: RiseWay;
+  readonly final: RiseWay;
+}
+
+/** A way to let a bread rise. */
+interface Way {
+  readonly label: string;
+  readonly says: string;
+  /** The dearer, the later it is tried. */
+  readonly cost: number;
+  /** None where this bread cannot go that way. */
+  readonly of: (bread: Bread) => RiseWays | undefined;
+}
+
+/** What leaven is moved within to fit a time: instant yeast and a starter's flour, % of all flour. */
+const leavenWithin = {
+  yeast: [0.04, 2],
+  starter: [5, 35],
+} as const;
+
+/** A dough that goes into the cold stands in the room for so long first. */
+const beforeCold = figure(1, 'h', 0.3, commonPractice);
+/** Shaped, it goes there sooner. */
+const shapedBeforeCold = figure(0.25, 'h', 0.1, commonPractice);
+/** A dough that was divided and shaped straight out of the fridge. */
+const outOfFridge = figure(8, '°C', 2, commonPractice);
+/** Hours in the fridge: less is no night, more is only for a sourdough. */
+const coldHours = {
+  least: figure(8, 'h', 1, commonPractice),
+  usual: figure(12, 'h', 2, commonPractice),
+  most: figure(36, 'h', 6, commonPractice),
+  mostShaped: figure(16, 'h', 3, commonPractice),
+  /** With the leaven made fit for it. */
+  mostChosen: figure(24, 'h', 4, commonPractice),
+} as const;
+/** Cold dough may be taken on at this share of the time in which it is ready. */
+const soonCold = figure(0.8, 'share', 0.1, commonPractice);
+/** Nobody lets a dough rise longer in the room, hours. */
+const slowest = figure(18, 'h', 4, commonPractice);
+/** A warm place: an oven with its light on, a box with a cup of hot water. Handbook section 12. */
+export const warmPlace = figure(26, '°C', 1, 'common practice, no source: 24 to 26 °C');
+
+const inRoom = (celsius: number): Air[] => [{ hours: 1, celsius }];
+const intoFridge = (celsius: number, after: number): Air[] => [
+  { hours: after, celsius },
+  { hours: 1, celsius: fridgeCelsius.value },
+];
+
+const kindOf = (dough: RisingDough): LeavenKind => (isSour(dough) ? 'starter' : 'yeast');
+const minutes = (hours: number): number => Math.round(hours * 60);
+
+/** Both rises in one air. */
+function standing(bread: Bread, celsius: number): RiseWays | undefined {
+  const [first, final] = breadRises(bread, inRoom(celsius));
+  if (!first || !final) return undefined;
+  const [a, b] = [riseSpan(first, bread.paces), riseSpan(final, bread.paces)];
+  if (!a || !b) return undefined;
+  const at = { celsius, cold: false };
+  return { first: { span: a, rise: first, ...at }, final: { span: b, rise: final, ...at } };
+}
+
+/** By bread: three of the ways begin with its rises in the room. */
+const rooms = new WeakMap<Bread, { readonly ways: RiseWays | undefined }>();
+
+function inTheRoom(bread: Bread): RiseWays | undefined {
+  const known = rooms.get(bread);
+  if (known) return known.ways;
+  const found = standing(bread, bread.room);
+  rooms.set(bread, { ways: found });
+  return found;
+}
+
+/** Hours of a rise with the most and the least leaven that can be meant; as long as is followed where it never comes there. */
+function leavenHours(
+  { dough, end }: Rising,
+  { paces }: Bread,
+  longest: number,
+): [soonest: number, latest: number] {
+  const kind = kindOf(dough);
+  const paced = withPaces(dough, paces);
+  const [least, most] = leavenWithin[kind];
+  const hours = (percent: number) =>
+    riseUntil({ ...paced, [kind]: percent }, end, undefined, longest).hours ?? Infinity;
+  return [hours(most), Math.min(longest, hours(least))];
+}
+
+/** The first rise with as much leaven as its time takes. */
+function withAmount(bread: Bread): RiseWays | undefined {
+  const usual = inTheRoom(bread);
+  if (!usual) return undefined;
+  const { first, final } = usual;
+  const [soonest, latest] = leavenHours(first.rise, bread, slowest.value);
+  if (!(soonest < latest)) return undefined;
+  const span = { ...first.span, least: minutes(soonest), most: minutes(latest) };
+  return { first: { ...first, span, leaven: kindOf(first.rise.dough) }, final };
+}
+
+function coldFirst(bread: Bread): RiseWays | undefined {
+  const usual = inTheRoom(bread);
+  if (!usual) return undefined;
+  const of = usual.first.rise;
+  const first: Rising = {
+    ...of,
+    dough: { ...of.dough, air: intoFridge(bread.room, beforeCold.value) },
+  };
+  // Shaped straight from the fridge it is cold at first.
+  const last = usual.final.rise;
+  const dough = { ...last.dough, celsius: outOfFridge.value };
+  const forecast = riseForecast(dough, last.end, bread.paces);
+  const final = riseSpan({ dough, end: last.end, forecast }, bread.paces);
+  if (!final) return undefined;
+  const { least, most, mostChosen } = coldHours;
+  const ready =
+    riseUntil(withPaces(first.dough, bread.paces), first.end, undefined, most.value).hours ??
+    Infinity;
+  const keeps = keepsFor(first.dough, first.end, most.value, bread.paces);
+  const asIs = keeps >= least.value && ready <= most.value;
+  const [from, to] = asIs
+    ? [ready * soonCold.value, keeps]
+    : leavenHours(first, bread, mostChosen.value);
+  const soonest = Math.max(from, least.value);
+  if (!(soonest < to)) return undefined;
+  const middle = Math.min(to, Math.max(soonest, coldHours.usual.value));
+  return {
+    first: {
+      rise: first,
+      celsius: fridgeCelsius.value,
+      cold: true,
+      span: { least: minutes(soonest), usual: minutes(middle), most: minutes(to), doubt: 0 },
+      ...(asIs ? {} : { leaven: kindOf(first.dough) }),
+    },
+    final: { rise: { ...last, dough }, celsius: bread.room, cold: false, span: final },
+  };
+}
+
+function coldProof(bread: Bread): RiseWays | undefined {
+  const usual = inTheRoom(bread);
+  if (!usual) return undefined;
+  const { rise } = usual.final;
+  const dough = { ...rise.dough, air: intoFridge(bread.room, shapedBeforeCold.value) };
+  const most = isSour(dough) ? coldHours.most.value : coldHours.mostShaped.value;
+  const keeps = keepsFor(dough, rise.end, most, bread.paces);
+  if (keeps < coldHours.least.value) return undefined;
+  return {
+    first: usual.first,
+    final: {
+      rise: { ...rise, dough },
+      celsius: fridgeCelsius.value,
+      cold: true,
+      span: {
+        least: minutes(coldHours.least.value),
+        usual: minutes(Math.min(keeps, coldHours.usual.value)),
+        most: minutes(keeps),
+        doubt: 0,
+      },
+    },
+  };
+}
+
+/** One row a way, the cheapest first. */
+export const ways = {
+  'as-it-is': {
+    label: 'as it is',
+    says: 'in the room, with the leaven that stands in the formula',
+    cost: 0,
+    of: inTheRoom,
+  },
+  amount: {
+    label: 'with other leaven',
+    says: 'in the room, with as much leaven as the time takes',
+    cost: 1,
+    of: withAmount,
+  },
+  warm: {
+    label: 'in a warm place',
+    says: `at ${warmPlace.value} °C: an oven with its light on, or a box with a cup of hot water`,
+    cost: 1.5,
+    of: (bread) =>
+      bread.room < warmPlace.value - 2 ? standing(bread, warmPlace.value) : undefined,
+  },
+  'cold-first': {
+    label: 'first rise in the fridge',
+    says: 'an hour in the room, then in the fridge; shaped cold',
+    cost: 2,
+    of: coldFirst,
+  },
+  'cold-proof': {
+    label: 'shaped into the fridge',
+    says: 'shaped, it waits in the fridge and is baked from there',
+    cost: 2,
+    of: coldProof,
+  },
+} as const satisfies Record<string, Way>;
+
+export type WayId = keyof typeof ways;
+export const wayIds = Object.keys(ways) as WayId[];
+
+/**
+ * The way that a recipe itself goes: into the fridge where it says so, else as it is.
+ *
+ * @example writtenWay(bread) // 'cold-proof', of “Shape it, and refrigerate overnight.”
+ */
+export function writtenWay(bread: Bread): WayId {
+  const says = stepsWritten(bread);
+  const cold = (kind: 'first-rise' | 'final-proof') => says[kind]?.process.place === 'fridge';
+  if (cold('first-rise') || mainStage(bread.formula).process?.place === 'fridge')
+    return 'cold-first';
+  return cold('final-proof') ? 'cold-proof' : 'as-it-is';
+}
+
+/** What a way counts for a bread: its recipe's own costs nothing, every other at least something. */
+export const wayCost = (bread: Bread, way: WayId): number =>
+  way === writtenWay(bread) ? 0 : Math.max(1, ways[way].cost);
