@@ -226,7 +226,9 @@ export { bakeState } from './bake/state.ts';
 export type { BakeState } from './bake/state.ts';
 export { weighingList, type WeighingItem } from './bake/weighing-list.ts';
 export { riseClock, riseStanding, type RiseClock, type RiseStanding } from './bake/rise-clock.ts';
-export { bakeRises, pacesFor } from './learn/rises.ts';
+export { bakeRises } from './learn/rises.ts';
+export { pacesFor } from './ferment/believed-paces.ts';
+export { usualWarmth } from './ferment/usual-warmth.ts';
 export { leavenKeys } from './ferment/leaven-key.ts';
 export type { RiseNoted } from './bake/state.ts';
 export { forBread } from './learn/for-bread.ts';
@@ -253,3 +255,36 @@ export { perKilo } from './formula/per-kilo.ts';
 export { mostPieces, pieceGrams, scaleToPiece, setPieces } from './formula/pieces.ts';
 export { formulaWords } from './formula/words.ts';
 export { hoursText } from './quantity/duration.ts';
+export {
+  isClock,
+  clockMinutes,
+  everyDay,
+  usualWeek,
+  type Hours,
+  type Week,
+} from './household/week.ts';
+export {
+  applianceKindIds,
+  applianceKinds,
+  type Appliance,
+  type ApplianceKindId,
+} from './machine/appliance.ts';
+export { stepKinds, type StepKindId } from './process/step-kind.ts';
+export { amountsFor, keptBack, type BreadAmounts } from './schedule/amounts.ts';
+export { breadOf, type Bread } from './schedule/bread.ts';
+export {
+  isPlan,
+  longestPlan,
+  mostBreads,
+  plan,
+  type BreadWished,
+  type Dropped,
+  type NoPlan,
+  type Plan,
+  type PlanAsked,
+  type PlannedBread,
+  type PlannedStep,
+} from './schedule/plan.ts';
+export { resourcesOf } from './schedule/resources.ts';
+export { oneKitchen, type Closed, type Fact, type Locks, type Resources } from './schedule/task.ts';
+export { wayIds, ways, type WayId } from './schedule/ways.ts';

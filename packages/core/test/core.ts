@@ -222,3 +222,7 @@ export * from '../src/exchange/schema-recipe.ts';
 export * from '../src/formula/move.ts';
 export * from '../src/formula/what-changed.ts';
 export * from '../src/formula/words.ts';
+export * from '../src/household/week.ts';
+export * from '../src/machine/appliance.ts';
+export * from '../src/schedule/resources.ts';
+export * from '../src/ferment/believed-paces.ts';

@@ -8,7 +8,9 @@ import { drifted } from './drift.ts';
 import type { OwnFigures } from './figure-rows.ts';
 import { coefficientsWith, type Coefficients } from './coefficients.ts';
 import type { Kitchen } from './kitchen.ts';
+import type { Appliance } from '../machine/appliance.ts';
 import type { Room } from './room.ts';
+import { usualWeek, type Week } from './week.ts';
 import {
   percentageSchools,
   type CarbSchool,
@@ -38,6 +40,16 @@ export interface Settings {
   readonly each: Readonly<Record<string, number>>;
   /** The household's own figures over the catalogue's and the model's. */
   readonly figures: OwnFigures;
+  /** The clock that it goes by, as the time zone data base names it; the page's own where absent. */
+  readonly zone?: string;
+  /** Metres above the sea. */
+  readonly altitude?: number;
+  /** When somebody is there, and when power is cheap. */
+  readonly week: Week;
+  /** Ovens, mixers, machines, cold boxes; one of each where none of a kind is told. */
+  readonly appliances: readonly Appliance[];
+  /** Pairs of hands that bake at once. */
+  readonly people: number;
 }
 
 /** A household: what it settled, and what stands in its pantry. */
@@ -61,6 +73,9 @@ export const defaultSettings: Settings = {
   words: {},
   each: {},
   figures: {},
+  week: usualWeek,
+  appliances: [],
+  people: 1,
 };
 
 export const defaultHousehold: Household = { ...defaultSettings, own: [], bags: [] };

@@ -1,7 +1,9 @@
 import type { BakeState, RiseNoted } from '../bake/state.ts';
-import { isForecast, type Paces } from '../ferment/rise-doubt.ts';
+import { isForecast } from '../ferment/rise-doubt.ts';
 import { freshPace, learnPace } from '../ferment/learn-pace.ts';
-import { leavenKeys, type LeavenKeys } from '../ferment/leaven-key.ts';
+import { usualWarmth } from '../ferment/usual-warmth.ts';
+import { pacesFor } from '../ferment/believed-paces.ts';
+import { leavenKeys } from '../ferment/leaven-key.ts';
 import type { LeavenKind } from '../ferment/leaven-for.ts';
 import { risesOf, type Rise } from '../ferment/rises.ts';
 import type { VesselId } from '../ferment/vessel.ts';
@@ -11,27 +13,14 @@ import { figure } from '../figure/figure.ts';
 import type { Belief, KnownPace } from '../household/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 
-/** What is believed of the leavens of a dough; nothing of one that nothing was noted of. */
-export function pacesFor({ paces }: Belief, keys: LeavenKeys): Paces {
-  const of = (leaven: LeavenKind) => {
-    const key = keys[leaven];
-    const known = key === undefined ? undefined : paces?.[key];
-    return known ? { [leaven]: known } : {};
-  };
-  return { ...of('yeast'), ...of('starter') };
-}
-
-/** A dough is mixed to this where nobody measured it, °C, and stands in such air. Common practice, no source. */
-const usual = { dough: 25, air: 22 } as const;
-
 /** Where a bake's dough stood, as it was noted, else as its kitchen was. */
 export const standingOf = (
   { warmth }: Pick<BakeState, 'warmth'>,
   { room }: Pick<Household, 'room'>,
   vessel: VesselId = 'bowl',
 ) => ({
-  celsius: warmth.dough ?? usual.dough,
-  air: [{ hours: 1, celsius: warmth.air ?? room.celsius ?? usual.air }],
+  celsius: warmth.dough ?? usualWarmth.dough,
+  air: [{ hours: 1, celsius: warmth.air ?? room.celsius ?? usualWarmth.air }],
   vessel,
 });
 

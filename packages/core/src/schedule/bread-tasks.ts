@@ -95,7 +95,13 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
     const row = stepKinds[kind];
     const use: readonly Use[] =
       'uses' in row
-        ? [{ resource: row.uses, ...(more.celsius === undefined ? {} : { celsius: more.celsius }) }]
+        ? [
+            {
+              resource: row.uses,
+              ...(more.celsius === undefined ? {} : { celsius: more.celsius }),
+              ...(kind === 'heat' ? { empty: true } : {}),
+            },
+          ]
         : [];
     const task: Task = {
       id: [bread.id, ...(stage ? [stage] : []), kind].join(':'),

@@ -2,10 +2,15 @@ import type { Paces } from '../ferment/rise-doubt.ts';
 import { risesOf, type Rise } from '../ferment/rises.ts';
 import type { VesselId } from '../ferment/vessel.ts';
 import type { Air } from '../ferment/rise.ts';
+import { pacesFor } from '../ferment/believed-paces.ts';
+import { leavenKeys } from '../ferment/leaven-key.ts';
+import { usualWarmth } from '../ferment/usual-warmth.ts';
 import type { Formula } from '../formula/formula.ts';
-import type { ResolvedLine } from '../formula/resolve.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import type { Belief } from '../household/belief.ts';
+import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
-import type { DeviceId } from '../machine/device.ts';
+import { deviceIds, type DeviceId } from '../machine/device.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
 import { styles } from '../style/style.ts';
 
@@ -23,6 +28,43 @@ export interface Bread {
   readonly work: YeastWork;
   /** What is mixed ahead of the dough is ripe already. */
   readonly ripe?: boolean;
+}
+
+/** What is said of a bread beside its formula; the household's usual where absent. */
+export interface BreadSaid {
+  readonly id: string;
+  readonly formula: Formula;
+  readonly device?: DeviceId;
+  readonly room?: number;
+  readonly dough?: number;
+  readonly ripe?: boolean;
+}
+
+/**
+ * A formula as a bread of this household.
+ *
+ * @example breadOf({id: 'loaf', formula}, household, belief).room // 22, where nothing else is known
+ */
+export function breadOf(
+  { id, formula, device, room, dough, ripe }: BreadSaid,
+  household: Household,
+  belief: Belief,
+): Bread {
+  const pantry = pantryIn(household);
+  const lines = resolve(formula, pantry);
+  const made = device ?? deviceIds.find((d) => d === formula.device) ?? 'hand';
+  return {
+    id,
+    name: formula.name,
+    formula,
+    lines,
+    device: made,
+    room: room ?? household.room.celsius ?? usualWarmth.air,
+    dough: dough ?? usualWarmth.dough,
+    paces: pacesFor(belief, leavenKeys(lines, formula)),
+    work: pantry.yeastWork,
+    ...(ripe ? { ripe } : {}),
+  };
 }
 
 /** Pieces lighter than this stand on a tray, kilograms. Common practice, no source. */

@@ -138,6 +138,7 @@ export function clashIn(
   const held = [
     {
       room: resources.people,
+      apart: 1,
       stretches: open.filter(
         (s) => at(placed, s.index, s.to) - at(placed, s.index, s.from) >= glance,
       ),
@@ -145,6 +146,8 @@ export function clashIn(
     },
     ...(['oven', 'mixer', 'machine', 'fridge'] as const).map((resource) => ({
       room: resources[resource],
+      // Two ovens may be at two temperatures.
+      apart: resource === 'oven' ? resources.ovens : 1,
       stretches: placed.flatMap(({ task }, index): Stretch[] =>
         task.uses.some((u) => u.resource === resource)
           ? [{ index, from: ['start', 0], to: ['end', 0] }]
@@ -153,7 +156,7 @@ export function clashIn(
       share: together,
     })),
   ];
-  for (const { room, stretches: all, share } of held) {
+  for (const { room, apart, stretches: all, share } of held) {
     for (const [i, one] of all.entries()) {
       const beside = all
         .slice(i + 1)
@@ -163,11 +166,14 @@ export function clashIn(
             !sameBake(placed, one, other) &&
             (loose(one) || loose(other)),
         );
-      const unlike = beside.find(
+      const unlike = beside.filter(
         (other) => !share(placed[one.index]!.task, placed[other.index]!.task),
       );
-      if (unlike) return [before(placed, one, unlike), before(placed, unlike, one)];
-      const crowd = atOnce(placed, one, beside);
+      if (unlike.length >= apart) {
+        return unlike.flatMap((other) => [before(placed, one, other), before(placed, other, one)]);
+      }
+      const full = (s: Stretch): boolean => !placed[s.index]!.task.uses.some((u) => u.empty);
+      const crowd = full(one) ? atOnce(placed, one, beside.filter(full)) : [];
       if (crowd.length >= room + 1) {
         return crowd.flatMap((a, k) =>
           crowd

@@ -1,3 +1,4 @@
+import { applianceKinds } from '../machine/appliance.ts';
 import type { Attended, ResourceKind, StepKindId } from '../process/step-kind.ts';
 
 /** A piece of work of one bake, with how long it may take. Whole minutes. */
@@ -28,6 +29,8 @@ export interface Task {
 export interface Use {
   readonly resource: ResourceKind;
   readonly celsius?: number;
+  /** It is held without anything in it: an oven that is heated. */
+  readonly empty?: boolean;
 }
 
 /** From one end of a task to an end of another, at least and at most so many minutes. */
@@ -48,9 +51,16 @@ export interface Closed {
   readonly wish: string;
 }
 
-/** How many of each there are at once. */
-export type Resources = Readonly<Record<ResourceKind | 'people', number>>;
-export const oneKitchen: Resources = { oven: 1, mixer: 1, machine: 1, fridge: 3, people: 1 };
+/** How many breads or doughs go into each at once; how many ovens that is, and pairs of hands. */
+export type Resources = Readonly<Record<ResourceKind | 'ovens' | 'people', number>>;
+export const oneKitchen: Resources = {
+  oven: applianceKinds.oven.holds,
+  ovens: 1,
+  mixer: applianceKinds.mixer.holds,
+  machine: applianceKinds.machine.holds,
+  fridge: applianceKinds.fridge.holds,
+  people: 1,
+};
 
 /** What is wished of a bake: on the table by then, or begun then. Minutes from the plan's beginning. */
 export interface Wish {

@@ -16,8 +16,6 @@ import {
   formatLimits,
   formulaShape,
   formulaShape1,
-  isDay,
-  isMoment,
   leastGrams,
   mostGrams,
   ownIdPattern,
@@ -40,10 +38,10 @@ import {
 import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
 import { check } from './check.ts';
+import { day, instant, plainId as id } from './fields.ts';
+import { appliancesField, weekField, zoneField } from './plan-schema.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
-/** Ids are plain words; a colon marks those that the program makes by itself. */
-const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
 export const formulaId = id.required();
 /** In the catalogue, or the household's own; whether it has that one is for {@link knownHere} to say. */
 const ingredientId = Joi.alternatives(
@@ -54,14 +52,6 @@ const ingredientId = Joi.alternatives(
 const grams = Joi.alternatives(Joi.valid(0), Joi.number().min(leastGrams).max(mostGrams))
   .required()
   .messages({ 'alternatives.match': `must be 0, or from ${leastGrams} to ${mostGrams}` });
-/** Texts whose days exist: a pattern alone takes the thirtieth of February. */
-const existing = (isOne: (text: string) => boolean, what: string) =>
-  Joi.string()
-    .custom((text: string, { error }) => (isOne(text) ? text : error('any.invalid')))
-    .messages({ 'any.invalid': `is not ${what}` });
-const instant = existing(isMoment, 'a moment, such as 2026-05-01T08:00:00Z');
-const day = existing(isDay, 'a day, such as 2026-05-01');
-
 /** What may stand in a field of each kind. */
 const fields: {
   readonly [K in Field['kind']]: (field: Extract<Field, { kind: K }>) => Joi.Schema;
@@ -217,6 +207,11 @@ export const settingsBody = Joi.object<Settings>({
     .pattern(Joi.string().max(120), Joi.number().min(-1000).max(1000))
     .max(400)
     .default({}),
+  zone: zoneField,
+  altitude: Joi.number().min(-450).max(6000),
+  week: weekField.default(defaultSettings.week),
+  appliances: appliancesField.default(defaultSettings.appliances),
+  people: Joi.number().integer().min(1).max(20).default(defaultSettings.people),
 }).required();
 
 /** Ranges of what a label can say are the core's to judge; here only that they are numbers. */

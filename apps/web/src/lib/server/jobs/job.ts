@@ -2,7 +2,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 
 /** Work that is too long for a request. */
-export type JobName = 'learn' | 'nightly';
+export type JobName = 'learn' | 'nightly' | 'plan';
 
 /** How far a job is. */
 export interface JobReport {
@@ -25,16 +25,27 @@ function workerFile(): URL {
  */
 export function runJob(
   job: JobName,
-  file: string,
-  report: (how: JobReport) => void = () => {},
+  given: unknown,
+  report: (what: never) => void = () => {},
 ): Promise<void> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(fileURLToPath(workerFile()), { workerData: { job, file } });
+    const worker = new Worker(fileURLToPath(workerFile()), { workerData: { job, given } });
     worker.unref();
-    worker.on('message', report);
+    worker.on('message', (what) => report(what as never));
     worker.once('error', reject);
     worker.once('exit', (code) =>
       code === 0 ? resolve() : reject(new Error(`the ${job} thread ended with ${code}`)),
     );
   });
+}
+
+/**
+ * Asks a job for its one answer.
+ *
+ * @throws Error with what the thread died of
+ */
+export async function askJob<T>(job: JobName, given: unknown): Promise<T> {
+  let answer: T | undefined;
+  await runJob(job, given, (said: T) => (answer = said));
+  return answer as T;
 }

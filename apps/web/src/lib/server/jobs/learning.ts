@@ -15,7 +15,7 @@ let progress: JobReport | undefined;
  */
 export async function learnSoon(db: Database, file: string): Promise<void> {
   if (running || (await isBookLearned(db))) return;
-  running ??= runJob('learn', file, (how) => (progress = how)).then(
+  running ??= runJob('learn', file, (how: JobReport) => (progress = how)).then(
     () => ended(db, file),
     (fault: Error) => {
       log.error({ fault: fault.message }, 'the book was not learned again');

@@ -1,0 +1,13 @@
+import { isDay, isMoment } from '@tender-crumb/core';
+import Joi from 'joi';
+
+/** Ids are plain words; a colon marks those that the program makes by itself. */
+export const plainId = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
+
+/** Texts whose days exist: a pattern alone takes the thirtieth of February. */
+const existing = (isOne: (text: string) => boolean, what: string) =>
+  Joi.string()
+    .custom((text: string, { error }) => (isOne(text) ? text : error('any.invalid')))
+    .messages({ 'any.invalid': `is not ${what}` });
+export const instant = existing(isMoment, 'a moment, such as 2026-05-01T08:00:00Z');
+export const day = existing(isDay, 'a day, such as 2026-05-01');

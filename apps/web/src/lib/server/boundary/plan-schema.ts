@@ -1,0 +1,127 @@
+import {
+  applianceKindIds,
+  deviceIds,
+  everyDay,
+  isClock,
+  wayIds,
+  type DeviceId,
+  type Hours,
+  type WayId,
+} from '@tender-crumb/core';
+import Joi from 'joi';
+import { isZone } from '../../plan/clock.ts';
+import { instant, plainId } from './fields.ts';
+
+const clockTime = Joi.string()
+  .custom((text: string, { error }) => (isClock(text) ? text : error('any.invalid')))
+  .messages({ 'any.invalid': 'is not a time of day, such as 06:30' });
+
+export const zoneField = Joi.string()
+  .max(60)
+  .custom((text: string, { error }) => (isZone(text) ? text : error('any.invalid')))
+  .messages({ 'any.invalid': 'is not a time zone, such as Europe/Berlin' });
+
+const hours = Joi.object<Hours>({
+  days: Joi.array()
+    .items(Joi.number().valid(...everyDay))
+    .min(1)
+    .max(7)
+    .unique()
+    .default([...everyDay]),
+  from: clockTime.required(),
+  to: clockTime.required().invalid(Joi.ref('from')).messages({
+    'any.invalid': 'begins and ends at the same time',
+  }),
+});
+const hoursList = Joi.array().items(hours).max(20);
+
+export const weekField = Joi.object({
+  asleep: hoursList.required(),
+  away: hoursList.required(),
+  power: hoursList.required(),
+});
+
+export const appliancesField = Joi.array()
+  .items(
+    Joi.object({
+      id: plainId.required(),
+      kind: Joi.string()
+        .valid(...applianceKindIds)
+        .required(),
+      name: Joi.string().trim().min(1).max(60).required(),
+      holds: Joi.number().integer().min(1).max(20).required(),
+      offset: Joi.number().min(-60).max(60),
+    }),
+  )
+  .max(30)
+  .unique('id');
+
+/** Colder or hotter is no kitchen that a dough rises in. */
+export const kitchenCelsius = Joi.number().min(0).max(45);
+
+/** A bake with what is wished of it, as it is asked for. */
+export interface BakeAsked {
+  readonly id?: string;
+  readonly formula?: unknown;
+  readonly formulaId?: string;
+  readonly device?: DeviceId;
+  readonly roomC?: number;
+  readonly doughC?: number;
+  readonly readyBy?: string;
+  readonly beginAt?: string;
+  readonly ripe?: boolean;
+  readonly ways?: readonly WayId[];
+}
+
+export interface PlanBody {
+  readonly now?: string;
+  readonly zone?: string;
+  readonly bakes: readonly BakeAsked[];
+  readonly asleep?: readonly Hours[];
+  readonly away?: readonly Hours[];
+  readonly power?: readonly Hours[];
+  readonly resources?: Partial<
+    Record<'oven' | 'ovens' | 'mixer' | 'machine' | 'fridge' | 'people', number>
+  >;
+}
+
+const howMany = Joi.number().integer().min(1).max(20);
+
+export const planBody = Joi.object<PlanBody>({
+  now: instant,
+  zone: zoneField,
+  bakes: Joi.array()
+    .items(
+      Joi.object({
+        id: plainId,
+        formula: Joi.object().unknown(),
+        formulaId: plainId,
+        device: Joi.string().valid(...deviceIds),
+        roomC: kitchenCelsius,
+        doughC: kitchenCelsius,
+        readyBy: instant,
+        beginAt: instant,
+        ripe: Joi.boolean(),
+        ways: Joi.array()
+          .items(Joi.string().valid(...wayIds))
+          .min(1)
+          .unique(),
+      }).xor('formula', 'formulaId'),
+    )
+    .min(1)
+    // How many a plan holds is the core's to say: here only that a list ends.
+    .max(200)
+    .unique('id', { ignoreUndefined: true })
+    .required(),
+  asleep: hoursList,
+  away: hoursList,
+  power: hoursList,
+  resources: Joi.object({
+    oven: howMany,
+    ovens: howMany,
+    mixer: howMany,
+    machine: howMany,
+    fridge: howMany,
+    people: howMany,
+  }),
+}).required();

@@ -1,0 +1,63 @@
+import { completeFormula, oneKitchen, resourcesOf } from '@tender-crumb/core';
+import { json } from '@sveltejs/kit';
+import type { BakeWished, NoTimedPlan, Question, TimedPlan } from '$lib/plan/planned.ts';
+import { readJson } from '$lib/server/boundary/body.ts';
+import { check } from '$lib/server/boundary/check.ts';
+import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
+import { planBody } from '$lib/server/boundary/plan-schema.ts';
+import { formulaIn } from '$lib/server/boundary/schemas.ts';
+import { askJob } from '$lib/server/jobs/job.ts';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { Problem } from '$lib/server/problem.ts';
+import { route } from '$lib/server/route.ts';
+import { readFormula } from '$lib/server/store/formulas.ts';
+import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { localZone } from '$lib/server/day.ts';
+
+/** Plans bakes: for formulas that are sent, or that stand here, in this household. */
+export const POST = route(async ({ request }) => {
+  const { bakes, ...asked } = check(planBody, await readJson(request), 'body');
+  const db = await kitchen();
+  const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
+  const wished = await Promise.all(
+    bakes.map(async (bake, i): Promise<BakeWished> => {
+      const { id = `b${i + 1}`, formula, formulaId, roomC, doughC, ...wish } = bake;
+      const where = `body.bakes[${i}]`;
+      const stored = formulaId === undefined ? undefined : await readFormula(db, formulaId);
+      if (formulaId !== undefined && !stored) {
+        throw new Problem(422, 'No such formula', [
+          { where: `${where}.formulaId`, what: `no formula “${formulaId}”` },
+        ]);
+      }
+      const given =
+        stored?.formula ??
+        completeFormula(
+          sensibleFormula(formulaIn(formula, `${where}.formula`), `${where}.formula`),
+          undefined,
+        );
+      return {
+        id,
+        formula: knownHere(given, household),
+        ...wish,
+        ...(roomC === undefined ? {} : { room: roomC }),
+        ...(doughC === undefined ? {} : { dough: doughC }),
+      };
+    }),
+  );
+  const { now, zone, asleep, away, power, resources } = asked;
+  const week = household.week;
+  const question: Question = {
+    now: now ?? new Date().toISOString(),
+    zone: zone ?? household.zone ?? localZone(),
+    bakes: wished,
+    week: {
+      asleep: asleep ?? week.asleep,
+      away: away ?? week.away,
+      power: power ?? week.power,
+    },
+    resources: { ...oneKitchen, ...resourcesOf(household), ...resources },
+    household,
+    belief,
+  };
+  return json(await askJob<TimedPlan | NoTimedPlan>('plan', question));
+});
