@@ -254,7 +254,7 @@ export { moveLine, placeLine } from './formula/move.ts';
 export { perKilo } from './formula/per-kilo.ts';
 export { mostPieces, pieceGrams, scaleToPiece, setPieces } from './formula/pieces.ts';
 export { formulaWords } from './formula/words.ts';
-export { hoursText } from './quantity/duration.ts';
+export { hoursText, minutesIn } from './quantity/duration.ts';
 export {
   isClock,
   clockMinutes,
@@ -288,3 +288,5 @@ export {
 export { resourcesOf } from './schedule/resources.ts';
 export { oneKitchen, type Closed, type Fact, type Locks, type Resources } from './schedule/task.ts';
 export { wayIds, ways, type WayId } from './schedule/ways.ts';
+export { planFacts, type FactsNoted } from './bake/plan-facts.ts';
+export { stepCurve } from './schedule/step-curve.ts';

@@ -226,3 +226,5 @@ export * from '../src/household/week.ts';
 export * from '../src/machine/appliance.ts';
 export * from '../src/schedule/resources.ts';
 export * from '../src/ferment/believed-paces.ts';
+export * from '../src/bake/plan-facts.ts';
+export * from '../src/schedule/step-curve.ts';

@@ -5,6 +5,7 @@ import { riseForecast } from '../ferment/rise-doubt.ts';
 import { ripeEnd } from '../ferment/ripe-end.ts';
 import type { Process } from '../formula/process.ts';
 import { stagesOf, type StageHead } from '../formula/formula.ts';
+import { stageNames } from '../formula/stages.ts';
 import { devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
@@ -135,7 +136,9 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
       const first = add(
         stage.kind === 'starter' ? 'feed' : 'preferment',
         handwork(usualMinutes.feed.value),
-        { label: stage.kind === 'starter' ? `Feed ${stage.name}` : `Stir ${stage.name}` },
+        stage.name === stageNames[stage.kind]
+          ? {}
+          : { label: `${stage.kind === 'starter' ? 'Feed' : 'Stir'} ${stage.name}` },
         stage.id,
       );
       const ripe = add(

@@ -29,8 +29,9 @@ export interface PlanAsked {
 export interface PlannedStep extends Task {
   readonly start: number;
   readonly end: number;
-  /** It may be due so early, and be over so late, 8 times in 10. */
+  /** It may be due so early, 8 times in 10, and be over so early and so late. */
   readonly earliest: number;
+  readonly soonest: number;
   readonly latest: number;
 }
 

@@ -4,7 +4,10 @@ import type { Timetable } from './timetable.ts';
 
 /** When a step may really begin and be over, 8 times in 10, minutes. */
 export interface Margin {
+  /** It may begin so early. */
   readonly earliest: number;
+  /** It may be over so early, and so late. */
+  readonly soonest: number;
   readonly latest: number;
 }
 
@@ -49,6 +52,7 @@ export function margins(
         id,
         {
           earliest: Math.round(start - z80 * off),
+          soonest: Math.round(end - z80 * (heated.get(id) ?? of.end)),
           latest: Math.round(end + z80 * (heated.get(id) ?? of.end)),
         },
       ];

@@ -4,13 +4,18 @@ import {
   isPlan,
   oneKitchen,
   plan,
+  stepCurve,
   ways,
   type Belief,
   type BreadAmounts,
+  type Closed,
   type DeviceId,
   type Fact,
   type Formula,
   type Household,
+  type NoPlan,
+  type Plan,
+  type PlanAsked,
   type PlannedStep,
   type Resources,
   type Week,
@@ -53,8 +58,15 @@ export interface TimedStep extends Pick<
   readonly earliest: string;
   readonly start: string;
   readonly end: string;
+  readonly soonest: string;
   readonly latest: string;
   readonly minutes: number;
+  /** How it rises, from its start. */
+  readonly curve?: ReadonlyArray<{
+    readonly minute: number;
+    readonly volume: number;
+    readonly celsius: number;
+  }>;
 }
 
 /** A bake as it was planned: how it rises, and what that asks of its amounts. */
@@ -63,12 +75,22 @@ export interface TimedBake extends BreadAmounts {
   readonly name: string;
   readonly way?: WayId;
   readonly says?: string;
+  /** It has begun, and its wish cannot be met any more. */
+  readonly late?: boolean;
 }
 
 export interface TimedPlan {
   readonly zone: string;
   readonly bakes: readonly TimedBake[];
   readonly steps: readonly TimedStep[];
+  /** When nobody is there, or power is dear. */
+  readonly closed: ReadonlyArray<{
+    readonly from: string;
+    readonly to: string;
+    readonly what: Closed['what'];
+  }>;
+  /** A dough that has begun calls somebody out of bed, or home. */
+  readonly calls: boolean;
 }
 
 /** Why there is no plan, and which wish to drop for one. */
@@ -85,6 +107,30 @@ export interface NoTimedPlan {
 }
 
 export const isTimed = (of: TimedPlan | NoTimedPlan): of is TimedPlan => of.steps !== null;
+
+interface AsNeeded {
+  readonly found: Plan | NoPlan;
+  readonly late: boolean;
+  readonly calls: boolean;
+}
+
+/**
+ * A dough that has begun cannot wait: where its wishes cannot all be met, it is late, and where that is not
+ * enough, somebody gets up for it.
+ */
+function asNeeded(asked: PlanAsked, begun: ReadonlySet<string>): AsNeeded {
+  const first = { found: plan(asked), late: false, calls: false };
+  if (isPlan(first.found) || begun.size === 0) return first;
+  const late: PlanAsked = {
+    ...asked,
+    breads: asked.breads.map((b) => (begun.has(b.bread.id) ? { ...b, wish: {} } : b)),
+  };
+  const second = { found: plan(late), late: true, calls: false };
+  if (isPlan(second.found)) return second;
+  const power = asked.closed.filter((c) => c.what === 'power');
+  const third = { found: plan({ ...late, closed: power }), late: true, calls: true };
+  return isPlan(third.found) ? third : first;
+}
 
 /** A plan for a question, by the clock of the house. */
 export function planned({
@@ -115,7 +161,7 @@ export function planned({
       Object.entries(locks).map(([step, at]) => [`${id}:${step}`, minute(at)] as const),
     ),
   );
-  const found = plan({
+  const asked: PlanAsked = {
     now: 0,
     breads: bakes.map(({ readyBy, beginAt, ways: allowed }, i) => ({
       bread: breads[i]!,
@@ -129,8 +175,25 @@ export function planned({
     resources,
     facts,
     locks,
-  });
+  };
+  const begun = new Set(
+    bakes.flatMap((b) => (Object.values(b.facts ?? {}).some((f) => f.start) ? [b.id] : [])),
+  );
+  const { found, late, calls } = asNeeded(asked, begun);
   const at = (minutes: number) => isoOf(clock, minutes);
+  const curveOf = (step: PlannedStep) => {
+    const i = bakes.findIndex((b) => b.id === step.bake);
+    const curve = isPlan(found) ? stepCurve(breads[i]!, found.breads[i]!, step) : [];
+    return curve.length === 0
+      ? {}
+      : {
+          curve: curve.map(({ hours, volume, celsius }) => ({
+            minute: Math.round(hours * 60),
+            volume,
+            celsius,
+          })),
+        };
+  };
   if (!isPlan(found)) {
     return {
       steps: null,
@@ -151,9 +214,14 @@ export function planned({
       id: of.id,
       name: of.name,
       ...(of.way ? { way: of.way, says: ways[of.way].says } : {}),
+      ...(late && begun.has(of.id) ? { late } : {}),
       ...amountsFor(breads[i]!, of, found.steps),
     })),
-    steps: found.steps.map(({ start, end, earliest, latest, ...step }) => ({
+    calls,
+    closed: asked.closed
+      .filter((c) => c.to > 0)
+      .map(({ from, to, what }) => ({ from: at(from), to: at(to), what })),
+    steps: found.steps.map(({ start, end, earliest, soonest, latest, ...step }) => ({
       id: step.id,
       bake: step.bake,
       kind: step.kind,
@@ -161,6 +229,7 @@ export function planned({
       earliest: at(earliest),
       start: at(start),
       end: at(end),
+      soonest: at(soonest),
       latest: at(latest),
       minutes: end - start,
       attended: step.attended,
@@ -169,6 +238,7 @@ export function planned({
       ...(step.until === undefined ? {} : { until: step.until }),
       ...(step.says === undefined ? {} : { says: step.says }),
       ...(step.celsius === undefined ? {} : { celsius: step.celsius }),
+      ...curveOf({ start, end, earliest, soonest, latest, ...step }),
     })),
   };
 }

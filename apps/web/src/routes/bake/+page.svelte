@@ -2,6 +2,7 @@
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
   import { api } from '$lib/api.ts';
+  import PlanView from '$lib/plan/PlanView.svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -26,31 +27,30 @@
 
 <svelte:head><title>Bake day · Tender Crumb</title></svelte:head>
 <h1 class="mb-3">Bake day</h1>
-{#if data.bakes.length === 0}
-  <div class="bowl max-w-2xl p-6">
-    <p class="text-lg">Nothing is being baked.</p>
-    <p class="mt-2">
-      Choose a bread on the <a class="link" href="/">Shelf</a>, look it over on the bench and press
-      “Bake this”: the weighing list, the dough check and the record follow one another here.
-    </p>
-  </div>
-{:else}
-  <ul class="grid gap-2">
+{#if data.bakes.length > 0}
+  <ul class="no-print mb-4 flex flex-wrap gap-2" aria-label="Being baked">
     {#each data.bakes as bake (bake.id)}
       <li>
         <a
-          class="bowl flex min-h-16 flex-wrap items-center justify-between gap-3 p-4"
+          class="bowl flex min-h-14 flex-wrap items-center justify-between gap-3 px-4 py-2"
           href="/bake/{bake.id}"
         >
-          <b class="text-xl">{bake.formulaName}</b>
+          <b class="text-lg">{bake.formulaName}</b>
           <span class="quiet">begun {new Date(bake.startedAt).toLocaleString('en-GB')}</span>
         </a>
       </li>
     {/each}
   </ul>
+{:else if data.plan.plans.length === 0}
+  <p class="mb-4 max-w-3xl text-lg">
+    Nothing is being baked and nothing is planned. Say when a bread should be on the table: the
+    steps, the oven and the night fall into place. Or choose one on the
+    <a class="link" href="/">Shelf</a> and press “Bake this” on its bench.
+  </p>
 {/if}
+<PlanView data={data.plan} breads={data.breads} first={data.first} />
 
-<form class="mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
+<form class="no-print mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
   <label class="grid gap-1"
     ><span class="quiet">Something without a formula here: only how it came out</span>
     <input

@@ -10,6 +10,8 @@ import {
 } from '@tender-crumb/core';
 import Joi from 'joi';
 import { isZone } from '../../plan/clock.ts';
+import type { PlannedBake } from '../store/plans.ts';
+import type { Timer } from '../store/timers.ts';
 import { instant, plainId } from './fields.ts';
 
 const clockTime = Joi.string()
@@ -124,4 +126,34 @@ export const planBody = Joi.object<PlanBody>({
     fridge: howMany,
     people: howMany,
   }),
+}).required();
+
+const stepName = /^[A-Za-z0-9_:-]{1,120}$/;
+const fact = Joi.object({ start: instant, end: instant });
+
+/** A bake that is planned, as a page sends it. */
+export const plannedBody = Joi.object<Omit<PlannedBake, 'id'>>({
+  version: Joi.number().integer().min(0).max(1e9).required(),
+  formulaId: plainId.required(),
+  bakeId: plainId,
+  device: Joi.string().valid(...deviceIds),
+  roomC: kitchenCelsius,
+  doughC: kitchenCelsius,
+  readyBy: instant,
+  beginAt: instant,
+  ripe: Joi.boolean(),
+  ways: Joi.array()
+    .items(Joi.string().valid(...wayIds))
+    .min(1)
+    .unique(),
+  facts: Joi.object().pattern(stepName, fact).max(60),
+  locks: Joi.object().pattern(stepName, instant).max(60),
+}).required();
+
+/** More timers than this are more than anybody hears. */
+export const mostTimers = 30;
+
+export const timerBody = Joi.object<Omit<Timer, 'id'>>({
+  name: Joi.string().trim().min(1).max(80).required(),
+  dueAt: instant.required(),
 }).required();

@@ -86,6 +86,30 @@ export interface Schema {
     grams: number;
     at: string;
   };
+  /** A bake that is planned, with what was wished of it and what became of it so far, as JSON. */
+  planned_bake: {
+    id: string;
+    formula_id: string;
+    /** The bake that was made of it, once it has begun. */
+    bake_id: string | null;
+    /** How often it was changed: a change of an older one is refused. */
+    version: number;
+    body: string;
+    made_at: string;
+  };
+  timer: {
+    id: string;
+    name: string;
+    due_at: string;
+    made_at: string;
+  };
+  /** What a starter was fed, and how it went, as JSON. */
+  feeding: {
+    id: string;
+    bag_id: string;
+    at: string;
+    body: string;
+  };
   own_ingredient: {
     id: string;
     label: string;

@@ -6,6 +6,7 @@ import { circumstances } from './0004-circumstances.ts';
 import { bakeWithoutFormula } from './0005-bake-without-formula.ts';
 import { offTheShelf } from './0006-off-the-shelf.ts';
 import { bagUse } from './0007-bag-use.ts';
+import { planOfBakes } from './0008-plan.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -16,4 +17,5 @@ export const migrations: Record<string, Migration> = {
   '0005-bake-without-formula': bakeWithoutFormula,
   '0006-off-the-shelf': offTheShelf,
   '0007-bag-use': bagUse,
+  '0008-plan': planOfBakes,
 };

@@ -1,0 +1,95 @@
+<script lang="ts">
+  import { gramsText, hoursText, takeCorrection, ways, type Formula } from '@tender-crumb/core';
+  import { api } from '../api.ts';
+  import type { TimedBake } from './planned.ts';
+  import type { Planning } from './planning.svelte.ts';
+  import { timeText } from './when.ts';
+  import { asMass, asWarmth } from '../ui/writing.ts';
+
+  let {
+    planning,
+    bake,
+    onchange,
+  }: { planning: Planning; bake: TimedBake; onchange: () => Promise<unknown> } = $props();
+
+  const plan = $derived(planning.planOf(bake.id));
+  const steps = $derived(planning.steps.filter((s) => s.bake === bake.id));
+  const ready = $derived(steps.at(-1)?.end);
+  const begun = $derived(plan?.bakeId);
+  let fault = $state('');
+
+  /** Makes the formula's leaven fit the time that the plan has for its first rise. */
+  async function take() {
+    const { leaven } = bake;
+    if (!plan || !leaven || !('changes' in leaven)) return;
+    fault = '';
+    try {
+      const stored = await api<{ version: number; formula: Formula }>(
+        'GET',
+        `/api/v1/formulas/${plan.formulaId}`,
+      );
+      const rise = steps.find((s) => s.kind === 'first-rise');
+      await api('PUT', `/api/v1/formulas/${plan.formulaId}`, {
+        version: stored.version,
+        formula: takeCorrection(stored.formula, {
+          correction: `yeast:${leaven.ingredient}:rise`,
+          reason: `${gramsText(leaven.grams)} of ${leaven.name} has the first rise ready in ${hoursText((rise?.minutes ?? 0) / 60)}`,
+          basis: 'rise model, for the plan',
+          changes: leaven.changes,
+        }),
+      });
+      await onchange();
+    } catch (refusal) {
+      fault = `The formula was not changed: ${(refusal as Error).message}`;
+    }
+  }
+</script>
+
+<section class="bowl grid gap-2 p-3" aria-label={bake.name}>
+  <div class="flex flex-wrap items-baseline justify-between gap-2">
+    <h3 class="text-lg font-bold">{bake.name}</h3>
+    {#if ready}
+      <span class:text-act={bake.late}
+        >{bake.late ? 'late: ' : ''}ready
+        <b>{timeText(ready, planning.data.zone, planning.now)}</b></span
+      >
+    {/if}
+  </div>
+  {#if bake.way}
+    <p class="quiet">Rises {ways[bake.way].label}: {bake.says}.</p>
+  {/if}
+  {#each bake.feedings as { stage, feeding } (stage)}
+    <p>
+      Feed: <b>{asMass(feeding.seed)}</b> of starter, <b>{asMass(feeding.flour)}</b> of flour,
+      <b>{asMass(feeding.water)}</b> of water; 20 g stay to go on from.
+    </p>
+  {/each}
+  {#if bake.leaven && 'changes' in bake.leaven}
+    <p>
+      <b>{asMass(bake.leaven.grams)}</b> of {bake.leaven.name} in place of {asMass(
+        bake.leaven.now,
+      )}, for the time that it has.
+      {#if bake.leaven.changes.length > 0 && !begun}
+        <button class="knob touch" type="button" onclick={take}>Take it into the formula</button>
+      {/if}
+    </p>
+  {/if}
+  {#if bake.water}
+    <p>
+      Water at <b>{asWarmth(bake.water.celsius)}</b>{bake.water.beyond
+        ? ', the most that it can do'
+        : ''}.
+    </p>
+  {/if}
+  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  <p class="no-print flex flex-wrap gap-2">
+    {#if begun}
+      <a class="knob touch" href="/bake/{begun}">To this bake</a>
+    {:else if plan}
+      <a class="knob touch" href="/bench/{plan.formulaId}">Look at its formula</a>
+    {/if}
+    <button class="knob touch" type="button" onclick={() => void planning.drop(bake.id)}
+      >Take it off the plan</button
+    >
+  </p>
+</section>

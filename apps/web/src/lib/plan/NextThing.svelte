@@ -1,0 +1,92 @@
+<script lang="ts">
+  import { api } from '../api.ts';
+  import { goto } from '$app/navigation';
+  import { nanoid } from 'nanoid';
+  import type { Planning } from './planning.svelte.ts';
+  import { timeText, untilText } from './when.ts';
+
+  let { planning }: { planning: Planning } = $props();
+
+  const zone = $derived(planning.data.zone);
+  const step = $derived(planning.next);
+  const plan = $derived(step && planning.planOf(step.bake));
+  const due = $derived(step ? Date.parse(step.start) <= planning.now.getTime() : false);
+  /** With this the bake itself begins: its list is weighed. */
+  const begins = $derived(step?.kind === 'mix' || step?.kind === 'programme');
+  const underWay = $derived(planning.ahead.filter((s) => planning.isBegun(s)));
+  let fault = $state('');
+
+  async function beginBake() {
+    if (!step || !plan) return;
+    fault = '';
+    try {
+      const { version } = await api<{ version: number }>(
+        'GET',
+        `/api/v1/formulas/${plan.formulaId}`,
+      );
+      const bake = await api<{ id: string }>('POST', '/api/v1/bakes', {
+        id: nanoid(),
+        formulaId: plan.formulaId,
+        formulaVersion: version,
+        ...(plan.device ? { method: plan.device } : {}),
+      });
+      await planning.change(plan.id, (p) => ({ ...p, bakeId: bake.id }));
+      await goto(`/bake/${bake.id}`);
+    } catch (refusal) {
+      fault = `It could not begin: ${(refusal as Error).message}`;
+    }
+  }
+</script>
+
+{#if step}
+  <section class="bowl grid gap-3 p-5" aria-labelledby="next-thing">
+    <h2 id="next-thing" class="quiet">{due ? 'To be done now' : 'The next thing to do'}</h2>
+    <p class="text-3xl font-bold sm:text-4xl">{step.label}</p>
+    <p class="text-xl">
+      {planning.nameOf(step.bake)} ·
+      <b class="tabular-nums">{timeText(step.start, zone, planning.now)}</b>
+      <span class="text-soft">{untilText(step.start, planning.now)}</span>
+    </p>
+    {#if step.earliest !== step.start}
+      <p class="quiet">
+        8 times in 10 it is due from {timeText(step.earliest, zone, planning.now)} on{step.until
+          ? `; over when: ${step.until}`
+          : ''}.
+      </p>
+    {/if}
+    <p class="no-print flex flex-wrap gap-2">
+      {#if begins && !plan?.bakeId}
+        <button class="knob knob-act min-h-14 text-lg" type="button" onclick={beginBake}
+          >Begin this bake</button
+        >
+      {:else}
+        <button
+          class="knob knob-act min-h-14 text-lg"
+          type="button"
+          onclick={() => void planning.done(step)}>Done</button
+        >
+        {#if step.attended !== 'all'}
+          <button
+            class="knob min-h-14 text-lg"
+            type="button"
+            onclick={() => void planning.begin(step)}>It begins now</button
+          >
+        {/if}
+      {/if}
+      {#if plan?.bakeId}
+        <a class="knob min-h-14 text-lg" href="/bake/{plan.bakeId}">To this bake</a>
+      {/if}
+    </p>
+    {#if underWay.length > 0}
+      <p class="quiet">
+        Under way: {underWay
+          .map(
+            (s) =>
+              `${s.label.toLowerCase()} of ${planning.nameOf(s.bake)} until about ${timeText(s.end, zone, planning.now)}`,
+          )
+          .join('; ')}.
+      </p>
+    {/if}
+    {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  </section>
+{/if}

@@ -1,0 +1,125 @@
+<script lang="ts">
+  import CalendarDays from '@lucide/svelte/icons/calendar-days';
+  import Printer from '@lucide/svelte/icons/printer';
+  import type { Formula } from '@tender-crumb/core';
+  import { onMount, untrack } from 'svelte';
+  import type { PlanData } from '../server/plan-data.ts';
+  import { refresh } from '../ui/refresh.ts';
+  import AmountsOf from './AmountsOf.svelte';
+  import CouldBake from './CouldBake.svelte';
+  import NextThing from './NextThing.svelte';
+  import NoPlanYet from './NoPlanYet.svelte';
+  import PlanChart from './PlanChart.svelte';
+  import { Planning } from './planning.svelte.ts';
+  import StepList from './StepList.svelte';
+  import Timers from './Timers.svelte';
+  import WishForm from './WishForm.svelte';
+
+  let {
+    data,
+    breads,
+    first,
+  }: {
+    data: PlanData;
+    breads: ReadonlyArray<{
+      readonly id: string;
+      readonly name: string;
+      readonly formula?: Formula;
+    }>;
+    first?: string | undefined;
+  } = $props();
+
+  const planning = untrack(() => new Planning(data, refresh));
+  $effect(() => {
+    const fresh = data;
+    untrack(() => planning.receive(fresh));
+  });
+  onMount(() => planning.follow());
+
+  const planned = $derived(data.plans.length > 0);
+  const week = $derived(data.household.week);
+  const nights = $derived(week.asleep.map((h) => `${h.from} to ${h.to}`).join(', '));
+  let open = $state(untrack(() => first !== undefined || data.plans.length === 0));
+
+  async function calendar() {
+    if (!planning.timed) return;
+    const { calendarOf } = await import('./calendar.ts');
+    const text = calendarOf(planning.timed);
+    if (!text) return;
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([text], { type: 'text/calendar' }));
+    link.download = 'bake-plan.ics';
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+  }
+</script>
+
+<div class="grid gap-4">
+  {#if planning.fault}<p class="text-act" role="alert">{planning.fault}</p>{/if}
+  {#if planning.refused}<NoPlanYet {planning} refused={planning.refused} />{/if}
+  {#if planned && !planning.timed && !planning.refused}
+    <p class="quiet">Working the times out …</p>
+  {/if}
+  <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,2fr)]">
+    <div class="grid min-w-0 gap-4">
+      {#if !planned && breads.length > 0}<CouldBake {planning} {breads} />{/if}
+      {#if planning.timed}
+        <NextThing {planning} />
+        {#if planning.timed.calls}
+          <p class="text-act">
+            A dough that has begun cannot wait for you: it calls in hours when nobody is up or home.
+          </p>
+        {/if}
+        <div class="bowl p-4">
+          <PlanChart
+            plan={planning.timed}
+            now={planning.now}
+            done={(s) => planning.isDone(s)}
+            held={(s) => planning.isHeld(s)}
+            onmove={(step, at) => planning.try(step, at)}
+            ondrop={async (step, at) => {
+              planning.try(undefined);
+              await planning.hold(step, at);
+            }}
+          />
+        </div>
+        <section class="bowl p-4" aria-labelledby="do-this">
+          <div class="flex flex-wrap items-center justify-between gap-2">
+            <h2 id="do-this">Do this at</h2>
+            <p class="no-print flex gap-2">
+              <button class="knob touch" type="button" onclick={() => window.print()}
+                ><Printer size={16} /> Print</button
+              >
+              <button class="knob touch" type="button" onclick={() => void calendar()}
+                ><CalendarDays size={16} /> Calendar file</button
+              >
+            </p>
+          </div>
+          <StepList {planning} />
+        </section>
+      {/if}
+    </div>
+    <div class="grid gap-4">
+      {#each planning.timed?.bakes ?? [] as bake (bake.id)}
+        <AmountsOf {planning} {bake} onchange={refresh} />
+      {/each}
+      <details class="bowl no-print p-4" bind:open>
+        <summary class="touch text-lg font-bold">Plan a bread</summary>
+        <div class="mt-2">
+          {#if breads.length === 0}
+            <p>
+              There is no formula to plan yet: <a class="link" href="/">put one on the Shelf</a>.
+            </p>
+          {:else}
+            <WishForm {planning} {breads} {...first === undefined ? {} : { first }} />
+          {/if}
+        </div>
+        <p class="quiet mt-3">
+          {nights ? `Nobody is up from ${nights}.` : 'Somebody is up at any hour.'}
+          <a class="link" href="/pantry/kitchen">Hours, ovens and hands</a>
+        </p>
+      </details>
+      <Timers timers={data.timers} now={planning.now} zone={data.zone} />
+    </div>
+  </div>
+</div>

@@ -1,0 +1,125 @@
+<script lang="ts">
+  import Check from '@lucide/svelte/icons/check';
+  import LockOpen from '@lucide/svelte/icons/lock-open';
+  import Pin from '@lucide/svelte/icons/pin';
+  import Undo2 from '@lucide/svelte/icons/undo-2';
+  import type { Planning } from './planning.svelte.ts';
+  import type { TimedStep } from './planned.ts';
+  import { timeText } from './when.ts';
+  import { asWarmth } from '../ui/writing.ts';
+
+  let { planning }: { planning: Planning } = $props();
+
+  const zone = $derived(planning.data.zone);
+  const several = $derived(planning.data.plans.length > 1);
+  const time = (iso: string) => timeText(iso, zone, planning.now);
+  /** A step is moved by so much at a tap, minutes. */
+  const nudge = 15;
+  /** The step whose times are being changed. */
+  let open = $state('');
+
+  const move = (step: TimedStep, minutes: number) =>
+    planning.hold(step, new Date(Date.parse(step.start) + minutes * 60_000).toISOString());
+
+  /** Which bread, how warm, what ends it, and how unsure that is. */
+  const detail = (step: TimedStep, done: boolean): string =>
+    [
+      several ? planning.nameOf(step.bake) : '',
+      step.celsius === undefined ? '' : `at ${asWarmth(step.celsius)}`,
+      step.until ?? '',
+      done
+        ? ''
+        : step.doubt > 0
+          ? `over between ${time(step.soonest)} and ${time(step.latest)}`
+          : step.earliest === step.start
+            ? ''
+            : `from ${time(step.earliest)} on`,
+    ]
+      .filter(Boolean)
+      .join(' · ');
+</script>
+
+<ol class="grid" aria-label="Do this at">
+  {#each planning.steps as step (step.id)}
+    {@const done = planning.isDone(step)}
+    {@const begun = planning.isBegun(step)}
+    {@const held = planning.isHeld(step)}
+    {@const current = !done && (begun || step.id === planning.next?.id)}
+    <li
+      class="grid grid-cols-[6rem_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-line py-1"
+      class:opacity-50={done}
+    >
+      <button
+        class="touch flex items-center gap-1 text-left text-lg font-bold tabular-nums hover:underline"
+        class:text-rim={!done}
+        type="button"
+        aria-expanded={open === step.id}
+        aria-label="{time(step.start)}, {step.label}: change"
+        onclick={() => (open = open === step.id ? '' : step.id)}
+        >{time(step.start)}{#if held}<Pin size={14} aria-label="held fast" />{/if}</button
+      >
+      <div class="min-w-0">
+        <p class="font-semibold">
+          {step.label}
+          {#if done}<span class="quiet">done</span>{:else if begun}<span class="quiet"
+              >under way</span
+            >{/if}
+        </p>
+        {#if detail(step, done)}<p class="quiet">{detail(step, done)}</p>{/if}
+        {#if step.says && open === step.id}<p class="quiet italic">{step.says}</p>{/if}
+      </div>
+      <div class="no-print">
+        {#if current}
+          <button
+            class="knob touch"
+            type="button"
+            aria-label="{step.label}: done"
+            onclick={() => void planning.done(step)}><Check size={16} /> Done</button
+          >
+        {/if}
+      </div>
+      {#if open === step.id}
+        <div class="no-print col-start-2 col-end-4 flex flex-wrap gap-1 py-1">
+          {#if done || begun}
+            <button class="knob touch" type="button" onclick={() => void planning.undo(step)}
+              ><Undo2 size={16} /> Take that back</button
+            >
+          {/if}
+          {#if !done}
+            {#if !begun}
+              <button class="knob touch" type="button" onclick={() => void move(step, -nudge)}
+                >{nudge} min earlier</button
+              >
+              <button class="knob touch" type="button" onclick={() => void move(step, nudge)}
+                >{nudge} min later</button
+              >
+              {#if held}
+                <button
+                  class="knob touch"
+                  type="button"
+                  onclick={() => void planning.hold(step, undefined)}
+                  ><LockOpen size={16} /> Let it go where it fits</button
+                >
+              {:else}
+                <button
+                  class="knob touch"
+                  type="button"
+                  onclick={() => void planning.hold(step, step.start)}
+                  ><Pin size={16} /> Hold it at this time</button
+                >
+              {/if}
+              <button class="knob touch" type="button" onclick={() => void planning.begin(step)}
+                >It begins now</button
+              >
+            {/if}
+            {#if !current}
+              <button class="knob touch" type="button" onclick={() => void planning.done(step)}
+                ><Check size={16} /> Done</button
+              >
+            {/if}
+          {/if}
+        </div>
+      {/if}
+    </li>
+  {/each}
+</ol>

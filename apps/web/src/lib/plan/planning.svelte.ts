@@ -1,0 +1,206 @@
+import { nanoid } from 'nanoid';
+import { api, ApiError } from '../api.ts';
+import type { PlanData } from '../server/plan-data.ts';
+import type { PlannedBake, PlannedWithBake } from '../server/store/plans.ts';
+import { isTimed, type NoTimedPlan, type TimedPlan, type TimedStep } from './planned.ts';
+import { planBeside } from './planner.ts';
+import { questionOf } from './question.ts';
+
+/** The clock is looked at so often, ms; a plan follows it in larger steps. */
+const tick = 15_000;
+const planStep = 5 * 60_000;
+
+/** A step's name within its bake. */
+export const stepName = ({ id, bake }: Pick<TimedStep, 'id' | 'bake'>): string =>
+  id.slice(bake.length + 1);
+
+/** The plan of a household as it stands on this page: what is wished, when everything is done, what is next. */
+export class Planning {
+  data = $state.raw<PlanData>() as PlanData;
+  answer = $state.raw<TimedPlan | NoTimedPlan | undefined>();
+  /** The last plan that could be made. */
+  timed = $state.raw<TimedPlan | undefined>();
+  now = $state.raw(new Date());
+  fault = $state('');
+  busy = $state(false);
+  #asked = 0;
+  /** What is tried before it is said: a step that is being dragged. */
+  #trial = $state.raw<{ readonly bake: string; readonly step: string; readonly at: string }>();
+  readonly #onchange: () => Promise<unknown>;
+
+  constructor(data: PlanData, onchange: () => Promise<unknown>) {
+    this.data = data;
+    this.#onchange = onchange;
+  }
+
+  readonly steps = $derived(this.timed?.steps ?? []);
+  readonly refused = $derived(this.answer && !isTimed(this.answer) ? this.answer : undefined);
+  /** What is to be done by somebody, or looked at, from now on. */
+  readonly ahead = $derived(this.steps.filter((s) => !this.isDone(s)));
+  readonly next = $derived(this.ahead.find((s) => !this.isBegun(s)));
+
+  receive(data: PlanData): void {
+    this.data = data;
+    void this.work();
+  }
+
+  /** Follows the clock; ends when the page goes. */
+  follow(): () => void {
+    let planned = Date.now();
+    void this.work();
+    const timer = setInterval(() => {
+      this.now = new Date();
+      if (Date.now() - planned < planStep) return;
+      planned = Date.now();
+      void this.work();
+    }, tick);
+    return () => clearInterval(timer);
+  }
+
+  async work(): Promise<void> {
+    const mine = (this.#asked += 1);
+    if (this.data.plans.length === 0) {
+      [this.answer, this.timed] = [undefined, undefined];
+      return;
+    }
+    const trial = this.#trial;
+    const plans = this.data.plans.map((p) =>
+      trial?.bake === p.id ? { ...p, locks: { ...p.locks, [trial.step]: trial.at } } : p,
+    );
+    this.busy = true;
+    try {
+      const answer = await planBeside(questionOf({ ...this.data, plans }, this.now));
+      if (mine !== this.#asked) return;
+      this.answer = answer;
+      if (isTimed(answer)) this.timed = answer;
+      // What is dragged where it cannot go leaves the plan as it was.
+      else if (!trial) this.timed = undefined;
+    } catch {
+      if (mine === this.#asked)
+        this.fault = 'The plan could not be worked out. Nothing of it is lost.';
+    } finally {
+      if (mine === this.#asked) this.busy = false;
+    }
+  }
+
+  planOf(bake: string): PlannedWithBake | undefined {
+    return this.data.plans.find((p) => p.id === bake);
+  }
+
+  nameOf(bake: string): string {
+    return this.data.formulas[bake]?.name ?? '';
+  }
+
+  isDone(step: TimedStep): boolean {
+    return this.#fact(step)?.end !== undefined;
+  }
+
+  isBegun(step: TimedStep): boolean {
+    return this.#fact(step)?.start !== undefined;
+  }
+
+  isHeld(step: TimedStep): boolean {
+    return this.planOf(step.bake)?.locks?.[stepName(step)] !== undefined;
+  }
+
+  #fact(step: TimedStep) {
+    const wished = questionOf(this.data, this.now).bakes.find((b) => b.id === step.bake);
+    return wished?.facts?.[stepName(step)];
+  }
+
+  /** Plans a bread. */
+  add(
+    formulaId: string,
+    wish: Omit<PlannedBake, 'id' | 'formulaId' | 'version'>,
+  ): Promise<boolean> {
+    return this.#put({ id: nanoid(), formulaId, version: 0, ...wish });
+  }
+
+  /** Changes what is wished of a planned bake. */
+  change(bake: string, change: (of: PlannedBake) => PlannedBake): Promise<boolean> {
+    const known = this.planOf(bake);
+    if (!known) return Promise.resolve(false);
+    const { begun, ...plan } = known;
+    void begun;
+    return this.#put(change(plan));
+  }
+
+  async drop(bake: string): Promise<void> {
+    await this.#ask(() => api('DELETE', `/api/v1/plans/${bake}`));
+  }
+
+  /** A step is done, now; what came before it in its bake was, too, and its way is settled. */
+  done(step: TimedStep): Promise<boolean> {
+    const now = new Date().toISOString();
+    const way = this.timed?.bakes.find((b) => b.id === step.bake)?.way;
+    return this.change(step.bake, (plan) => ({
+      ...plan,
+      ...(way ? { ways: [way] } : {}),
+      facts: {
+        ...plan.facts,
+        [stepName(step)]: {
+          start: plan.facts?.[stepName(step)]?.start ?? earlier(step.start, now),
+          end: now,
+        },
+      },
+    }));
+  }
+
+  /** A step begins now. */
+  begin(step: TimedStep): Promise<boolean> {
+    const way = this.timed?.bakes.find((b) => b.id === step.bake)?.way;
+    return this.change(step.bake, (plan) => ({
+      ...plan,
+      ...(way ? { ways: [way] } : {}),
+      facts: { ...plan.facts, [stepName(step)]: { start: new Date().toISOString() } },
+    }));
+  }
+
+  /** Takes back that a step was begun or done. */
+  undo(step: TimedStep): Promise<boolean> {
+    return this.change(step.bake, (plan) => {
+      const { [stepName(step)]: gone, ...facts } = plan.facts ?? {};
+      void gone;
+      return { ...plan, facts };
+    });
+  }
+
+  /** Holds a step fast at a time, or lets it go. */
+  hold(step: TimedStep, at: string | undefined): Promise<boolean> {
+    return this.change(step.bake, (plan) => {
+      const { [stepName(step)]: before, ...rest } = plan.locks ?? {};
+      void before;
+      return { ...plan, locks: at === undefined ? rest : { ...rest, [stepName(step)]: at } };
+    });
+  }
+
+  /** Shows what follows if a step is moved there, before that is said. */
+  try(step: TimedStep | undefined, at = ''): void {
+    this.#trial = step ? { bake: step.bake, step: stepName(step), at } : undefined;
+    void this.work();
+  }
+
+  async #put(plan: PlannedBake): Promise<boolean> {
+    const { id, ...body } = plan;
+    return this.#ask(() => api('PUT', `/api/v1/plans/${id}`, body));
+  }
+
+  async #ask(ask: () => Promise<unknown>): Promise<boolean> {
+    this.fault = '';
+    try {
+      await ask();
+      await this.#onchange();
+      return true;
+    } catch (refusal) {
+      const stale = refusal instanceof ApiError && refusal.status === 409;
+      this.fault = stale
+        ? 'Somebody else changed this meanwhile: this is how it stands now. Do it again if it is still wanted.'
+        : `That was not written down: ${(refusal as Error).message}`;
+      if (stale) await this.#onchange();
+      return false;
+    }
+  }
+}
+
+/** The earlier of two moments. */
+const earlier = (a: string, b: string): string => (Date.parse(a) < Date.parse(b) ? a : b);

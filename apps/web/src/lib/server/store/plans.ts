@@ -1,0 +1,145 @@
+import type { BakeEvent, DeviceId, WayId } from '@tender-crumb/core';
+import { inTransaction, type Database } from '../database/open.ts';
+import { readBake } from './bakes.ts';
+
+/** What is wished of a bake that is planned, and what was done of it. Moments are ISO texts. */
+export interface PlannedBody {
+  readonly device?: DeviceId;
+  readonly roomC?: number;
+  readonly doughC?: number;
+  readonly readyBy?: string;
+  readonly beginAt?: string;
+  readonly ripe?: boolean;
+  readonly ways?: readonly WayId[];
+  /** When steps were begun and done, by step. */
+  readonly facts?: Readonly<Record<string, { readonly start?: string; readonly end?: string }>>;
+  /** Starts that the baker held fast, by step. */
+  readonly locks?: Readonly<Record<string, string>>;
+}
+
+export interface PlannedBake extends PlannedBody {
+  readonly id: string;
+  readonly formulaId: string;
+  readonly version: number;
+  readonly bakeId?: string;
+}
+
+/** A planned bake with the bake that was begun of it. */
+export interface PlannedWithBake extends PlannedBake {
+  readonly begun?: {
+    readonly startedAt: string;
+    readonly formulaVersion?: number;
+    readonly events: readonly BakeEvent[];
+  };
+}
+
+const ofRow = (row: {
+  id: string;
+  formula_id: string;
+  bake_id: string | null;
+  version: number;
+  body: string;
+}): PlannedBake => ({
+  ...(JSON.parse(row.body) as PlannedBody),
+  id: row.id,
+  formulaId: row.formula_id,
+  version: row.version,
+  ...(row.bake_id === null ? {} : { bakeId: row.bake_id }),
+});
+
+/** What is planned, in the order in which it was. What was begun and is over is planned no more. */
+export async function listPlans(db: Database): Promise<PlannedBake[]> {
+  const rows = await db
+    .selectFrom('planned_bake as p')
+    .leftJoin('bake as b', 'b.id', 'p.bake_id')
+    .innerJoin('formula as f', 'f.id', 'p.formula_id')
+    .select(['p.id', 'p.formula_id', 'p.bake_id', 'p.version', 'p.body'])
+    .where('b.finished_at', 'is', null)
+    .where('b.given_up_at', 'is', null)
+    .where('f.off_shelf_at', 'is', null)
+    .orderBy('p.made_at')
+    .orderBy('p.id')
+    .execute();
+  return rows.map(ofRow);
+}
+
+/** The same with what was noted of the bakes that have begun. */
+export async function plansWithBakes(db: Database): Promise<PlannedWithBake[]> {
+  const plans = await listPlans(db);
+  return Promise.all(
+    plans.map(async (plan) => {
+      const bake = plan.bakeId === undefined ? undefined : await readBake(db, plan.bakeId);
+      if (!bake) return plan;
+      const { startedAt, formulaVersion, events } = bake;
+      return {
+        ...plan,
+        begun: { startedAt, events, ...(formulaVersion === undefined ? {} : { formulaVersion }) },
+      };
+    }),
+  );
+}
+
+/** What became of a change to a planned bake. */
+export type PlanSaved =
+  | { readonly outcome: 'saved'; readonly plan: PlannedBake }
+  | { readonly outcome: 'stale'; readonly current: PlannedBake }
+  | { readonly outcome: 'no-formula' | 'no-bake' };
+
+/**
+ * Plans a bake, or changes one that is planned.
+ *
+ * @param version that it was changed from; 0 for a new one. The same new one sent twice is one.
+ */
+export async function savePlan(
+  db: Database,
+  { id, formulaId, bakeId, version, ...body }: PlannedBake,
+): Promise<PlanSaved> {
+  return inTransaction(db, async (tx) => {
+    const known = await tx
+      .selectFrom('planned_bake')
+      .selectAll()
+      .where('id', '=', id)
+      .executeTakeFirst();
+    const text = JSON.stringify(body);
+    if (known && known.version !== version) {
+      const again =
+        version === known.version - 1 && known.body === text && known.bake_id === (bakeId ?? null);
+      const current = ofRow(known);
+      return again ? { outcome: 'saved', plan: current } : { outcome: 'stale', current };
+    }
+    const formula = await tx
+      .selectFrom('formula')
+      .select('id')
+      .where('id', '=', formulaId)
+      .executeTakeFirst();
+    if (!formula) return { outcome: 'no-formula' };
+    if (bakeId !== undefined) {
+      const bake = await tx
+        .selectFrom('bake')
+        .select('id')
+        .where('id', '=', bakeId)
+        .executeTakeFirst();
+      if (!bake) return { outcome: 'no-bake' };
+    }
+    const row = {
+      formula_id: formulaId,
+      bake_id: bakeId ?? null,
+      version: (known?.version ?? 0) + 1,
+      body: text,
+    };
+    if (known) await tx.updateTable('planned_bake').set(row).where('id', '=', id).execute();
+    else {
+      await tx
+        .insertInto('planned_bake')
+        .values({ id, ...row, made_at: new Date().toISOString() })
+        .execute();
+    }
+    return { outcome: 'saved', plan: ofRow({ id, ...row }) };
+  });
+}
+
+/** Plans it no more; what was begun of it goes on. Twice is once. */
+export const dropPlan = (db: Database, id: string): Promise<void> =>
+  inTransaction(db, async (tx) => {
+    await tx.deleteFrom('planned_bake').where('id', '=', id).execute();
+  });

@@ -1,0 +1,9 @@
+import { kitchen } from '$lib/server/kitchen.ts';
+import { localZone } from '$lib/server/day.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => ({
+  household: await readHousehold(await kitchen()),
+  zone: localZone(),
+});

@@ -1,0 +1,111 @@
+<script lang="ts">
+  import type { Settings } from '@tender-crumb/core';
+  import AppliancesForm from '$lib/pantry/AppliancesForm.svelte';
+  import HoursForm from '$lib/pantry/HoursForm.svelte';
+  import { numberIn } from '$lib/pantry/faults.ts';
+  import { settle } from '$lib/sync/settle.ts';
+  import { sync } from '$lib/sync/sync.svelte.ts';
+  import { refresh } from '$lib/ui/refresh.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  const household = $derived(sync.settled(data.household));
+  const week = $derived(household.week);
+  const zones = Intl.supportedValuesOf('timeZone');
+  let said = $state('');
+  let fault = $state('');
+
+  async function keep(change: Partial<Settings>) {
+    const { refused, says } = await settle(household, change);
+    fault = refused ? says : '';
+    said = refused ? '' : says;
+    if (!refused) await refresh();
+  }
+
+  function people(text: string) {
+    const n = numberIn(text);
+    if (n !== undefined && Number.isInteger(n) && n >= 1 && n <= 20) void keep({ people: n });
+    else fault = 'One pair of hands at least, 20 at most.';
+  }
+
+  function altitude(text: string) {
+    const metres = numberIn(text);
+    if (metres === undefined || (metres >= -450 && metres <= 6000))
+      void keep({ altitude: metres } as Partial<Settings>);
+    else fault = 'Between −450 and 6000 m above the sea.';
+  }
+</script>
+
+<svelte:head><title>Hours, ovens and hands · Tender Crumb</title></svelte:head>
+
+<p><a class="link touch" href="/pantry">Pantry</a></p>
+<h1>Hours, ovens and hands</h1>
+<p class="quiet min-h-5" role="status">
+  {said}{#if fault}<span class="text-act">{fault}</span>{/if}
+</p>
+<div class="grid items-start gap-4 lg:grid-cols-2">
+  <div class="bowl grid gap-6 p-4">
+    <HoursForm
+      title="Asleep"
+      says="Nobody is called then: a plan puts the fridge or less leaven in between."
+      hours={week.asleep}
+      onkeep={(asleep) => void keep({ week: { ...week, asleep } })}
+    />
+    <HoursForm
+      title="Away"
+      says="Nobody is home."
+      hours={week.away}
+      onkeep={(away) => void keep({ week: { ...week, away } })}
+    />
+    <HoursForm
+      title="Cheap or solar power"
+      says="Where hours stand here, oven and machine run in them only."
+      hours={week.power}
+      onkeep={(power) => void keep({ week: { ...week, power } })}
+    />
+  </div>
+  <div class="bowl grid gap-6 p-4">
+    <AppliancesForm
+      appliances={household.appliances}
+      onkeep={(appliances) => void keep({ appliances })}
+    />
+    <section class="grid gap-3" aria-label="House">
+      <h2>House</h2>
+      <div class="flex flex-wrap gap-3">
+        <label class="quiet grid gap-1"
+          >Pairs of hands
+          <input
+            class="field w-24 text-right text-base text-ink"
+            inputmode="numeric"
+            value={household.people}
+            onchange={(e) => people(e.currentTarget.value)}
+          />
+        </label>
+        <label class="quiet grid gap-1"
+          >Metres above the sea
+          <input
+            class="field w-32 text-right text-base text-ink"
+            inputmode="numeric"
+            placeholder="not known"
+            value={household.altitude ?? ''}
+            onchange={(e) => altitude(e.currentTarget.value)}
+          />
+        </label>
+        <label class="quiet grid gap-1"
+          >Clock of
+          <select
+            class="field text-base text-ink"
+            value={household.zone ?? ''}
+            onchange={(e) =>
+              void keep({ zone: e.currentTarget.value || undefined } as Partial<Settings>)}
+          >
+            <option value="">this server: {data.zone}</option>
+            {#each zones as zone (zone)}<option value={zone}>{zone.replaceAll('_', ' ')}</option
+              >{/each}
+          </select>
+        </label>
+      </div>
+    </section>
+  </div>
+</div>
