@@ -13,6 +13,7 @@ const pages = [
   ['Pantry', '/pantry'],
   ['Figures', '/pantry/figures'],
   ['Devices', '/pantry/devices'],
+  ['Hours, ovens and hands', '/pantry/kitchen'],
   ['Nothing here', '/nowhere'],
 ] as const;
 

@@ -10,6 +10,7 @@
   import LearningMark from '$lib/book/LearningMark.svelte';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
+  import Watch from '$lib/plan/Watch.svelte';
   import ShortcutSheet from '$lib/ui/ShortcutSheet.svelte';
   import { setTheme, themes, type Theme } from '$lib/ui/theme.ts';
   import type { LayoutProps } from './$types';
@@ -110,6 +111,7 @@
 </header>
 <SyncMark />
 <LearningMark learning={data.learning} />
+{#if data.device}<Watch />{/if}
 <main id="main" class="mx-auto max-w-[88rem] px-4 py-4">
   {@render children()}
 </main>

@@ -3,6 +3,7 @@
   import Printer from '@lucide/svelte/icons/printer';
   import type { Formula } from '@tender-crumb/core';
   import { onMount, untrack } from 'svelte';
+  import { keepAwake } from '../run/awake.ts';
   import type { PlanData } from '../server/plan-data.ts';
   import { refresh } from '../ui/refresh.ts';
   import AmountsOf from './AmountsOf.svelte';
@@ -34,7 +35,14 @@
     const fresh = data;
     untrack(() => planning.receive(fresh));
   });
-  onMount(() => planning.follow());
+  onMount(() => {
+    const end = planning.follow();
+    const release = keepAwake(() => {});
+    return () => {
+      end();
+      release();
+    };
+  });
 
   const planned = $derived(data.plans.length > 0);
   const week = $derived(data.household.week);

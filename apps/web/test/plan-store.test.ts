@@ -1,0 +1,111 @@
+import { expect } from 'chai';
+import { TestServer } from './server.ts';
+
+const line = (id: string, ingredient: string, grams: number) => ({
+  id,
+  ingredient,
+  grams,
+  measured: 'scale',
+});
+const formula = {
+  format: 'tender-crumb/formula-2',
+  name: 'Lockside tin loaf',
+  style: 'pan',
+  stages: [
+    {
+      id: 's1',
+      kind: 'dough',
+      name: 'Dough',
+      lines: [
+        line('a', 'bread-flour', 500),
+        line('b', 'water', 320),
+        line('c', 'salt', 10),
+        line('d', 'instant-yeast', 5),
+      ],
+    },
+  ],
+  taken: [],
+  left: [],
+};
+
+describe('API of what is planned, and of timers', () => {
+  const server = new TestServer();
+  before(async () => {
+    await server.start();
+    const { status } = await server.ask('PUT', '/api/v1/formulas/tin', { version: 0, formula });
+    expect(status).to.be.below(300);
+  });
+  after(() => server.end());
+  const put = (id: string, body: object) => server.ask('PUT', `/api/v1/plans/${id}`, body);
+  const plans = async () => (await server.ask('GET', '/api/v1/plans')).json;
+  const wish = { formulaId: 'tin', readyBy: '2026-11-28T13:00:00+01:00' };
+
+  it('a plan is kept with its wish, and read with all that its times are worked out of', async () => {
+    expect(await put('p', { version: 0, ...wish })).to.deep.include({ status: 200 });
+    const { plans: all, formulas, zone, household } = await plans();
+    expect(all).to.have.length(1);
+    expect(all[0]).to.include({ id: 'p', version: 1, ...wish });
+    expect(formulas['p'].name).to.equal('Lockside tin loaf');
+    expect(zone).to.be.a('string');
+    expect(household.week.asleep[0].from).to.equal('22:30');
+  });
+
+  it('sent twice it is once; changed from an older one it is refused, with how it stands', async () => {
+    const facts = { mix: { start: '2026-11-28T09:00:00Z' } };
+    expect((await put('p', { version: 1, ...wish, facts })).json['version']).to.equal(2);
+    expect((await put('p', { version: 1, ...wish, facts })).json['version']).to.equal(2);
+    const stale = await put('p', { version: 1, ...wish });
+    expect(stale.status).to.equal(409);
+    expect(stale.json['current'].facts).to.deep.equal(facts);
+  });
+
+  it('of a bread or a bake that is not there, nothing is planned', async () => {
+    const no = await put('q', { version: 0, formulaId: 'nothing' });
+    expect([no.status, no.json['errors'][0].where]).to.deep.equal([422, 'body.formulaId']);
+    const bake = await put('q', { version: 0, ...wish, bakeId: 'nothing' });
+    expect([bake.status, bake.json['errors'][0].where]).to.deep.equal([422, 'body.bakeId']);
+    expect((await put('q', { version: 0, ...wish, roomC: 46 })).status).to.equal(400);
+    expect(
+      (await put('q', { version: 0, ...wish, facts: { mix: { end: 'later' } } })).status,
+    ).to.equal(400);
+  });
+
+  it('what was begun is read with it, and what is over is planned no more', async () => {
+    const begun = await server.ask('POST', '/api/v1/bakes', {
+      id: 'bake',
+      formulaId: 'tin',
+      formulaVersion: 1,
+      method: 'hand',
+    });
+    expect(begun.status).to.equal(201);
+    expect((await put('p', { version: 2, ...wish, bakeId: 'bake' })).status).to.equal(200);
+    const [plan] = (await plans())['plans'];
+    expect(plan.begun.events).to.deep.equal([]);
+    const at = new Date().toISOString();
+    await server.ask('POST', '/api/v1/bakes/bake/events', {
+      events: [{ id: 'e1', at, kind: 'finished', data: {} }],
+    });
+    expect((await plans())['plans']).to.deep.equal([]);
+  });
+
+  it('is taken off, once and again', async () => {
+    await put('r', { version: 0, ...wish });
+    expect((await server.ask('DELETE', '/api/v1/plans/r')).status).to.equal(200);
+    expect((await server.ask('DELETE', '/api/v1/plans/r')).status).to.equal(200);
+    expect((await plans())['plans']).to.deep.equal([]);
+  });
+
+  it('timers outlive the server, and are stopped', async () => {
+    const timer = { name: 'Soak the oats', dueAt: '2026-11-28T13:00:00Z' };
+    expect((await server.ask('PUT', '/api/v1/timers/t', timer)).status).to.equal(200);
+    expect((await server.ask('PUT', '/api/v1/timers/u', { ...timer, name: ' ' })).status).to.equal(
+      400,
+    );
+    await server.kill('SIGTERM');
+    await server.start();
+    const { timers } = (await server.ask('GET', '/api/v1/timers')).json;
+    expect(timers).to.deep.equal([{ id: 't', ...timer }]);
+    await server.ask('DELETE', '/api/v1/timers/t');
+    expect((await server.ask('GET', '/api/v1/timers')).json['timers']).to.deep.equal([]);
+  });
+});

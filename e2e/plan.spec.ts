@@ -1,0 +1,223 @@
+import type { Page } from '@playwright/test';
+import { expect, test, visit } from './fixtures.ts';
+
+/** A Thursday morning, by the clock of the pages. */
+const morning = '2026-11-26T09:00:00Z';
+const day = (n: number): string => `2026-11-${26 + n}`;
+
+interface Stored {
+  plans: Array<{ id: string }>;
+  timers: Array<{ id: string }>;
+}
+
+/** Nothing is planned. */
+async function cleared(page: Page, at = morning): Promise<void> {
+  const { plans, timers } = (await (await page.request.get('/api/v1/plans')).json()) as Stored;
+  for (const { id } of plans) await page.request.delete(`/api/v1/plans/${id}`);
+  for (const { id } of timers) await page.request.delete(`/api/v1/timers/${id}`);
+  await page.clock.setFixedTime(at);
+}
+
+/** Plans a bread on the page. */
+async function plan(page: Page, bread: string, moment: string): Promise<void> {
+  const form = page.locator('details', { hasText: 'Plan a bread' });
+  if (!(await form.getByRole('combobox', { name: /^Bread/ }).isVisible()))
+    await form.locator('summary').click();
+  await form.getByRole('combobox', { name: /^Bread/ }).selectOption({ label: bread });
+  await form.getByLabel('On the table at').check();
+  await form.getByLabel('Day and time').fill(moment);
+  await form.getByRole('button', { name: 'Plan it' }).click();
+}
+
+const list = (page: Page) => page.getByRole('list', { name: 'Do this at' });
+const row = (page: Page, step: string, bread = '') =>
+  list(page).getByRole('listitem').filter({ hasText: step }).filter({ hasText: bread });
+const time = async (page: Page, step: string, bread = ''): Promise<string> =>
+  (await row(page, step, bread).first().getByRole('button').first().textContent())!.trim();
+
+test.describe('a plan', () => {
+  test('says what could be baked today, and plans it in one tap', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    const could = page.getByRole('region', { name: 'What could be baked' });
+    const white = could.getByRole('listitem').filter({ hasText: 'Lockside tin loaf, white' });
+    await expect(white).toContainText(/1[2-6]:\d\d/);
+    await white.getByRole('button', { name: /Plan/ }).click();
+    await expect(page.getByRole('heading', { name: 'To be done now' })).toBeVisible();
+    await expect(row(page, 'Weigh, mix and knead')).toContainText('09:00');
+  });
+
+  test('two bakes share the oven, neither at the other’s warmth', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Lockside tin loaf, white', `${day(1)}T18:00`);
+    await expect(row(page, 'Cool before cutting')).toBeVisible();
+    await plan(page, 'Sluice-gate cardamom plait', `${day(1)}T18:00`);
+    await expect(row(page, 'Bake', 'Sluice-gate')).toBeVisible();
+    const first = await time(page, 'Bake', 'Lockside');
+    const second = await time(page, 'Bake', 'Sluice-gate');
+    expect(first).not.toBe(second);
+    await expect(page.getByRole('img', { name: /line of time/ })).toBeVisible();
+  });
+
+  test('a poolish bread over two days: the night belongs to the poolish', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Overnight onion flatbread', `${day(2)}T13:00`);
+    await expect(row(page, 'ripens')).toContainText('domed or just falling');
+    // Stirred the day before it is baked.
+    expect(await time(page, 'Stir')).toMatch(/^(?:Fri )?\d\d:\d\d$/);
+    expect(await time(page, 'Bake')).toMatch(/^Sat /);
+  });
+
+  test('an overnight sourdough calls nobody at night, and says what its starter is fed', async ({
+    page,
+  }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Towpath rye and barley sourdough', `${day(2)}T18:00`);
+    await expect(row(page, 'Feed')).toBeVisible();
+    for (const step of ['Feed', 'Weigh, mix', 'Divide and shape']) {
+      const at = (await time(page, step)).slice(-5);
+      expect(at >= '06:30' && at <= '22:30', `${step} at ${at}`).toBe(true);
+    }
+    await expect(
+      page.getByRole('region', { name: 'Towpath rye and barley sourdough' }),
+    ).toContainText(/Feed: .* of starter, .* of flour, .* of water/);
+  });
+
+  test('wishes that cannot be met say which to drop, and one tap does it', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Lockside tin loaf, white', `${day(0)}T10:00`);
+    const no = page.getByRole('alert').filter({ hasText: 'cannot all be met' });
+    await expect(no).toContainText('Lockside tin loaf, white later');
+    await no.getByRole('button', { name: 'Do that' }).click();
+    await expect(no).toBeHidden();
+    await expect(row(page, 'Cool before cutting')).toBeVisible();
+    await plan(page, 'Lockside tin loaf, white', `${day(0)}T08:00`);
+    await expect(page.getByText('That time is past already')).toBeVisible();
+  });
+
+  test('a step that is moved stays, and the rest follows; let go, it goes back', async ({
+    page,
+  }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Lockside tin loaf, white', `${day(1)}T18:00`);
+    await expect(row(page, 'Bake')).toBeVisible();
+    const before = [await time(page, 'Weigh'), await time(page, 'Bake')];
+    await row(page, 'Weigh').getByRole('button').first().click();
+    await row(page, 'Weigh').getByRole('button', { name: '15 min earlier' }).click();
+    await expect(async () => {
+      expect(await time(page, 'Weigh')).not.toBe(before[0]);
+      expect(await time(page, 'Bake')).not.toBe(before[1]);
+    }).toPass();
+    await page.reload();
+    await expect(row(page, 'Weigh').getByLabel('held fast')).toBeVisible();
+    await row(page, 'Weigh').getByRole('button').first().click();
+    await row(page, 'Weigh').getByRole('button', { name: 'Let it go' }).click();
+    await expect(async () => expect(await time(page, 'Bake')).toBe(before[1])).toPass();
+  });
+
+  test('dragged on the line of time, it moves too', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Lockside tin loaf, white', `${day(1)}T18:00`);
+    await expect(row(page, 'Weigh')).toBeVisible();
+    const before = await time(page, 'Weigh');
+    const block = page.locator('svg .step').first();
+    const box = (await block.boundingBox())!;
+    await page.mouse.move(box.x + 4, box.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(box.x - 30, box.y + 8, { steps: 5 });
+    await page.mouse.up();
+    await expect(row(page, 'Weigh').getByLabel('held fast')).toBeVisible();
+    expect(await time(page, 'Weigh')).not.toBe(before);
+  });
+
+  test('the bake begins from it, and a slow rise moves what follows', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await page
+      .getByRole('region', { name: 'What could be baked' })
+      .getByRole('button', { name: 'Plan Lockside tin loaf, white' })
+      .click();
+    await expect(row(page, 'Bake')).toBeVisible();
+    const planned = await time(page, 'Bake');
+    await page.getByRole('button', { name: 'Begin this bake' }).click();
+    await expect(page).toHaveURL(/\/bake\/.+/);
+    const bake = page.url();
+    await page.getByRole('button', { name: /Rise/ }).click();
+    await page.clock.setFixedTime('2026-11-26T09:30:00Z');
+    await page
+      .getByRole('region', { name: 'First rise' })
+      .getByRole('button', { name: 'It rises from now' })
+      .click();
+    await expect(page.getByText('All written down')).toBeVisible();
+    await page.clock.setFixedTime('2026-11-26T13:00:00Z');
+    await visit(page, '/bake');
+    await expect(row(page, 'First rise')).toContainText('under way');
+    await expect(async () => {
+      const late = await time(page, 'Bake');
+      expect(late > planned, `${late} after ${planned}`).toBe(true);
+      expect(late > '13:30').toBe(true);
+    }).toPass();
+    await visit(page, new URL(bake).pathname);
+    await page.getByRole('button', { name: 'Give this bake up' }).click();
+    await page.getByRole('button', { name: 'Yes, give it up' }).click();
+    await expect(page.getByText('This bake was given up')).toBeVisible();
+  });
+
+  test('every page says what is next, and what calls now', async ({ page }) => {
+    await cleared(page);
+    await page.request.put('/api/v1/plans/bar', {
+      data: { version: 0, formulaId: 'lockside-white', readyBy: `${day(1)}T13:00:00Z` },
+    });
+    await visit(page, '/pantry');
+    await expect(page.getByRole('link', { name: /Weigh, mix and knead: Lockside/ })).toBeVisible();
+    await page.request.put('/api/v1/timers/tea', {
+      data: { name: 'Tea', dueAt: '2026-11-26T08:59:00Z' },
+    });
+    await visit(page, '/book');
+    await expect(page.getByRole('link', { name: /Now: Tea/ })).toBeVisible();
+    await expect(page).toHaveTitle(/Tea/);
+  });
+
+  test('timers are set in words, survive a reload, and are stopped', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    const timers = page.getByRole('region', { name: 'Timers' });
+    await timers.getByLabel('What for').fill('Soak the oats');
+    await timers.getByLabel('Minutes').fill('long');
+    await timers.getByRole('button', { name: 'Set' }).click();
+    await expect(timers.getByRole('alert')).toContainText('How long?');
+    await expect(timers.getByLabel('What for')).toHaveValue('Soak the oats');
+    await timers.getByLabel('Minutes').fill('1 h 30 min');
+    await timers.getByRole('button', { name: 'Set' }).click();
+    await expect(timers.getByRole('listitem')).toContainText('Soak the oats · 10:30');
+    await page.reload();
+    await expect(timers.getByRole('listitem')).toContainText('in 1 h 30 min');
+    await timers.getByRole('button', { name: 'Stop Soak the oats' }).click();
+    await expect(timers.getByRole('listitem')).toHaveCount(0);
+  });
+
+  test('hours of the house are settled once, and plans keep to them', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/pantry/kitchen');
+    const asleep = page.getByRole('region', { name: 'Asleep' });
+    await asleep.getByLabel('To', { exact: true }).fill('10:00');
+    await asleep.getByLabel('To', { exact: true }).blur();
+    await expect(page.getByText('Remembered.')).toBeVisible();
+    await visit(page, '/bake');
+    await page.getByRole('button', { name: 'Plan Lockside tin loaf, white' }).click();
+    await expect(row(page, 'Weigh')).toContainText('10:00');
+    await visit(page, '/pantry/kitchen');
+    await asleep.getByLabel('To', { exact: true }).fill('22:30');
+    await asleep.getByLabel('To', { exact: true }).blur();
+    await expect(asleep.getByRole('alert')).toContainText('same time');
+    await asleep.getByLabel('To', { exact: true }).fill('06:30');
+    await asleep.getByLabel('To', { exact: true }).blur();
+    await expect(page.getByText('Remembered.')).toBeVisible();
+  });
+});
