@@ -57,6 +57,53 @@ test('a dough without flour is not told a time', async ({ page }) => {
   await expect(page.getByText(/cannot tell yet: go by the eye/)).toBeVisible();
 });
 
+test('how much starter, how long, how sour: the dot is moved, taken, and doped for the evening', async ({
+  page,
+}) => {
+  await visit(page, '/bench/towpath-sourdough');
+  await page.getByRole('tab', { name: 'Leaven' }).click();
+  const dot = page.getByRole('slider', { name: 'Starter' });
+  await expect(dot).toHaveAttribute('aria-valuetext', /g, .*h.*, (mild|lightly sour|tangy|sharp)/);
+  const before = Number(await dot.getAttribute('aria-valuenow'));
+  await dot.focus();
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowDown');
+  expect(Number(await dot.getAttribute('aria-valuenow'))).toBeLessThan(before * 0.8);
+  const box = (await dot.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x, box.y + 30, { steps: 4 });
+  await page.mouse.up();
+  const lower = Number(await dot.getAttribute('aria-valuenow'));
+  expect(lower).toBeLessThan(before * 0.7);
+  const starter = page.getByRole('region', { name: 'Starter', exact: true });
+  await starter.getByRole('button', { name: 'Take it' }).click();
+  await expect(starter.getByRole('button', { name: 'Take it' })).toBeHidden();
+  await expect
+    .poll(async () => Number(await dot.getAttribute('aria-valuenow')))
+    .toBeCloseTo(lower, 0);
+
+  const doping = page.getByRole('region', { name: /For the same evening/ });
+  await doping.getByLabel('First rise ready in').fill('0.2');
+  await expect(doping).toContainText('No amount of yeast is that quick');
+  await doping.getByLabel('First rise ready in').fill('4');
+  await expect(doping).toContainText(/g of yeast/);
+  await doping.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByLabel(/^Grams of instant yeast/)).toBeVisible();
+  await expect(doping).toBeHidden();
+});
+
+test('a poolish is taken out of the dough in one gesture, and mixed with it again', async ({
+  page,
+}) => {
+  await visit(page, '/bench/lockside-whole');
+  await page.getByRole('tab', { name: 'Leaven' }).click();
+  await page.getByRole('button', { name: 'Poolish, overnight: do that' }).click();
+  await expect(page.getByText('Poolish', { exact: true }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Poolish, overnight: do that' })).toBeHidden();
+  await page.getByRole('tab', { name: 'Rise' }).click();
+  await expect(page.getByRole('list', { name: 'When it will be ready' })).toContainText('about');
+});
+
 test('a rise is noted on the bake’s page: it leads by the clock, and the leaven is learned', async ({
   page,
 }) => {

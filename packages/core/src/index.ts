@@ -290,3 +290,17 @@ export { oneKitchen, type Closed, type Fact, type Locks, type Resources } from '
 export { wayIds, ways, type WayId } from './schedule/ways.ts';
 export { planFacts, type FactsNoted } from './bake/plan-facts.ts';
 export { stepCurve } from './schedule/step-curve.ts';
+export { aheadKindIds, aheadKinds, aheadOf, foldIn, type AheadKind } from './ferment/ahead.ts';
+export { dopingFor, type Doping } from './ferment/doping.ts';
+export { starterHydration } from './ferment/starter-hydration.ts';
+export { yeastFromFreezer, yeastUses } from './ingredient/yeast-use.ts';
+export { tangIds, tangs, type TangId } from './ferment/souring.ts';
+export {
+  forTang,
+  starterLadder,
+  starterStep,
+  withinShare,
+  type StarterStep,
+} from './ferment/starter-ladder.ts';
+export { starterShare } from './ferment/starter-share.ts';
+export { warmAndCold, type SchoolPlan } from './ferment/warm-and-cold.ts';

@@ -14,6 +14,7 @@
   > = [
     ['sure', 'How sure', () => import('../sure/SurePanel.svelte')],
     ['rise', 'Rise', () => import('../rise/RisePanel.svelte')],
+    ['leaven', 'Leaven', () => import('../leaven/LeavenPanel.svelte')],
     ['strength', 'Strength and mixing', () => import('../strength/StrengthPanel.svelte')],
     ['salt', 'Salt', () => import('../strength/SaltPanel.svelte')],
     ['slices', 'Slices', () => import('../portion/PortionPanel.svelte')],

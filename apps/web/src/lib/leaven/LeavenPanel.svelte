@@ -1,0 +1,182 @@
+<script lang="ts">
+  import {
+    hoursText,
+    isForecast,
+    yeastFromFreezer,
+    yeastUses,
+    type SchoolPlan,
+  } from '@tender-crumb/core';
+  import type { Bench } from '../bench/bench.svelte.ts';
+  import { asMass, asWarmth, say } from '../ui/writing.ts';
+  import { Leavens } from './leaven.svelte.ts';
+  import StarterLadder from './StarterLadder.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const leavens = new Leavens(() => bench);
+  const kind = $derived(leavens.yeast?.of.yeast);
+
+  function takeStarter() {
+    if (!leavens.changes || !leavens.shown) return;
+    bench.takeChanges({
+      correction: 'starter:share',
+      reason: `${Math.round(leavens.gramsOf(leavens.shown.percent))} g of ripe starter has the first rise ready in ${hoursText(leavens.shown.hours)}`,
+      basis: 'rise model, calibrated on customary rises',
+      changes: leavens.changes,
+    });
+    leavens.looked = undefined;
+  }
+
+  /** Hours of all rises of a school; none where one of them never comes there. */
+  const hoursOf = ({ rises }: SchoolPlan): number | undefined =>
+    rises.every((r) => isForecast(r.forecast))
+      ? rises.reduce((sum, r) => sum + (isForecast(r.forecast) ? r.forecast.middle : 0), 0)
+      : undefined;
+</script>
+
+<div class="grid gap-5">
+  {#if leavens.ladder.length > 1 && leavens.own && leavens.shown}
+    <section class="grid gap-2" aria-label="Starter">
+      <StarterLadder
+        ladder={leavens.ladder}
+        own={leavens.own}
+        shown={leavens.shown}
+        grams={(p) => leavens.gramsOf(p)}
+        onlook={(p) => (leavens.looked = p)}
+      />
+      {#if leavens.looked !== undefined}
+        <p class="flex flex-wrap items-center gap-2">
+          {#if leavens.changes}
+            <button class="knob knob-act" type="button" onclick={takeStarter}>Take it</button>
+            <span class="quiet">Its flour and water come out of the dough, or go back there.</span>
+          {:else}
+            <span class="text-act">The dough has not so much flour and water to give.</span>
+          {/if}
+          <button class="knob" type="button" onclick={() => (leavens.looked = undefined)}
+            >As it was</button
+          >
+        </p>
+      {/if}
+      <p class="quiet">
+        How sour is ordered by common practice and measured by nobody: it says more or less, not how
+        much. Whole grain and a hungry starter are sourer.
+      </p>
+    </section>
+    {#if !leavens.yeast}
+      <section class="bowl grid gap-2 p-3" aria-labelledby="doping">
+        <h2 id="doping">For the same evening: a little yeast beside it</h2>
+        <div class="flex flex-wrap items-end gap-3">
+          <label class="quiet grid gap-1"
+            >First rise ready in, hours
+            <input
+              class="field w-24 text-right text-base text-ink"
+              inputmode="decimal"
+              bind:value={leavens.evening}
+              aria-invalid={leavens.hours === undefined}
+            />
+          </label>
+          <div aria-live="polite">
+            {#if leavens.doping && 'grams' in leavens.doping}
+              {@const doping = leavens.doping}
+              <p>
+                <b class="text-lg">{asMass(doping.grams)}</b> of yeast.
+                <span class="quiet"
+                  >8 times in 10 between {asMass(doping.low)} and {asMass(doping.high)}.</span
+                >
+              </p>
+            {:else if leavens.doping}
+              <p>
+                {leavens.doping.why === 'too-late'
+                  ? 'The starter alone is there by then.'
+                  : 'No amount of yeast is that quick: make it warmer, or give it longer.'}
+              </p>
+            {:else if leavens.hours === undefined}
+              <p class="text-act" role="alert">Hours, up to 24.</p>
+            {/if}
+          </div>
+          {#if leavens.doping && 'grams' in leavens.doping}
+            {@const doping = leavens.doping}
+            <button
+              class="knob knob-act"
+              type="button"
+              onclick={() => bench.takeChanges(doping.correction)}>Take it</button
+            >
+          {/if}
+        </div>
+        <p class="quiet">
+          Some do, so that it fits a machine or an evening; others never would. The time is certain
+          and it may double; it tastes milder and keeps less long.
+        </p>
+      </section>
+    {/if}
+  {/if}
+  {#if leavens.schools.length > 0}
+    <section class="grid gap-2" aria-labelledby="schools">
+      <h2 id="schools">Warm or cold?</h2>
+      <ul class="grid gap-3 sm:grid-cols-2">
+        {#each leavens.schools as school (school.id)}
+          {@const hours = hoursOf(school)}
+          <li class="bowl p-3">
+            <h3 class="font-semibold">{school.label}</h3>
+            <p class="text-2xl font-bold">
+              {hours === undefined ? 'longer than five days' : `about ${hoursText(hours)}`}
+            </p>
+            <p class="quiet">
+              both rises together; dough at {asWarmth(school.dough)}{school.water
+                ? `, water at ${asWarmth(school.water.celsius)}${school.water.beyond ? ' at most' : ''}`
+                : ''}
+            </p>
+            <p>{say(school.says)}.</p>
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/if}
+  {#if leavens.ahead.length + leavens.back.length > 0}
+    <section class="grid gap-2" aria-labelledby="ahead">
+      <h2 id="ahead">Mix part of it ahead</h2>
+      <ul>
+        {#each leavens.ahead as one (one.id)}
+          <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1.5">
+            <span class="min-w-0 flex-1 basis-64"
+              ><b>{one.label}</b> <span class="quiet">{one.says}</span></span
+            >
+            <button
+              class="knob"
+              type="button"
+              aria-label="{one.label}: do that"
+              onclick={() => bench.takeChanges(one.correction)}>Do that</button
+            >
+          </li>
+        {/each}
+        {#each leavens.back as one (one.stage)}
+          <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1.5">
+            <span>{one.name} stands in it.</span>
+            <button class="knob" type="button" onclick={() => bench.takeChanges(one.correction)}
+              >Mix it with the dough</button
+            >
+          </li>
+        {/each}
+      </ul>
+      <p class="quiet">Flour, water and yeast stay as they are in all; it can be given back.</p>
+    </section>
+  {/if}
+  {#if kind}
+    <section class="grid gap-1" aria-labelledby="how-yeast">
+      <h2 id="how-yeast">How this yeast goes in</h2>
+      <ul class="list-disc pl-5">
+        {#each yeastUses[kind] as use (use.says)}
+          <li>
+            {use.says}{use.liquid
+              ? `, liquid at ${asWarmth(use.liquid[0])} to ${asWarmth(use.liquid[1])}`
+              : ''}
+          </li>
+        {/each}
+      </ul>
+      <p class="quiet">
+        The packet’s own words go before these. {yeastFromFreezer} Above about {asWarmth(50)} yeast is
+        harmed; with eggs in it, water is hot from the tap at most, never boiling.
+      </p>
+    </section>
+  {/if}
+</div>
