@@ -32,6 +32,14 @@ import {
   type Room,
 } from '@tender-crumb/core';
 import { demoBreads, type DemoBread } from './formulas.ts';
+import {
+  demoAppliances,
+  demoFeedings,
+  demoLeavens,
+  demoPlans,
+  starterOf,
+  type DemoFeeding,
+} from './leavens.ts';
 import { Draws } from './random.ts';
 import { demoBags, demoLabels, hiddenTruth } from './truth.ts';
 
@@ -44,6 +52,7 @@ export const demoSettings: Settings = {
   ...defaultSettings,
   measures: { cup: 'metric', tablespoon: 'metric', fill: 'spooned', egg: 'eu-medium' },
   yeastKept: 'instant-yeast',
+  appliances: demoAppliances,
 };
 const demoHousehold: Household = { ...defaultHousehold, ...demoSettings };
 
@@ -70,6 +79,9 @@ export interface DemoData {
     readonly versions: ReadonlyArray<{ readonly formula: Formula; readonly at: string }>;
   }>;
   readonly bakes: readonly DemoBake[];
+  readonly feedings: readonly DemoFeeding[];
+  /** What is planned for this week. */
+  readonly plans: ReturnType<typeof demoPlans>;
 }
 
 /** Lines bound to the season's bags. */
@@ -77,6 +89,7 @@ const withBags = (formula: Formula, season: 'spring' | 'autumn'): Formula => ({
   ...formula,
   stages: formula.stages.map((s) => ({
     ...s,
+    ...(s.kind === 'starter' ? { bag: starterOf } : {}),
     lines: s.lines.map((l) => {
       const bag = demoBags.find((b) => b.ingredient === l.ingredient && b.id.endsWith(season));
       return bag ? { ...l, bag: bag.id } : l;
@@ -161,10 +174,19 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
   return {
     settings: { ...demoSettings, room: bakes.at(-1)!.room },
     labels: demoLabels,
-    bags: counted,
+    bags: [
+      ...counted,
+      ...demoLeavens.map((b) =>
+        b.kind === 'yeast'
+          ? { ...b, bestBefore: day(end + (b.id === 'yeast-jar' ? 300 : -20) * dayMs) }
+          : b,
+      ),
+    ],
     formulas,
     // As they came to their end: the book learns in that order.
     bakes: bakes.sort((a, b) => (endOf(a) < endOf(b) ? -1 : 1)),
+    feedings: demoFeedings(new Draws(seed + 2), begin, end),
+    plans: demoPlans(today),
   };
 }
 

@@ -14,6 +14,7 @@ const pages = [
   ['Figures', '/pantry/figures'],
   ['Devices', '/pantry/devices'],
   ['Hours, ovens and hands', '/pantry/kitchen'],
+  ['Leavens', '/pantry/leavens'],
   ['Nothing here', '/nowhere'],
 ] as const;
 

@@ -95,6 +95,44 @@ describe('API of what is planned, and of timers', () => {
     expect((await plans())['plans']).to.deep.equal([]);
   });
 
+  it('a starter’s feedings: written once, mended, taken out; the last one dates it', async () => {
+    const starter = {
+      kind: 'starter',
+      name: 'Barge',
+      ingredient: 'rye-whole',
+      hydration: 1,
+      keptAt: 'fridge',
+    };
+    const { id } = (await server.ask('POST', '/api/v1/bags', starter)).json;
+    const path = `/api/v1/bags/${id}/feedings`;
+    const feeding = { at: '2026-11-20T20:00:00Z', seed: 20, flour: 50, water: 50 };
+    expect((await server.ask('PUT', `${path}/f1`, feeding)).status).to.equal(200);
+    expect(
+      (await server.ask('PUT', `${path}/f1`, { ...feeding, peakAt: '2026-11-21T05:00:00Z' }))
+        .status,
+    ).to.equal(200);
+    await server.ask('PUT', `${path}/f2`, { ...feeding, at: '2026-11-22T20:00:00Z' });
+    const fedOn = async () => {
+      const { bags } = (await server.ask('GET', '/api/v1/bags')).json;
+      return (bags as Array<{ id: string; fedOn?: string }>).find((b) => b.id === id)?.fedOn;
+    };
+    expect(await fedOn()).to.equal('2026-11-22');
+    await server.ask('DELETE', `${path}/f2`);
+    expect(await fedOn()).to.equal('2026-11-20');
+    await server.ask('DELETE', `${path}/f1`);
+    expect(await fedOn()).to.equal(undefined);
+    expect((await server.ask('PUT', `${path}/f3`, { ...feeding, seed: 0 })).status).to.equal(400);
+    expect((await server.ask('PUT', `${path}/f3`, { ...feeding, flour: 20_001 })).status).to.equal(
+      400,
+    );
+    const { id: flour } = (
+      await server.ask('POST', '/api/v1/bags', { name: 'Sack', ingredient: 'bread-flour' })
+    ).json;
+    expect((await server.ask('PUT', `/api/v1/bags/${flour}/feedings/f`, feeding)).status).to.equal(
+      404,
+    );
+  });
+
   it('timers outlive the server, and are stopped', async () => {
     const timer = { name: 'Soak the oats', dueAt: '2026-11-28T13:00:00Z' };
     expect((await server.ask('PUT', '/api/v1/timers/t', timer)).status).to.equal(200);

@@ -156,6 +156,9 @@ describe('moments in words', () => {
     expect(text('2026-11-26T11:30:00+01:00')).to.equal('in 1 h 30 min');
     expect(text('2026-11-26T09:40:00+01:00')).to.equal('20 min ago');
     expect(text('2026-11-27T10:29:00+01:00')).to.equal('in 24 h');
+    expect(text('2026-11-28T21:59:00+01:00')).to.equal('in 59 h');
+    expect(text('2026-11-28T22:00:00+01:00')).to.equal('in 3 days');
+    expect(text('2026-11-10T10:00:00+01:00')).to.equal('16 days ago');
   });
 
   it('a field of a date and a time goes there and back, through a change of clocks', () => {

@@ -235,3 +235,5 @@ export * from '../src/ingredient/yeast-use.ts';
 export * from '../src/ferment/souring.ts';
 export * from '../src/ferment/starter-ladder.ts';
 export * from '../src/ferment/warm-and-cold.ts';
+export * from '../src/ferment/builds.ts';
+export * from '../src/ferment/starter-standing.ts';

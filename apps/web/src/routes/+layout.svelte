@@ -111,7 +111,7 @@
 </header>
 <SyncMark />
 <LearningMark learning={data.learning} />
-{#if data.device}<Watch />{/if}
+{#if data.device}<Watch watched={data.watched} />{/if}
 <main id="main" class="mx-auto max-w-[88rem] px-4 py-4">
   {@render children()}
 </main>

@@ -90,6 +90,16 @@ export const aheadKinds = {
     process: { minutes: 30, mostMinutes: 960, celsius: boiling, place: 'room', end: 'time' },
     says: 'flour in boiling water holds it: a soft crumb that keeps; mind the steam',
   },
+  discard: {
+    label: 'Use starter discard',
+    kind: 'soaker',
+    name: 'Discard',
+    of: 'flour',
+    share: share(0.1),
+    water: water(100),
+    process: { place: 'fridge' },
+    says: 'flour and water that are there already, with some tang: it no longer raises',
+  },
 } as const satisfies Record<string, Ahead>;
 
 export type AheadKind = keyof typeof aheadKinds;

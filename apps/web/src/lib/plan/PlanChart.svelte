@@ -28,6 +28,8 @@
   const lane = { height: 84, name: 18, block: 24, rise: 34, gap: 6 } as const;
   const top = 28;
   const left = 2;
+  /** Room for what is written at the right end. */
+  const edge = 30;
 
   const ms = (iso: string) => Date.parse(iso);
   const from = $derived(Math.min(...plan.steps.map((s) => ms(s.earliest))));
@@ -35,7 +37,7 @@
   const x = $derived(
     scaleTime()
       .domain([from - 10 * 60_000, to + 10 * 60_000])
-      .range([left, Math.max(300, width) - 2]),
+      .range([left, Math.max(300, width) - edge]),
   );
   /** Hours that are written along it: as many as are read at a glance, by the clock of the house. */
   const marks = $derived.by(() => {

@@ -13,6 +13,13 @@
   /** What others of the house changed is looked up so often, ms. */
   const lookUp = 60_000;
 
+  let {
+    watched,
+  }: {
+    /** There is something to look out for: its room is kept until it is known what. */
+    watched: boolean;
+  } = $props();
+
   let planning = $state.raw<Planning>();
   const onPlan = $derived(page.url.pathname === '/bake');
   const step = $derived(planning?.next);
@@ -69,23 +76,25 @@
   });
 </script>
 
-{#if planning && !onPlan && (step || calls.length > 0)}
+{#if watched && !onPlan}
   <a
-    class="no-print block border-b border-line px-4 py-2 {calls.length > 0
+    class="no-print flex min-h-11 items-center border-b border-line px-4 {calls.length > 0
       ? 'bg-act text-on-act'
       : 'bg-sunk'}"
     href="/bake"
     aria-live="polite"
   >
-    <span class="mx-auto flex max-w-[86rem] items-center gap-2">
+    <span class="mx-auto flex w-full max-w-[86rem] items-center gap-2">
       <AlarmClock size={18} aria-hidden="true" />
       {#if calls.length > 0}
         <b>Now: {calls.map((c) => c.says).join(' · ')}</b>
-      {:else if step}
+      {:else if planning && step}
         <span
           ><b>{timeText(step.start, planning.data.zone, planning.now)}</b>
           {step.label}: {planning.nameOf(step.bake)}, {untilText(step.start, planning.now)}</span
         >
+      {:else}
+        <span>What is planned</span>
       {/if}
     </span>
   </a>

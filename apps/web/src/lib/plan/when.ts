@@ -15,14 +15,21 @@ export function timeText(iso: string, zone: string, now: Date): string {
     : moment.toFormat('d LLL HH:mm');
 }
 
+/** From so many hours on, days are counted. */
+const daysFrom = 60;
+
 /** How long until a moment, or since it: “in 40 min”, “20 min ago”. */
 export function untilText(iso: string, now: Date): string {
   const minutes = Math.round((Date.parse(iso) - now.getTime()) / 60_000);
   if (minutes === 0) return 'now';
   const [hours, rest] = [Math.floor(Math.abs(minutes) / 60), Math.abs(minutes) % 60];
-  const text = [hours > 0 ? `${hours} h` : '', rest > 0 && hours < 12 ? `${rest} min` : '']
-    .filter(Boolean)
-    .join(' ');
+  const days = Math.round(hours / 24);
+  const text =
+    hours >= daysFrom
+      ? `${days} days`
+      : [hours > 0 ? `${hours} h` : '', rest > 0 && hours < 12 ? `${rest} min` : '']
+          .filter(Boolean)
+          .join(' ');
   return minutes > 0 ? `in ${text}` : `${text} ago`;
 }
 

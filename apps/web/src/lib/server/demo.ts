@@ -3,6 +3,8 @@ import type { Database } from './database/open.ts';
 import { addBag } from './store/bags.ts';
 import { addOwn } from './store/own.ts';
 import { appendEvents, startBake } from './store/bakes.ts';
+import { saveFeeding } from './store/feedings.ts';
+import { savePlan } from './store/plans.ts';
 import { addFormula, saveFormula } from './store/formulas.ts';
 import { saveSettings } from './store/household.ts';
 
@@ -26,5 +28,7 @@ export async function fillDemo(db: Database, today: Date): Promise<void> {
       await startBake(tx, { ...bake, formulaVersion: bake.version });
       await appendEvents(tx, bake.id, bake.events);
     }
+    for (const { bag, ...feeding } of data.feedings) await saveFeeding(tx, bag, feeding);
+    for (const plan of data.plans) await savePlan(tx, plan);
   });
 }

@@ -2,6 +2,7 @@
   import { editStage, moveStage, removeStage, type StageHead } from '@tender-crumb/core';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
+  import FlaskConical from '@lucide/svelte/icons/flask-conical';
   import Ellipsis from '@lucide/svelte/icons/ellipsis';
   import Trash2 from '@lucide/svelte/icons/trash-2';
   import type { Bench } from '../bench/bench.svelte.ts';
@@ -28,7 +29,34 @@
     const next = moveStage(bench.formula, stage.id, by);
     return { does: () => bench.edit(next), not: next === bench.formula };
   };
+  /** The household's starters: what is noted of a rise is learned of the one that it is of. */
+  const starters = $derived(
+    stage.kind === 'starter'
+      ? bench.household.bags.filter((b) => b.kind === 'starter' && !b.finished)
+      : [],
+  );
+  const bound = $derived(starters.find((b) => b.id === stage.bag));
+  const bind = (bag: string | undefined): void => {
+    const { bag: before, ...head } = stage;
+    void before;
+    bench.edit({
+      ...bench.formula,
+      stages: bench.formula.stages.map((s) => {
+        if (s.id !== stage.id) return s;
+        return { ...head, lines: s.lines, ...(bag === undefined ? {} : { bag }) };
+      }),
+    });
+  };
   const deeds = $derived<readonly Deed[]>([
+    ...starters.map((b) => ({
+      says: `It is of ${b.name}`,
+      icon: FlaskConical,
+      does: () => bind(b.id),
+      not: b.id === stage.bag,
+    })),
+    ...(bound
+      ? [{ says: 'Of no starter in particular', icon: FlaskConical, does: () => bind(undefined) }]
+      : []),
     { says: 'Move the part up', icon: ArrowUp, ...move(-1) },
     { says: 'Move the part down', icon: ArrowDown, ...move(1) },
     {
@@ -63,6 +91,7 @@
     {:else}
       {stage.name}
     {/if}
+    {#if bound}<span class="quiet font-normal">of {bound.name}</span>{/if}
   </th>
   <td class="share">{percent}</td>
   <td>{asMassNumber(grams)}</td>

@@ -6,7 +6,7 @@ import type { PageServerLoad } from './$types';
 
 /** So many breads are offered for a plan; of so many it is said at once when they could be ready. */
 const mostOffered = 200;
-const mostTold = 12;
+const mostTold = 30;
 
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();

@@ -1,4 +1,4 @@
-import { knownThirst, pantryIn } from '@tender-crumb/core';
+import { kindOfBag, knownThirst, pantryIn } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listLabels } from '$lib/server/store/own.ts';
 import { bakesMeasuredOtherwise } from '$lib/server/store/kitchens.ts';
@@ -16,9 +16,11 @@ export const load: PageServerLoad = async () => {
     household,
     labels,
     measuredOtherwise: await bakesMeasuredOtherwise(db, household),
-    bags: household.bags.map((b) => ({
-      ...b,
-      known: knownThirst({ ingredient: b.ingredient, bag: b.id }, belief, pantryIn(household)),
-    })),
+    bags: household.bags
+      .filter((b) => kindOfBag(b) === 'flour')
+      .map((b) => ({
+        ...b,
+        known: knownThirst({ ingredient: b.ingredient, bag: b.id }, belief, pantryIn(household)),
+      })),
   };
 };

@@ -1,5 +1,6 @@
 import { isDay, isMoment } from '@tender-crumb/core';
 import Joi from 'joi';
+import type { Feeding } from '../store/feedings.ts';
 
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 export const plainId = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
@@ -11,3 +12,16 @@ const existing = (isOne: (text: string) => boolean, what: string) =>
     .messages({ 'any.invalid': `is not ${what}` });
 export const instant = existing(isMoment, 'a moment, such as 2026-05-01T08:00:00Z');
 export const day = existing(isDay, 'a day, such as 2026-05-01');
+
+const feedingGrams = Joi.number().min(0).max(20_000);
+
+/** What a starter was fed: something, at least. */
+export const feedingBody = Joi.object<Omit<Feeding, 'id'>>({
+  at: instant.required(),
+  seed: feedingGrams.greater(0).required(),
+  flour: feedingGrams.greater(0).required(),
+  water: feedingGrams.required(),
+  peakAt: instant,
+  discard: feedingGrams,
+  note: Joi.string().max(500),
+}).required();

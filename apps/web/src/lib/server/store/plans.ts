@@ -63,6 +63,13 @@ export async function listPlans(db: Database): Promise<PlannedBake[]> {
   return rows.map(ofRow);
 }
 
+/** Whether there is anything to look out for: a planned bake, or a timer. */
+export async function isWatched(db: Database): Promise<boolean> {
+  const plan = await db.selectFrom('planned_bake').select('id').limit(1).executeTakeFirst();
+  if (plan && (await listPlans(db)).length > 0) return true;
+  return (await db.selectFrom('timer').select('id').limit(1).executeTakeFirst()) !== undefined;
+}
+
 /** The same with what was noted of the bakes that have begun. */
 export async function plansWithBakes(db: Database): Promise<PlannedWithBake[]> {
   const plans = await listPlans(db);

@@ -1,0 +1,311 @@
+<script lang="ts">
+  import {
+    buildsFor,
+    hoursText,
+    isRefused,
+    mostBuilds,
+    starterStanding,
+    starterStandings,
+    usualWarmth,
+    type Bag,
+    type Household,
+    type Ingredient,
+    type Paces,
+  } from '@tender-crumb/core';
+  import Pencil from '@lucide/svelte/icons/pencil';
+  import X from '@lucide/svelte/icons/x';
+  import { DateTime } from 'luxon';
+  import { nanoid } from 'nanoid';
+  import { untrack } from 'svelte';
+  import { api } from '../api.ts';
+  import { numberIn } from '../pantry/faults.ts';
+  import { fieldOf, momentOfField, timeText, untilText } from '../plan/when.ts';
+  import type { Feeding } from '../server/store/feedings.ts';
+  import { asMass } from '../ui/writing.ts';
+  import LeavenForm from './LeavenForm.svelte';
+
+  let {
+    bag,
+    feedings,
+    household,
+    flours,
+    paces,
+    zone,
+    onchange,
+  }: {
+    bag: Bag;
+    feedings: readonly Feeding[];
+    household: Household;
+    flours: readonly Ingredient[];
+    paces: Paces;
+    zone: string;
+    onchange: () => Promise<unknown>;
+  } = $props();
+
+  let now = $state.raw(new Date());
+  let editing = $state(false);
+  let fault = $state('');
+  let whole = $state(false);
+
+  const last = $derived(feedings[0]);
+  const fedAt = $derived(last?.at ?? (bag.fedOn ? `${bag.fedOn}T12:00:00Z` : undefined));
+  const keptAt = $derived(bag.keptAt ?? 'fridge');
+  const standing = $derived(
+    fedAt === undefined
+      ? undefined
+      : starterStandings[
+          starterStanding(Math.max(0, (now.getTime() - Date.parse(fedAt)) / 3_600_000), keptAt)
+        ],
+  );
+  const hydration = $derived(bag.hydration ?? 1);
+  const grain = $derived(flours.find((f) => f.id === bag.ingredient)?.whole ?? 0);
+  const discard = $derived(feedings.reduce((sum, f) => sum + (f.discard ?? 0), 0));
+
+  /** What was fed just now: the last again, until something else is typed. */
+  let fed = $state(
+    untrack(() => ({
+      seed: String(feedings[0]?.seed ?? 20),
+      flour: String(feedings[0]?.flour ?? 50),
+      water: String(feedings[0]?.water ?? Math.round(50 * (bag.hydration ?? 1))),
+      discard: '',
+    })),
+  );
+
+  /** Asked for: ripe starter at a time. */
+  let wanted = $state('100');
+  let kept = $state('20');
+  let ripeAt = $state(
+    untrack(() =>
+      fieldOf(DateTime.now().plus({ days: 1 }).set({ hour: 9, minute: 0 }).toISO()!, zone),
+    ),
+  );
+  let builds = $state(untrack(() => String(Math.max(1, standing?.feedings ?? 1))));
+  const planned = $derived.by(() => {
+    const [want, keep] = [numberIn(wanted), numberIn(kept)];
+    const moment = momentOfField(ripeAt, zone);
+    if (want === undefined || !(want > 0) || want > 20_000) return 'How much? Grams, above 0.';
+    if (keep === undefined || !(keep >= 0) || keep > 20_000) return 'Nothing or more is kept.';
+    if (!moment) return 'A day and a time of day are wanted.';
+    const hours = (Date.parse(moment) - now.getTime()) / 3_600_000;
+    if (hours <= 0) return 'That time is past already.';
+    const found = buildsFor(
+      {
+        want,
+        keep,
+        hydration,
+        whole: grain,
+        celsius: household.room.celsius ?? usualWarmth.air,
+        hours,
+        builds: Number(builds),
+      },
+      paces,
+    );
+    return isRefused(found) ? found.refused.says : found;
+  });
+  const momentAfter = (hours: number): string =>
+    new Date(now.getTime() + hours * 3_600_000).toISOString();
+
+  async function ask(what: () => Promise<unknown>): Promise<void> {
+    fault = '';
+    try {
+      await what();
+      now = new Date();
+      await onchange();
+    } catch (refusal) {
+      fault = `That was not written down: ${(refusal as Error).message}`;
+    }
+  }
+
+  function feed(event: SubmitEvent) {
+    event.preventDefault();
+    const [seed, flour, water] = [numberIn(fed.seed), numberIn(fed.flour), numberIn(fed.water)];
+    const thrown = numberIn(fed.discard);
+    if (
+      !(seed! > 0) ||
+      !(flour! > 0) ||
+      !(water! >= 0) ||
+      (thrown !== undefined && !(thrown >= 0))
+    ) {
+      fault = 'Grams of starter and of flour above 0, and of water 0 or more.';
+      return;
+    }
+    void ask(() =>
+      api('PUT', `/api/v1/bags/${bag.id}/feedings/${nanoid()}`, {
+        at: new Date().toISOString(),
+        seed,
+        flour,
+        water,
+        ...(thrown ? { discard: thrown } : {}),
+      }),
+    );
+  }
+
+  const peaked = (feeding: Feeding) => {
+    const { id, ...rest } = feeding;
+    return ask(() =>
+      api('PUT', `/api/v1/bags/${bag.id}/feedings/${id}`, {
+        ...rest,
+        peakAt: new Date().toISOString(),
+      }),
+    );
+  };
+</script>
+
+<section class="bowl grid gap-4 p-4" aria-label={bag.name}>
+  <div class="flex flex-wrap items-center justify-between gap-2">
+    <h2 class="text-xl leading-tight">{bag.name}</h2>
+    <button
+      class="touch justify-center rounded p-2 text-soft hover:bg-sunk"
+      type="button"
+      aria-label="Change {bag.name}"
+      aria-expanded={editing}
+      onclick={() => (editing = !editing)}><Pencil size={18} /></button
+    >
+  </div>
+  {#if editing}
+    <LeavenForm
+      kind="starter"
+      {bag}
+      kinds={flours}
+      ondone={() => {
+        editing = false;
+        void onchange();
+      }}
+    />
+  {/if}
+  <div>
+    {#if standing}
+      <p class="text-lg"><b>{standing.label}</b>: {standing.says}.</p>
+    {:else}
+      <p class="text-lg">Nobody wrote down yet when it was fed.</p>
+    {/if}
+    <p class="quiet">
+      {flours.find((f) => f.id === bag.ingredient)?.name ?? ''}, {Math.round(hydration * 100)} % water,
+      in {keptAt === 'fridge' ? 'the fridge' : 'the room'}{fedAt
+        ? `; fed ${timeText(fedAt, zone, now)}, ${untilText(fedAt, now)}`
+        : ''}{discard > 0 ? `; ${asMass(discard)} of discard put by` : ''}.
+      {paces.starter ? 'Its pace is learned from your bakes.' : ''}
+    </p>
+  </div>
+
+  <form class="grid gap-2" onsubmit={feed} novalidate aria-label="Fed just now">
+    <h3 class="font-semibold">Fed just now</h3>
+    <div class="flex flex-wrap items-end gap-2">
+      {#each [['seed', 'Starter'], ['flour', 'Flour'], ['water', 'Water'], ['discard', 'Discard put by']] as const as [field, label] (field)}
+        <label class="quiet grid gap-1"
+          >{label}, g
+          <input
+            class="field w-24 text-right text-base text-ink"
+            inputmode="decimal"
+            placeholder={field === 'discard' ? 'none' : ''}
+            bind:value={fed[field]}
+          />
+        </label>
+      {/each}
+      <button class="knob touch" type="submit">Write it down</button>
+    </div>
+  </form>
+
+  <div class="grid gap-2" role="group" aria-label="Ripe for a bake">
+    <h3 class="font-semibold">Ripe for a bake</h3>
+    <div class="flex flex-wrap items-end gap-2">
+      <label class="quiet grid gap-1"
+        >Ripe at
+        <input class="field text-base text-ink" type="datetime-local" bind:value={ripeAt} />
+      </label>
+      <label class="quiet grid gap-1"
+        >The dough takes, g
+        <input
+          class="field w-28 text-right text-base text-ink"
+          inputmode="decimal"
+          bind:value={wanted}
+        />
+      </label>
+      <label class="quiet grid gap-1"
+        >Kept, g
+        <input
+          class="field w-24 text-right text-base text-ink"
+          inputmode="decimal"
+          bind:value={kept}
+        />
+      </label>
+      <label class="quiet grid gap-1"
+        >Feedings
+        <select class="field text-base text-ink" bind:value={builds}>
+          {#each Array.from({ length: mostBuilds }, (_, i) => String(i + 1)) as n (n)}
+            <option value={n}>{n}</option>
+          {/each}
+        </select>
+      </label>
+    </div>
+    <div aria-live="polite">
+      {#if typeof planned === 'string'}
+        <p class="text-act" role="alert">{planned}</p>
+      {:else}
+        <ol class="grid gap-1">
+          {#each planned as build (build.at)}
+            <li class="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 border-t border-line py-1">
+              <b class="text-lg text-rim tabular-nums"
+                >{timeText(momentAfter(build.at), zone, now)}</b
+              >
+              <span>
+                <b>{asMass(build.seed)}</b> of starter, <b>{asMass(build.flour)}</b> of flour,
+                <b>{asMass(build.water)}</b> of water
+                <span class="quiet"
+                  >ripe after {hoursText(build.hours.low)} to {hoursText(
+                    build.hours.high,
+                  )}{build.nearest ? ', the nearest that there is' : ''}</span
+                >
+              </span>
+            </li>
+          {/each}
+        </ol>
+      {/if}
+    </div>
+  </div>
+
+  {#if feedings.length > 0}
+    <div>
+      <h3 class="font-semibold">What it was fed</h3>
+      <ul>
+        {#each feedings.slice(0, whole ? feedings.length : 5) as feeding (feeding.id)}
+          <li
+            class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1 tabular-nums"
+          >
+            <span>
+              {timeText(feeding.at, zone, now)}
+              <span class="quiet"
+                >{asMass(feeding.seed)} + {asMass(feeding.flour)} + {asMass(
+                  feeding.water,
+                )}{feeding.peakAt
+                  ? `, highest after ${hoursText((Date.parse(feeding.peakAt) - Date.parse(feeding.at)) / 3_600_000)}`
+                  : ''}{feeding.note ? `, ${feeding.note}` : ''}</span
+              >
+            </span>
+            <span class="flex gap-1">
+              {#if feeding === last && !feeding.peakAt}
+                <button class="knob touch" type="button" onclick={() => void peaked(feeding)}
+                  >It stands highest now</button
+                >
+              {/if}
+              <button
+                class="knob touch px-2"
+                type="button"
+                aria-label="Take the feeding of {timeText(feeding.at, zone, now)} out"
+                onclick={() =>
+                  void ask(() => api('DELETE', `/api/v1/bags/${bag.id}/feedings/${feeding.id}`))}
+                ><X size={16} /></button
+              >
+            </span>
+          </li>
+        {/each}
+      </ul>
+      {#if feedings.length > 5 && !whole}
+        <button class="link touch" type="button" onclick={() => (whole = true)}
+          >All {feedings.length} feedings</button
+        >
+      {/if}
+    </div>
+  {/if}
+  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+</section>

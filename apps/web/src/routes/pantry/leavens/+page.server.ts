@@ -1,0 +1,15 @@
+import { localZone } from '$lib/server/day.ts';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { listFeedings } from '$lib/server/store/feedings.ts';
+import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => {
+  const db = await kitchen();
+  const [household, { belief }, feedings] = await Promise.all([
+    readHousehold(db),
+    readBelief(db),
+    listFeedings(db),
+  ]);
+  return { household, belief, feedings, zone: household.zone ?? localZone() };
+};

@@ -1,0 +1,67 @@
+import { expect, test, visit } from './fixtures.ts';
+
+test('a starter is revived for Sunday: its feedings backwards from then, and written down', async ({
+  page,
+}) => {
+  await visit(page, '/pantry/leavens');
+  const lock = page.getByRole('region', { name: 'Lock, of white' });
+  // The demo left it in the fridge for two weeks: two feedings before it raises a dough.
+  await expect(lock).toContainText('two feedings at room temperature');
+  const ripe = lock.getByRole('group', { name: 'Ripe for a bake' });
+  await expect(ripe.getByRole('combobox', { name: 'Feedings' })).toHaveValue('2');
+  const sunday = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
+  await ripe.getByLabel('Ripe at').fill(`${sunday}T09:00`);
+  await expect(ripe.getByRole('listitem')).toHaveCount(2);
+  await expect(ripe.getByRole('listitem').last()).toContainText(/g of starter, .* of flour/);
+  await ripe.getByRole('combobox', { name: 'Feedings' }).selectOption('3');
+  await expect(ripe.getByRole('listitem')).toHaveCount(3);
+  const soon = new Date(Date.now() + 4 * 3_600_000).toISOString().slice(0, 16);
+  await ripe.getByLabel('Ripe at').fill(soon);
+  await expect(ripe.getByRole('alert')).toContainText('3 feedings take 9 hours at least');
+  await ripe.getByLabel('The dough takes').fill('0');
+  await expect(ripe.getByRole('alert')).toContainText('above 0');
+
+  const fed = lock.getByRole('form', { name: 'Fed just now' });
+  await fed.getByLabel('Starter, g').fill('0');
+  await fed.getByRole('button', { name: 'Write it down' }).click();
+  await expect(lock.getByText('Grams of starter and of flour above 0')).toBeVisible();
+  await fed.getByLabel('Starter, g').fill('22');
+  await fed.getByRole('button', { name: 'Write it down' }).click();
+  await expect(lock).toContainText('rising: it was fed not long ago');
+  await lock.getByRole('button', { name: 'It stands highest now' }).click();
+  await expect(lock).toContainText('highest after');
+  await page.reload();
+  await expect(lock).toContainText('22 g + ');
+});
+
+test('another starter and a packet of yeast are added, changed and used up', async ({ page }) => {
+  await visit(page, '/pantry/leavens');
+  const another = page.getByRole('region', { name: 'Another starter' });
+  await another.getByRole('button', { name: 'Add it' }).click();
+  await expect(another.getByText('A name is wanted.')).toBeVisible();
+  await another.getByLabel('Name').fill('Stiff one');
+  await another.getByLabel('Water, % of its flour').fill('5');
+  await another.getByRole('button', { name: 'Add it' }).click();
+  await expect(another.getByRole('alert')).toBeVisible();
+  await another.getByLabel('Water, % of its flour').fill('60');
+  await another.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('region', { name: 'Stiff one' })).toContainText('60 % water');
+
+  const yeast = page.getByRole('region', { name: 'Yeast' });
+  await yeast.getByLabel('Name').fill('Cube');
+  await yeast.getByRole('combobox', { name: /^Kind/ }).selectOption({ label: 'fresh yeast' });
+  await yeast.getByRole('button', { name: 'Add it' }).click();
+  await expect(yeast.getByText('Cube', { exact: true })).toBeVisible();
+  await yeast.getByRole('button', { name: 'Change Cube' }).click();
+  await yeast.getByLabel('Used up').check();
+  await yeast.getByRole('button', { name: 'Keep' }).click();
+  await expect(yeast).toContainText('fresh yeast, used up');
+});
+
+test('a formula’s starter is said to be one of them', async ({ page }) => {
+  await visit(page, '/bench/towpath-sourdough');
+  await expect(page.getByText('of Barge, of rye')).toBeVisible();
+  await page.getByRole('button', { name: 'What to do with the part Starter' }).click();
+  await page.getByRole('menuitem', { name: 'It is of Lock, of white' }).click();
+  await expect(page.getByText('of Lock, of white')).toBeVisible();
+});

@@ -1,0 +1,72 @@
+import { commonPractice, figure, type Figure } from '../figure/figure.ts';
+
+/** How a starter stands that was left to itself, and what it wants before it raises a dough. */
+interface Standing {
+  readonly label: string;
+  /** Up to so many hours after its feeding, in the room and in the fridge. */
+  readonly room: Figure;
+  readonly fridge: Figure;
+  /** Feedings before it is used. */
+  readonly feedings: number;
+  readonly says: string;
+}
+
+const hours = (value: number): Figure => figure(value, 'h', value / 3, commonPractice);
+const days = (value: number): Figure => hours(value * 24);
+
+/** One row a standing, the freshest first. */
+export const starterStandings = {
+  rising: {
+    label: 'rising',
+    room: hours(4),
+    fridge: hours(12),
+    feedings: 0,
+    says: 'it was fed not long ago: use it when it is domed',
+  },
+  ripe: {
+    label: 'ripe',
+    room: hours(12),
+    fridge: days(2),
+    feedings: 0,
+    says: 'it can go into a dough if it floats and smells sweet and sour',
+  },
+  hungry: {
+    label: 'hungry',
+    room: days(2),
+    fridge: days(7),
+    feedings: 1,
+    says: 'one feeding before it is used; stir its liquid in for tang, pour it off for mildness',
+  },
+  weak: {
+    label: 'weak',
+    room: days(5),
+    fridge: days(21),
+    feedings: 2,
+    says: 'two feedings at room temperature, the second the night before',
+  },
+  neglected: {
+    label: 'neglected',
+    room: hours(Infinity),
+    fridge: hours(Infinity),
+    feedings: 3,
+    says: 'three feedings from a spoon of it, and only if it smells of nothing but acid',
+  },
+} as const satisfies Record<string, Standing>;
+
+export type StarterStandingId = keyof typeof starterStandings;
+const rows = Object.entries(starterStandings) as Array<[StarterStandingId, Standing]>;
+
+/** What is thrown away, whatever else it looks like. Handbook section 17; common practice. */
+export const spoiledStarter =
+  'Pink, orange or furry: throw it away, jar and all that touched it washed hot.';
+
+/**
+ * How a starter stands.
+ *
+ * @param hoursSinceFed 0 or more
+ * @example starterStanding(9 * 24, 'fridge') // 'weak': two feedings
+ */
+export const starterStanding = (
+  hoursSinceFed: number,
+  keptAt: 'room' | 'fridge',
+): StarterStandingId => rows.find(([, row]) => hoursSinceFed <= row[keptAt].value)![0];
