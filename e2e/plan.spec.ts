@@ -24,7 +24,7 @@ async function plan(page: Page, bread: string, moment: string): Promise<void> {
   if (!(await form.getByRole('combobox', { name: /^Bread/ }).isVisible()))
     await form.locator('summary').click();
   await form.getByRole('combobox', { name: /^Bread/ }).selectOption({ label: bread });
-  await form.getByLabel('On the table at').check();
+  await form.getByRole('combobox', { name: /^When/ }).selectOption({ label: 'On the table at' });
   await form.getByLabel('Day and time').fill(moment);
   await form.getByRole('button', { name: 'Plan it' }).click();
 }

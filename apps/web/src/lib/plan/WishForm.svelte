@@ -71,15 +71,12 @@
       {#each breads as { id, name } (id)}<option value={id}>{name}</option>{/each}
     </select>
   </label>
-  <fieldset class="grid gap-1">
-    <legend class="quiet">When</legend>
-    {#each wishes as [id, label] (id)}
-      <label class="touch flex items-center gap-2">
-        <input type="radio" name="wish" value={id} bind:group={wish} />
-        {label}
-      </label>
-    {/each}
-  </fieldset>
+  <label class="quiet grid gap-1"
+    >When
+    <select class="field text-base text-ink" bind:value={wish}>
+      {#each wishes as [id, label] (id)}<option value={id}>{label}</option>{/each}
+    </select>
+  </label>
   {#if wish !== 'soon'}
     <label class="quiet grid gap-1"
       >Day and time
