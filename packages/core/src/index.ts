@@ -306,3 +306,4 @@ export { starterShare } from './ferment/starter-share.ts';
 export { warmAndCold, type SchoolPlan } from './ferment/warm-and-cold.ts';
 export { buildsFor, mostBuilds, type Build } from './ferment/builds.ts';
 export { spoiledStarter, starterStanding, starterStandings } from './ferment/starter-standing.ts';
+export { riseModelIn } from './ferment/rise-model.ts';

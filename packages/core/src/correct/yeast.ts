@@ -8,7 +8,10 @@ import { risingDough, sugarIn } from '../ferment/rising-dough.ts';
 import { hoursText } from '../quantity/duration.ts';
 import { isRaisingAgent } from '../ferment/raising-agent.ts';
 import { convertYeast } from '../ingredient/yeast.ts';
-import { commonPractice } from '../figure/figure.ts';
+import { riseModelOf } from '../ferment/rise-model.ts';
+import { leavenAmount } from '../ferment/leaven-for.ts';
+import type { RisingDough } from '../ferment/rise.ts';
+import { commonPractice, figure } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
 import type { StyleId } from '../style/style.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
@@ -95,18 +98,22 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
   const sweetened = Math.min(yeastUsualLow.value / slowed, yeastCeiling.value);
 
   if (instant === 0) {
-    const percent = Math.max(wanted(yeastUsualLow.value), sweetened);
+    const asked = forUsualRise(room, context);
+    const percent =
+      asked === undefined
+        ? Math.max(wanted(yeastUsualLow.value), sweetened)
+        : Math.min(asked, yeastCeiling.value);
     const grams = change(percent);
     const time = doubles(percent, room, context);
     // A cold kitchen is not answered with ever more yeast: warm water, or time, does it better.
     const cold =
-      yeastUsualLow.value * warmth > percent
+      (asked ?? yeastUsualLow.value * warmth) > percent
         ? ' More yeast is no cure for a cold kitchen: warm the water, or give it that time.'
         : '';
     return makeCorrection(context, {
       kind: 'yeast',
       reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in ${time}${inRoom}${starves(context) ? `, with ${gramsText(yeastFood.value)} of sugar, as there is no starch here for it to live on` : ''}.${cold}`,
-      basis: `${commonPractice}; the time by the rise model, calibrated on customary rises`,
+      basis: `${commonPractice}; amount and time by the rise model, calibrated on customary rises`,
       certainty: 0.95,
       ifLeft:
         'It stays flat, unless a starter or a raising agent goes in that is not written here.',
@@ -184,13 +191,42 @@ const starchToLiveOn = 0.05;
 /** Dough is mixed about so much warmer than a cool room, °C, and not above what is usual. Common practice. */
 const mixedWarmer = 3;
 
-/** How long a first rise with that much instant yeast takes where the dough stands, in words. */
-function doubles(percent: number, room: number, { lines, pantry }: CorrectionContext): string {
+/** A first rise of an ordinary day: 1 % instant has it doubled in 60 to 90 minutes at 26 °C. */
+const usualRise = figure(1.25, 'h', 0.25, commonPractice);
+/** Less yeast than this is for a night, % instant. Own choice, no source. */
+const leastByDay = 0.3;
+
+/** The dough where it stands, as the rise model takes it; none on its dry base. */
+function standing(
+  room: number,
+  { lines, pantry, kitchen }: CorrectionContext,
+): RisingDough | undefined {
   const celsius = Math.min(Math.max(room, 26), room + mixedWarmer);
   const air = [{ hours: 1, celsius: room }];
-  const dough = risingDough(lines, { celsius, air, vessel: 'bowl' }, pantry.yeastWork);
+  return risingDough(
+    lines,
+    { celsius, air, vessel: 'bowl' },
+    pantry.yeastWork,
+    riseModelOf(kitchen),
+  );
+}
+
+/** Instant yeast, %, that has it risen in the usual time; past every sense where the room is too cold for that. */
+function forUsualRise(room: number, context: CorrectionContext): number | undefined {
+  const dough = standing(room, context);
+  if (!dough) return undefined;
+  const model = riseModelOf(context.kitchen);
+  const end = ripeEnd({ ...dough, yeast: 1 }, model);
+  const found = leavenAmount(dough, 'yeast', usualRise.value, end, {}, model);
+  return Math.max(leastByDay, found ?? Infinity);
+}
+
+/** How long a first rise with that much instant yeast takes where the dough stands, in words. */
+function doubles(percent: number, room: number, context: CorrectionContext): string {
+  const dough = standing(room, context);
   const raised = dough && { ...dough, yeast: percent };
-  const hours = raised && riseUntil(raised, ripeEnd(raised)).hours;
+  const model = riseModelOf(context.kitchen);
+  const hours = raised && riseUntil(raised, ripeEnd(raised, model), model).hours;
   return hours === undefined ? '1½ to 2 hours' : `about ${hoursText(hours)}`;
 }
 

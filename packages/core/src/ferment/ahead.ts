@@ -11,6 +11,7 @@ import { leavenFor } from './leaven-for.ts';
 import { ripeEnd } from './ripe-end.ts';
 import { prefermentDough } from './rising-dough.ts';
 import type { Paces } from './rise-doubt.ts';
+import { usualRise, type RiseModel } from './rise.ts';
 
 /** A part of a dough that is mixed before it. */
 interface Ahead {
@@ -142,6 +143,7 @@ export function aheadOf(
   celsius: number,
   paces: Paces = {},
   work: YeastWork = massPerWork,
+  model: RiseModel = usualRise,
 ): Omit<Taken, 'id'> | Refused {
   const row: Ahead = aheadKinds[kind];
   const dough = lines.filter((l) => l.stageKind === 'dough' && l.grams > 0);
@@ -194,8 +196,8 @@ export function aheadOf(
       celsius,
       work,
     )!;
-    const end = ripeEnd({ ...ferment, yeast: 1 });
-    const found = leavenFor(ferment, 'yeast', row.hours.value, end, paces);
+    const end = ripeEnd({ ...ferment, yeast: 1 }, model);
+    const found = leavenFor(ferment, 'yeast', row.hours.value, end, paces, model);
     const percent = found.percent ? found.percent.middle : found.nearest?.percent;
     if (percent === undefined) {
       return refuse('never-ripe', 'Where it stands it never gets ripe.');

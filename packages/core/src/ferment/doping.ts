@@ -7,6 +7,7 @@ import type { YeastKind } from '../ingredient/ingredient.ts';
 import { leavenFor, type LeavenFor } from './leaven-for.ts';
 import { ripeEnd } from './ripe-end.ts';
 import type { Paces } from './rise-doubt.ts';
+import { usualRise, type RiseModel } from './rise.ts';
 import type { Rise } from './rises.ts';
 
 /** Yeast beside a starter, so that the dough keeps a time. */
@@ -37,10 +38,11 @@ export function dopingFor(
   yeast: { readonly ingredient: string; readonly kind: YeastKind; readonly stage: string },
   paces: Paces = {},
   work: YeastWork = massPerWork,
+  model: RiseModel = usualRise,
 ): Doping {
   const flour = sumGrams(lines.filter(isFlour));
-  const end = ripeEnd({ ...dough, yeast: 1 });
-  const found = leavenFor(dough, 'yeast', hours, end, paces);
+  const end = ripeEnd({ ...dough, yeast: 1 }, model);
+  const found = leavenFor(dough, 'yeast', hours, end, paces, model);
   if (!found.percent)
     return { why: found.why, ...(found.nearest ? { hours: found.nearest.hours } : {}) };
   const own = (percent: number): number =>

@@ -5,6 +5,7 @@ import { convertYeast, massPerWork, type YeastWork } from '../ingredient/yeast.t
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { Paces } from './rise-doubt.ts';
 import { starterShare } from './starter-share.ts';
+import { usualRise, type RiseModel } from './rise.ts';
 import { leavenForRise, type Rise } from './rises.ts';
 
 /** What a time takes of a formula's own leaven. */
@@ -42,6 +43,7 @@ export function leavenChange(
   hours: number,
   paces: Paces = {},
   work: YeastWork = massPerWork,
+  model: RiseModel = usualRise,
 ): LeavenChange {
   const flour = sumGrams(lines.filter(isFlour));
   const line = lines
@@ -53,7 +55,7 @@ export function leavenChange(
     const own = (percent: number) => convertYeast((percent * flour) / 100, 'instant', kind, work);
     // What a pre-ferment or another yeast brings stays.
     const rest = own(rise.dough.yeast) - line.grams;
-    const found = leavenForRise(rise, 'yeast', hours, paces);
+    const found = leavenForRise(rise, 'yeast', hours, paces, model);
     if (!found.percent) {
       const { why, nearest } = found;
       return nearest ? { why, hours: nearest.hours, grams: tenth(own(nearest.percent)) } : { why };
@@ -73,7 +75,7 @@ export function leavenChange(
     };
   }
   if (starter.length === 0) return { why: 'no-leaven' };
-  const found = leavenForRise(rise, 'starter', hours, paces);
+  const found = leavenForRise(rise, 'starter', hours, paces, model);
   const flourIn = sumGrams(starter.filter(isFlour));
   const heavy = sumGrams(starter) / (flourIn || 1);
   const own = (percent: number) => Math.round(((percent * flour) / 100) * heavy);

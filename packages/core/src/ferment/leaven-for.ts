@@ -29,6 +29,48 @@ const unknownSd = 0.3;
 /** Halvings of the logarithm of the amount: to a hundredth of a per cent of it. */
 const halvings = 22;
 
+/** The amount whose time that is, between the least and the most that can be meant. */
+function halved(
+  paced: RisingDough,
+  kind: LeavenKind,
+  wanted: number,
+  end: RiseEnd,
+  model: RiseModel,
+): number {
+  const [least, most] = leavenSpans[kind];
+  let [low, high] = [Math.log(least), Math.log(most)];
+  for (let i = 0; i < halvings; i += 1) {
+    const middle = (low + high) / 2;
+    const dough = { ...paced, [kind]: Math.exp(middle) };
+    // Nothing is followed for longer than decides.
+    const { hours = Infinity } = riseUntil(dough, end, model, wanted * 1.001);
+    if (hours > wanted) low = middle;
+    else high = middle;
+  }
+  return Math.exp((low + high) / 2);
+}
+
+/**
+ * Leaven for a time without its band, for where only the amount is wanted.
+ *
+ * @returns undefined where the most that can be meant is not there by then
+ * @example leavenAmount(lean dough at 26 °C, 'yeast', 3, {volume: 2}) // about .3
+ */
+export function leavenAmount(
+  dough: RisingDough,
+  kind: LeavenKind,
+  hours: number,
+  end: RiseEnd,
+  paces: Paces = {},
+  model: RiseModel = usualRise,
+): number | undefined {
+  const paced = withPaces(dough, paces);
+  const most = { ...paced, [kind]: leavenSpans[kind][1] };
+  return riseUntil(most, end, model, hours).hours === undefined
+    ? undefined
+    : halved(paced, kind, hours, end, model);
+}
+
 /**
  * Leaven for a time: the more of it, the sooner, so that halving the span finds it.
  *
@@ -48,16 +90,7 @@ export function leavenFor(
   const paced = withPaces(dough, paces);
   const takes = (percent: number, upTo: number): number =>
     riseUntil({ ...paced, [kind]: percent }, end, model, upTo).hours ?? Infinity;
-  const find = (wanted: number): number => {
-    let [low, high] = [Math.log(least), Math.log(most)];
-    // Nothing is followed for longer than decides.
-    for (let i = 0; i < halvings; i += 1) {
-      const middle = (low + high) / 2;
-      if (takes(Math.exp(middle), wanted * 1.001) > wanted) low = middle;
-      else high = middle;
-    }
-    return Math.exp((low + high) / 2);
-  };
+  const find = (wanted: number): number => halved(paced, kind, wanted, end, model);
   const soonest = takes(most, longestAsked);
   if (soonest > hours) {
     return soonest === Infinity

@@ -2,6 +2,7 @@ import { commonPractice, figure, type Figure } from '../figure/figure.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { massPerWork, type YeastWork } from '../ingredient/yeast.ts';
 import type { Paces } from './rise-doubt.ts';
+import { usualRise, type RiseModel } from './rise.ts';
 import { risesOf, type Rise } from './rises.ts';
 import { fridgeCelsius } from './vessel.ts';
 import { waterTemperature, type WaterTemperature } from './water-temperature.ts';
@@ -60,6 +61,7 @@ export function warmAndCold(
   friction: number,
   paces: Paces = {},
   work: YeastWork = massPerWork,
+  model: RiseModel = usualRise,
 ): SchoolPlan[] {
   return (Object.entries(warmthSchools) as Array<[WarmthSchool, School]>).flatMap(
     ([id, { label, dough, place, fridgeAfter, says }]): SchoolPlan[] => {
@@ -79,6 +81,7 @@ export function warmAndCold(
         'tin',
         paces,
         work,
+        model,
       );
       if (rises.length === 0) return [];
       const water = waterTemperature(lines, { desired: dough.value, room, rise: friction });

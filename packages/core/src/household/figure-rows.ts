@@ -7,10 +7,11 @@ import { spans, styleFigures, type StyleFigure } from '../style/style-figures.ts
 import { styleIds } from '../style/style.ts';
 import { structureFigures, type StructureFigure } from '../style/structure.ts';
 import { coefficients, type CoefficientName } from './coefficients.ts';
+import { riseFigures, type RiseFigure } from './rise-figures.ts';
 
 /** Every key under which a household may set a figure of its own. */
 export type FigureKey =
-  CoefficientName | `thirst:${string}` | StyleFigure | YeastFigure | StructureFigure;
+  CoefficientName | RiseFigure | `thirst:${string}` | StyleFigure | YeastFigure | StructureFigure;
 
 /** What a household set by itself, by the figure's key. */
 export type OwnFigures = OwnValues<FigureKey>;
@@ -46,6 +47,7 @@ const groups: ReadonlyArray<readonly [string, (all: readonly Ingredient[]) => Ta
         .map((i) => [`thirst:${i.id}`, settable(i.name, i.thirst, 0, mostThirst)] as const),
   ],
   ['The dough model', () => tableOf(coefficients)],
+  ['How a dough rises', () => tableOf(riseFigures)],
   ['Protein that each style wants', () => styleTable('protein')],
   ['What the oven takes', () => styleTable('loss')],
   [

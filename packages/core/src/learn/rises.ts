@@ -1,6 +1,7 @@
 import type { BakeState, RiseNoted } from '../bake/state.ts';
 import { isForecast } from '../ferment/rise-doubt.ts';
 import { freshPace, learnPace } from '../ferment/learn-pace.ts';
+import { riseModelIn } from '../ferment/rise-model.ts';
 import { usualWarmth } from '../ferment/usual-warmth.ts';
 import { pacesFor } from '../ferment/believed-paces.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
@@ -42,6 +43,7 @@ export const bakeRises = (
     'tin',
     pacesFor(belief, leavenKeys(lines, formula)),
     pantryIn(household).yeastWork,
+    riseModelIn(household),
   );
 
 const hourMs = 3_600_000;

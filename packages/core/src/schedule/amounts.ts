@@ -41,6 +41,7 @@ export function amountsFor(
     const feeding = feedingFor(
       { ...parts, keep, hours: hoursOf(ripens), celsius: bread.room },
       bread.paces,
+      bread.model,
     );
     return feeding ? [{ stage: id, feeding }] : [];
   });
@@ -48,7 +49,7 @@ export function amountsFor(
   const first = planned.rises?.first;
   const leaven =
     rises && first?.leaven
-      ? leavenChange(bread.lines, first.rise, hoursOf(rises), bread.paces, bread.work)
+      ? leavenChange(bread.lines, first.rise, hoursOf(rises), bread.paces, bread.work, bread.model)
       : undefined;
   const water = waterTemperature(bread.lines, {
     desired: bread.dough,

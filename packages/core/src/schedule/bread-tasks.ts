@@ -268,10 +268,10 @@ function workedOut(bread: Bread, stage: StageHead): Stretch {
   const said = saidBy(stage.process);
   const dough = prefermentDough(lines, bread.room, bread.work);
   if (cold || !dough || dough.yeast === 0) return said ?? span(480, 720, 1440, 0);
-  const end = ripeEnd(dough);
-  const rise = { dough, end, forecast: riseForecast(dough, end, bread.paces) };
-  const told = riseSpan(rise, bread.paces);
+  const end = ripeEnd(dough, bread.model);
+  const rise = { dough, end, forecast: riseForecast(dough, end, bread.paces, bread.model) };
+  const told = riseSpan(rise, bread.paces, bread.model);
   if (!told) return said ?? span(480, 720, 1440, 0.2);
-  const keeps = Math.round(60 * keepsFor(dough, end, 24, bread.paces));
+  const keeps = Math.round(60 * keepsFor(dough, end, 24, bread.paces, bread.model));
   return { ...told, most: Math.max(told.usual, keeps) };
 }

@@ -1,7 +1,8 @@
 import type { Paces } from '../ferment/rise-doubt.ts';
 import { risesOf, type Rise } from '../ferment/rises.ts';
 import type { VesselId } from '../ferment/vessel.ts';
-import type { Air } from '../ferment/rise.ts';
+import type { Air, RiseModel } from '../ferment/rise.ts';
+import { riseModelIn } from '../ferment/rise-model.ts';
 import { pacesFor } from '../ferment/believed-paces.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
 import { usualWarmth } from '../ferment/usual-warmth.ts';
@@ -26,6 +27,8 @@ export interface Bread {
   readonly dough: number;
   readonly paces: Paces;
   readonly work: YeastWork;
+  /** The rise model with the household's own figures. */
+  readonly model: RiseModel;
   /** What is mixed ahead of the dough is ripe already. */
   readonly ripe?: boolean;
 }
@@ -63,6 +66,7 @@ export function breadOf(
     dough: dough ?? usualWarmth.dough,
     paces: pacesFor(belief, leavenKeys(lines, formula)),
     work: pantry.yeastWork,
+    model: riseModelIn(household),
     ...(ripe ? { ripe } : {}),
   };
 }
@@ -90,6 +94,7 @@ export const breadRises = (bread: Bread, air: readonly Air[], vessel: VesselId =
     shapedIn(bread),
     bread.paces,
     bread.work,
+    bread.model,
   );
 
 const written = new WeakMap<Formula, WrittenSteps>();

@@ -21,13 +21,13 @@ const longestHours = 16;
 export function starterHours(bread: Bread, lines: readonly ResolvedLine[]): Stretch {
   const { flour, water, whole } = starterParts(lines);
   const dough = starterDough({ flour, water, whole, keep: 0, celsius: bread.room });
-  const end = ripeEnd({ ...dough, liquid: true });
+  const end = ripeEnd({ ...dough, liquid: true }, bread.model);
   const paced = withPaces(dough, bread.paces);
   const [latest = longestHours, soonest = longestHours] = seedWithin.map(
-    (starter) => riseUntil({ ...paced, starter }, end, undefined, longestHours).hours,
+    (starter) => riseUntil({ ...paced, starter }, end, bread.model, longestHours).hours,
   );
   const usual = Math.min(latest, Math.max(soonest, usualHours));
-  const forecast = riseForecast({ ...dough, starter: 15 }, end, bread.paces);
+  const forecast = riseForecast({ ...dough, starter: 15 }, end, bread.paces, bread.model);
   return {
     least: Math.round(60 * soonest),
     usual: Math.round(60 * usual),

@@ -24,8 +24,9 @@ export function stepCurve(bread: Bread, { rises }: PlannedBread, step: PlannedSt
   const hours = (step.end - step.start) / 60;
   if (!way || hours <= 0) return [];
   const { dough, end } = way.rise;
-  const found = way.leaven && leavenForRise({ dough, end }, way.leaven, hours, bread.paces);
+  const found =
+    way.leaven && leavenForRise({ dough, end }, way.leaven, hours, bread.paces, bread.model);
   const leavened =
     way.leaven && found?.percent ? { ...dough, [way.leaven]: found.percent.middle } : dough;
-  return riseCurve(withPaces(leavened, bread.paces), hours, points);
+  return riseCurve(withPaces(leavened, bread.paces), hours, points, bread.model);
 }

@@ -81,7 +81,10 @@ const minutes = (hours: number): number => Math.round(hours * 60);
 function standing(bread: Bread, celsius: number): RiseWays | undefined {
   const [first, final] = breadRises(bread, inRoom(celsius));
   if (!first || !final) return undefined;
-  const [a, b] = [riseSpan(first, bread.paces), riseSpan(final, bread.paces)];
+  const [a, b] = [
+    riseSpan(first, bread.paces, bread.model),
+    riseSpan(final, bread.paces, bread.model),
+  ];
   if (!a || !b) return undefined;
   const at = { celsius, cold: false };
   return { first: { span: a, rise: first, ...at }, final: { span: b, rise: final, ...at } };
@@ -101,14 +104,14 @@ function inTheRoom(bread: Bread): RiseWays | undefined {
 /** Hours of a rise with the most and the least leaven that can be meant; as long as is followed where it never comes there. */
 function leavenHours(
   { dough, end }: Rising,
-  { paces }: Bread,
+  { paces, model }: Bread,
   longest: number,
 ): [soonest: number, latest: number] {
   const kind = kindOf(dough);
   const paced = withPaces(dough, paces);
   const [least, most] = leavenWithin[kind];
   const hours = (percent: number) =>
-    riseUntil({ ...paced, [kind]: percent }, end, undefined, longest).hours ?? Infinity;
+    riseUntil({ ...paced, [kind]: percent }, end, model, longest).hours ?? Infinity;
   return [hours(most), Math.min(longest, hours(least))];
 }
 
@@ -134,14 +137,14 @@ function coldFirst(bread: Bread): RiseWays | undefined {
   // Shaped straight from the fridge it is cold at first.
   const last = usual.final.rise;
   const dough = { ...last.dough, celsius: outOfFridge.value };
-  const forecast = riseForecast(dough, last.end, bread.paces);
-  const final = riseSpan({ dough, end: last.end, forecast }, bread.paces);
+  const forecast = riseForecast(dough, last.end, bread.paces, bread.model);
+  const final = riseSpan({ dough, end: last.end, forecast }, bread.paces, bread.model);
   if (!final) return undefined;
   const { least, most, mostChosen } = coldHours;
   const ready =
-    riseUntil(withPaces(first.dough, bread.paces), first.end, undefined, most.value).hours ??
+    riseUntil(withPaces(first.dough, bread.paces), first.end, bread.model, most.value).hours ??
     Infinity;
-  const keeps = keepsFor(first.dough, first.end, most.value, bread.paces);
+  const keeps = keepsFor(first.dough, first.end, most.value, bread.paces, bread.model);
   const asIs = keeps >= least.value && ready <= most.value;
   const [from, to] = asIs
     ? [ready * soonCold.value, keeps]
@@ -167,7 +170,7 @@ function coldProof(bread: Bread): RiseWays | undefined {
   const { rise } = usual.final;
   const dough = { ...rise.dough, air: intoFridge(bread.room, shapedBeforeCold.value) };
   const most = isSour(dough) ? coldHours.most.value : coldHours.mostShaped.value;
-  const keeps = keepsFor(dough, rise.end, most, bread.paces);
+  const keeps = keepsFor(dough, rise.end, most, bread.paces, bread.model);
   if (keeps < coldHours.least.value) return undefined;
   return {
     first: usual.first,

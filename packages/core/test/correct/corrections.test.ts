@@ -83,7 +83,7 @@ describe('corrections (common practice, no source)', () => {
     });
     expect(yeast({ 'instant-yeast': 7 })).to.deep.equal([]);
     expect(yeast({ 'instant-yeast': 20 })[0]).to.include({ grams: -12.5 });
-    expect(yeast({})[0]).to.include({ ingredient: 'instant-yeast', grams: 5 });
+    expect(yeast({})[0]).to.include({ ingredient: 'instant-yeast', grams: 5.1 });
     expect(yeast({ 'instant-yeast': 12 }, { room: { celsius: 32 } })[0]?.grams).to.be.lessThan(-3);
     expect(yeast({ 'instant-yeast': 5, sugar: 80 })[0]?.grams).to.equal(2.8);
     expect(yeast({ 'osmotolerant-yeast': 5, sugar: 80 })[0]?.grams).to.equal(1.6);

@@ -23,6 +23,13 @@ import {
   styles,
   verdict,
   candidatesOf,
+  massPerWork,
+  prefermentDough,
+  riseFigures,
+  riseFor,
+  riseModelIn,
+  ripeEnd,
+  risesOf,
   type Formula,
   type Household,
   type StyleId,
@@ -93,7 +100,11 @@ function aged(household: Household): number {
   return evaluate(loaf, { ...household, today: '2026-02-01' }, belief)!.level.sd;
 }
 
-function everything(figures: Record<string, number>, extra: readonly Formula[]): string {
+function everything(
+  figures: Record<string, number>,
+  extra: readonly Formula[],
+  rises = false,
+): string {
   const household = { ...defaultHousehold, figures };
   const by = (measured: 'scale' | 'volume' | 'about' | 'heaping') =>
     build({ ...usual, salt: 9 }, 'pan', undefined, { measured });
@@ -161,10 +172,53 @@ function everything(figures: Record<string, number>, extra: readonly Formula[]):
     readRecipe('2 heaping cups bread flour', { measures: defaultMeasures, figures }).formula.stages,
     programmes.map((p) => p.rows.map((r) => [r.id, r.least, r.most, [...r.coefficients]])),
     extra.map((f) => seen(f, household)),
+    ...(rises ? [rising(household)] : []),
   ]);
 }
 
+/** How doughs of every kind of leaven rise in a household, warm and cold. */
+function rising(household: Household) {
+  const model = riseModelIn(household);
+  const doughs = [
+    build({ 'bread-flour': 500, water: 320, salt: 9, 'instant-yeast': 1 }),
+    build({ 'whole-wheat': 450, water: 320, salt: 9, 'instant-yeast': 4 }, 'rolls', {
+      'bread-flour': 50,
+      water: 50,
+    }),
+  ];
+  return [
+    doughs.flatMap((f) =>
+      ([24, 5] as const).map((celsius) =>
+        risesOf(
+          resolve(f),
+          { celsius: 24, air: [{ hours: 1, celsius }], vessel: 'bowl' },
+          'rolls',
+          {},
+          massPerWork,
+          model,
+        ).map((r) => [
+          riseFor(r.dough, 16, model),
+          riseFor({ ...r.dough, yeast: 0, awake: true }, 16, model),
+        ]),
+      ),
+    ),
+    [0.1, 0].map((yeast) => {
+      const dough = {
+        ...prefermentDough(resolve(doughs[0]!), 20)!,
+        yeast,
+        starter: yeast ? 0 : 20,
+      };
+      return [
+        ripeEnd({ ...dough, liquid: true }, model),
+        riseFor({ ...dough, liquid: true }, 9, model),
+      ];
+    }),
+  ];
+}
+
 describe('every figure that can be set', () => {
+  /** What is seen where nothing is set, with rises and without. */
+  const unset: Record<string, string> = {};
   for (const { title, rows } of figureGroups(catalogue, {})) {
     it(`${title.toLowerCase()}: moves something at both ends of its range`, () => {
       const still = rows.flatMap(({ key, least, most, value }) => {
@@ -175,7 +229,12 @@ describe('every figure that can be set', () => {
             : kind === 'window' || kind === 'protein' || kind === 'loss'
               ? [build({ 'bread-flour': 500, water: 320 }, of as StyleId)]
               : [];
-        const before = everything({}, extra);
+        // Only figures of the model itself move a rise, and a rise is slow to follow.
+        const rises = key in riseFigures;
+        const before =
+          extra.length > 0
+            ? everything({}, extra, rises)
+            : (unset[String(rises)] ??= everything({}, [], rises));
         // The ends of a span do not change places: each goes as far as the other.
         const isSpan = kind === 'window' || kind === 'protein';
         const [low, high] = isSpan ? styles[of as StyleId][kind] : [least, most];
@@ -185,7 +244,7 @@ describe('every figure that can be set', () => {
             ? [least, high - 0.1]
             : [low + 0.1, most];
         return ends
-          .filter((end) => end !== value && everything({ [key]: end }, extra) === before)
+          .filter((end) => end !== value && everything({ [key]: end }, extra, rises) === before)
           .map((end) => `${key} at ${end}`);
       });
       expect(still).to.deep.equal([]);

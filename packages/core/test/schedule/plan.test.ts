@@ -13,6 +13,7 @@ import {
   riseUntil,
   styleIds,
   styles,
+  usualRise,
   ways,
   type Bread,
   type Closed,
@@ -40,6 +41,7 @@ const bread = (formula: Formula, more: Partial<Bread> = {}): Bread => ({
   dough: 25,
   paces: {},
   work: massPerWork,
+  model: usualRise,
   ...more,
 });
 /** Nights of 22:30 to 6:30. */

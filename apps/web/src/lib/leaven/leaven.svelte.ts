@@ -11,6 +11,7 @@ import {
   mainStage,
   numberTyped,
   pacesFor,
+  riseModelIn,
   risesOf,
   starterLadder,
   starterShare,
@@ -43,6 +44,7 @@ export class Leavens {
   readonly #paces = $derived.by(() =>
     pacesFor(this.#bench().belief, leavenKeys(this.lines, this.#bench().formula)),
   );
+  readonly #model = $derived.by(() => riseModelIn(this.#bench().household));
   readonly room = $derived.by(() => this.#bench().household.room.celsius ?? usualWarmth.air);
   readonly rises = $derived.by((): readonly Rise[] =>
     risesOf(
@@ -55,6 +57,7 @@ export class Leavens {
       'basket',
       this.#paces,
       this.#work,
+      this.#model,
     ),
   );
   readonly starterFlour = $derived.by(() =>
@@ -66,17 +69,19 @@ export class Leavens {
     const [first, final] = this.rises;
     return first && final && this.hasStarter ? ([first, final] as const) : undefined;
   });
-  readonly ladder = $derived.by(() => (this.#pair ? starterLadder(this.#pair, this.#paces) : []));
+  readonly ladder = $derived.by(() =>
+    this.#pair ? starterLadder(this.#pair, this.#paces, this.#model) : [],
+  );
   /** As the formula has it. */
   readonly own = $derived.by(() =>
     this.#pair
-      ? starterStep(this.#pair, (100 * this.starterFlour) / this.flour, this.#paces)
+      ? starterStep(this.#pair, (100 * this.starterFlour) / this.flour, this.#paces, this.#model)
       : undefined,
   );
   /** As it is looked at. */
   readonly shown = $derived.by(() =>
     this.#pair && this.looked !== undefined
-      ? starterStep(this.#pair, withinShare(this.looked), this.#paces)
+      ? starterStep(this.#pair, withinShare(this.looked), this.#paces, this.#model)
       : this.own,
   );
   /** Ripe starter of a share, its water with it, grams. */
@@ -110,6 +115,7 @@ export class Leavens {
       { ingredient: kept, kind, stage: mainStage(formula).id },
       this.#paces,
       this.#work,
+      this.#model,
     );
   });
 
@@ -118,7 +124,7 @@ export class Leavens {
     aheadKindIds
       .filter((kind: AheadKind) => !this.lines.some((l) => l.stage === kind && l.grams > 0))
       .flatMap((kind: AheadKind) => {
-        const found = aheadOf(this.lines, kind, this.room, this.#paces, this.#work);
+        const found = aheadOf(this.lines, kind, this.room, this.#paces, this.#work, this.#model);
         return isRefused(found)
           ? []
           : [
@@ -148,6 +154,6 @@ export class Leavens {
     const { formula } = this.#bench();
     const device = deviceIds.find((d) => d === formula.device) ?? 'hand';
     const friction = devices[device].kneading.rise.value;
-    return warmAndCold(this.lines, this.room, friction, this.#paces, this.#work);
+    return warmAndCold(this.lines, this.room, friction, this.#paces, this.#work, this.#model);
   });
 }

@@ -7,6 +7,7 @@ import {
   leavenKeys,
   numberTyped,
   pacesFor,
+  riseModelIn,
   risesOf,
   starterParts,
   type Rise,
@@ -43,6 +44,7 @@ export class Rising {
     const { evaluation, formula, belief } = this.#bench();
     return evaluation ? pacesFor(belief, leavenKeys(evaluation.lines, formula)) : {};
   });
+  readonly #model = $derived.by(() => riseModelIn(this.#bench().household));
   /** How many rises of those leavens were noted. */
   readonly noted = $derived.by(() => {
     const { evaluation, formula, belief } = this.#bench();
@@ -66,13 +68,14 @@ export class Rising {
       this.shaped,
       this.#paces,
       this.#bench().pantry.yeastWork,
+      this.#model,
     );
   });
   readonly first = $derived(this.rises[0]);
   /** The first rise drawn, moment by moment. */
   readonly curve = $derived.by(() => {
     if (!this.first) return [];
-    return drawnRise(this.first.dough, this.first.forecast, this.#paces);
+    return drawnRise(this.first.dough, this.first.forecast, this.#paces, this.#model);
   });
   readonly hours = $derived.by(() => {
     const typed = numberTyped(this.wanted, writing());
@@ -81,7 +84,14 @@ export class Rising {
   readonly leaven = $derived.by(() => {
     const lines = this.#bench().evaluation?.lines;
     return this.first && this.hours !== undefined && lines
-      ? leavenChange(lines, this.first, this.hours, this.#paces, this.#bench().pantry.yeastWork)
+      ? leavenChange(
+          lines,
+          this.first,
+          this.hours,
+          this.#paces,
+          this.#bench().pantry.yeastWork,
+          this.#model,
+        )
       : undefined;
   });
 
@@ -102,6 +112,7 @@ export class Rising {
     return feedingFor(
       { ...starterParts(this.#starter), keep, hours, celsius: this.airCelsius },
       this.#paces,
+      this.#model,
     );
   });
 
