@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { copyFileSync, mkdirSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
 import { TestServer } from './server.ts';
 
 const line = (id: string, ingredient: string, grams: number) => ({
@@ -145,5 +147,34 @@ describe('API of what is planned, and of timers', () => {
     expect(timers).to.deep.equal([{ id: 't', ...timer }]);
     await server.ask('DELETE', '/api/v1/timers/t');
     expect((await server.ask('GET', '/api/v1/timers')).json['timers']).to.deep.equal([]);
+  });
+});
+
+describe('a database with plans, timers and feedings, as an earlier version left it', () => {
+  const server = new TestServer();
+  before(async () => {
+    mkdirSync(dirname(server.file), { recursive: true });
+    copyFileSync(resolve('apps/web/test/fixtures/seventh-2026-11.db'), server.file);
+    await server.start();
+  });
+  after(() => server.end());
+
+  it('opens with all of it', async () => {
+    const { plans, timers, household } = (await server.ask('GET', '/api/v1/plans')).json;
+    expect(plans[0]).to.include({
+      id: 'p',
+      formulaId: 'tin',
+      version: 1,
+      roomC: 19,
+      readyBy: '2026-11-28T13:00:00+01:00',
+    });
+    expect(plans[0].ways).to.deep.equal(['as-it-is']);
+    expect(plans[0].locks).to.deep.equal({ bake: '2026-11-28T11:00:00Z' });
+    expect(timers).to.deep.equal([
+      { id: 't', name: 'Soak the oats', dueAt: '2026-11-28T13:00:00Z' },
+    ]);
+    expect(household).to.include({ people: 2, zone: 'Europe/Berlin' });
+    expect(household.appliances[0]).to.include({ name: 'The range', holds: 2 });
+    expect(household.bags[0]).to.include({ kind: 'starter', fedOn: '2026-11-20' });
   });
 });
