@@ -4,7 +4,7 @@
  */
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -27,34 +27,6 @@ const address = await new Promise((done) =>
   }),
 );
 
-/** The same household, behind a proxy: there everybody is a stranger until paired. */
-async function houseServer() {
-  const child = spawn(process.execPath, ['apps/web/build/serve.js'], {
-    cwd: root,
-    env: {
-      ...process.env,
-      PORT: '0',
-      TENDER_CRUMB_DATA: join(folder, 'house'),
-      TENDER_CRUMB_DEMO: '1',
-      TENDER_CRUMB_PROXY: '1',
-    },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const said = await new Promise((done) => {
-    let text = '';
-    child.stdout.on('data', (chunk) => {
-      text += chunk;
-      if (/[A-Z0-9]{4}-[A-Z0-9]{4}/.test(text)) done(text);
-    });
-  });
-  return {
-    child,
-    url: /http:\/\/[\d.:]+/.exec(said)[0],
-    code: /[A-Z0-9]{4}-[A-Z0-9]{4}/.exec(said)[0],
-  };
-}
-const house = await houseServer();
-
 const desk = { width: 1280, height: 800 };
 const tablet = { width: 1024, height: 768 };
 const upright = { width: 768, height: 1024 };
@@ -75,28 +47,19 @@ async function bake(page, formula) {
   await visit(page, `/bake/${id}`);
 }
 
-/** Customary breads, one of a style, pasted by themselves and looked at on the plain bench. */
-async function twelveStyles(page) {
-  const { breads } = JSON.parse(readFileSync(join(root, 'scripts/fit/breads.json'), 'utf8'));
-  const first = new Map(breads.toReversed().map((b) => [b.style, b]));
-  const shots = [];
-  const { height } = page.viewportSize();
-  for (const { name, style, lines } of [...first.values()].reverse().slice(0, 12)) {
-    await page.setViewportSize(desk);
-    await page.context().addCookies([{ name: 'bench', value: 'plain', url: address }]);
-    await visit(page, '/');
-    await page.locator('#recipe').fill([name.replace(/ \d+ ?%.*/, ''), '', ...lines].join('\n'));
-    await page.getByLabel('It is for').selectOption(style);
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
-    await page.waitForURL(/bench/);
-    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-    await page.getByTestId('verdict').waitFor();
-    shots.push(`data:image/png;base64,${(await page.screenshot()).toString('base64')}`);
+/** Plans breads, and nothing else, so many days from now at an hour. */
+async function plan(page, breads) {
+  const { plans } = await (await page.request.get(`${address}/api/v1/plans`)).json();
+  for (const { id } of plans) await page.request.delete(`${address}/api/v1/plans/${id}`);
+  for (const [formulaId, days, hour] of breads) {
+    const moment = new Date(Date.now() + days * 86_400_000);
+    moment.setUTCHours(hour, 0, 0, 0);
+    await page.request.put(`${address}/api/v1/plans/${formulaId}-${days}`, {
+      data: { version: 0, formulaId, readyBy: moment.toISOString() },
+    });
   }
-  await page.setViewportSize({ width: 1600, height });
-  await page.setContent(
-    `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:6px;background:#888">${shots.map((src) => `<img style="width:797px" src="${src}">`).join('')}</body>`,
-  );
+  await visit(page, '/bake');
+  await page.getByRole('list', { name: 'Do this at' }).waitFor();
 }
 
 const pictures = [
@@ -151,6 +114,43 @@ const pictures = [
       await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();
     },
   },
+  {
+    name: 'bench-leaven',
+    path: '/bench/towpath-sourdough',
+    size: { width: 1280, height: 1900 },
+    async go(page) {
+      await page.getByRole('tab', { name: 'Leaven' }).click();
+      await page.getByRole('slider', { name: 'Starter' }).waitFor();
+    },
+  },
+  {
+    name: 'plan-two',
+    size: { width: 1280, height: 1500 },
+    go: (page) =>
+      plan(page, [
+        ['lockside-white', 1, 18],
+        ['sluice-gate-plait', 1, 18],
+      ]),
+  },
+  {
+    name: 'plan-poolish',
+    size: { width: 1280, height: 1250 },
+    go: (page) => plan(page, [['overnight-flatbread', 2, 13]]),
+  },
+  {
+    name: 'plan-sourdough',
+    size: upright,
+    go: (page) => plan(page, [['towpath-sourdough', 2, 18]]),
+  },
+  {
+    name: 'leavens',
+    path: '/pantry/leavens',
+    size: { width: 1280, height: 1000 },
+    async go(page) {
+      const moment = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);
+      await page.getByLabel('Ripe at').first().fill(`${moment}T09:00`);
+    },
+  },
   { name: 'book', path: '/book' },
   { name: 'pantry', path: '/pantry' },
   {
@@ -184,27 +184,6 @@ const pictures = [
     },
   },
   {
-    name: 'bench-conflict',
-    path: '/bench/overnight-flatbread',
-    async go(page) {
-      const theirs = await (
-        await page.request.get(`${address}/api/v1/formulas/overnight-flatbread`)
-      ).json();
-      const [stage, ...rest] = theirs.formula.stages;
-      const lines = stage.lines.map((l) => (l.ingredient === 'water' ? { ...l, grams: 300 } : l));
-      await page.request.put(`${address}/api/v1/formulas/overnight-flatbread`, {
-        data: {
-          version: theirs.version,
-          formula: { ...theirs.formula, stages: [{ ...stage, lines }, ...rest] },
-        },
-      });
-      await page.getByLabel('Grams of oil').fill('31');
-      const both = page.getByRole('table', { name: 'The two versions side by side' });
-      await both.waitFor();
-      await both.evaluate((table) => table.scrollIntoView({ block: 'end' }));
-    },
-  },
-  {
     name: 'bake-away',
     size: tablet,
     async go(page) {
@@ -214,32 +193,6 @@ const pictures = [
       await page.getByText('The server is away').waitFor();
     },
   },
-  {
-    name: 'refused',
-    size: tablet,
-    async go(page) {
-      await bake(page, 'lockside-white');
-      await page.route('**/api/v1/bakes/**', (route) =>
-        route.fulfill({
-          status: 404,
-          json: {
-            detail: 'path: no bake of that id',
-            errors: [{ where: 'path', what: 'no bake of that id' }],
-          },
-        }),
-      );
-      await page.locator('button.tick').first().click();
-      await page.getByRole('button', { name: /was refused/ }).click();
-      await page.getByRole('dialog').waitFor();
-    },
-  },
-  {
-    name: 'twelve-styles',
-    size: { width: 1600, height: 3024 },
-    go: twelveStyles,
-  },
-  { name: 'pair', size: tablet, path: '/pair', host: 'stranger' },
-  { name: 'devices', path: '/pantry/devices', host: 'house' },
 ];
 
 const browser = await chromium.launch(launchOptions);
@@ -249,7 +202,7 @@ try {
     options: { size: { type: 'string' }, dark: { type: 'boolean' }, to: { type: 'string' } },
   });
   const sizes = { desk, tablet, upright, phone };
-  for (const { name, path, size = desk, dark = false, whole = true, go, host } of pictures) {
+  for (const { name, path, size = desk, dark = false, whole = true, go } of pictures) {
     if (wanted.length > 0 && !wanted.includes(name)) continue;
     const page = await browser.newPage({
       viewport: sizes[other.size] ?? size,
@@ -259,20 +212,7 @@ try {
     await page
       .context()
       .addCookies([{ name: 'bench', value: whole ? 'whole' : 'plain', url: address }]);
-    if (host) {
-      await page.goto(`${house.url}/pair?to=${path}`);
-      await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-      if (host === 'house') {
-        for (const device of ['Phone in the apron', 'Tablet on the counter']) {
-          await page.context().clearCookies();
-          await page.goto(`${house.url}/pair?to=${path}`);
-          await page.getByLabel('Code').fill(house.code);
-          await page.getByLabel('What this device is called').fill(device);
-          await page.getByRole('button', { name: 'Come in' }).click();
-          await page.getByRole('heading', { name: 'Devices', exact: true }).waitFor();
-        }
-      }
-    } else if (path) await visit(page, path);
+    if (path) await visit(page, path);
     await go?.(page);
     await page.waitForTimeout(300);
     await page.screenshot({
@@ -283,7 +223,6 @@ try {
   }
 } finally {
   await browser.close();
-  house.child.kill('SIGTERM');
   server.kill('SIGTERM');
   await new Promise((done) => server.once('exit', done));
   rmSync(folder, { recursive: true, force: true });

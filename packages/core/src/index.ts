@@ -63,7 +63,7 @@ export type { Pantry } from './ingredient/pantry.ts';
 export { roles, type Role } from './ingredient/role.ts';
 export { styleIn } from './style/style-figures.ts';
 export { styleIds, styles, type StyleId, type Window } from './style/style.ts';
-export { deviceIds, devices, type DeviceId } from './machine/device.ts';
+export { deviceIds, devices, kneadingOf, type DeviceId } from './machine/device.ts';
 export { kneadingIds, kneadings, type KneadingId } from './machine/kneading.ts';
 export { nothingLearned, type Belief } from './household/belief.ts';
 export { coefficients } from './household/coefficients.ts';
@@ -137,7 +137,8 @@ export {
   takeCorrection,
 } from './formula/take-correction.ts';
 export type { Totals } from './formula/totals.ts';
-export { waterTemperature } from './ferment/water-temperature.ts';
+export { frictionFrom, waterTemperature } from './ferment/water-temperature.ts';
+export { frictionOf, frictionSpan, withFriction } from './household/friction.ts';
 export { accountBars, type AccountSegment } from './dough/account-bars.ts';
 export type { WaterAccount } from './dough/account.ts';
 export { noFlour } from './dough/cannot-tell.ts';

@@ -238,3 +238,4 @@ export * from '../src/ferment/warm-and-cold.ts';
 export * from '../src/ferment/builds.ts';
 export * from '../src/ferment/starter-standing.ts';
 export * from '../src/ferment/rise-model.ts';
+export * from '../src/household/friction.ts';

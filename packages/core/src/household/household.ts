@@ -9,6 +9,7 @@ import type { OwnFigures } from './figure-rows.ts';
 import { coefficientsWith, type Coefficients } from './coefficients.ts';
 import type { Kitchen } from './kitchen.ts';
 import type { Appliance } from '../machine/appliance.ts';
+import type { Frictions } from './friction.ts';
 import type { Room } from './room.ts';
 import { usualWeek, type Week } from './week.ts';
 import {
@@ -50,6 +51,8 @@ export interface Settings {
   readonly appliances: readonly Appliance[];
   /** Pairs of hands that bake at once. */
   readonly people: number;
+  /** Warmth that mixing was measured to put into a dough here. */
+  readonly friction: Frictions;
 }
 
 /** A household: what it settled, and what stands in its pantry. */
@@ -76,6 +79,7 @@ export const defaultSettings: Settings = {
   week: usualWeek,
   appliances: [],
   people: 1,
+  friction: {},
 };
 
 export const defaultHousehold: Household = { ...defaultSettings, own: [], bags: [] };

@@ -1,4 +1,4 @@
-import { kneadings, type Kneading } from './kneading.ts';
+import { kneadingIds, kneadings, type Kneading, type KneadingId } from './kneading.ts';
 import { loadingOrders, type LoadingOrder } from './loading-order.ts';
 
 /** All that is known of what a dough is made in: in what order it is loaded, and how it is worked. */
@@ -26,3 +26,7 @@ export const devices = {
 
 export type DeviceId = keyof typeof devices;
 export const deviceIds = Object.keys(devices) as DeviceId[];
+
+/** How a dough is worked in a device, by its id. */
+export const kneadingOf = (device: DeviceId): KneadingId =>
+  kneadingIds.find((id) => kneadings[id] === devices[device].kneading)!;

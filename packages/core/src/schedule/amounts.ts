@@ -2,7 +2,6 @@ import { feedingFor, starterParts, type Feeding } from '../ferment/feeding.ts';
 import { leavenChange, type LeavenChange } from '../ferment/leaven-change.ts';
 import { waterTemperature, type WaterTemperature } from '../ferment/water-temperature.ts';
 import { stagesOf } from '../formula/formula.ts';
-import { devices } from '../machine/device.ts';
 import type { Bread } from './bread.ts';
 import type { PlannedBread, PlannedStep } from './plan.ts';
 
@@ -54,7 +53,7 @@ export function amountsFor(
   const water = waterTemperature(bread.lines, {
     desired: bread.dough,
     room: bread.room,
-    rise: devices[bread.device].kneading.rise.value,
+    rise: bread.friction,
   });
   return { feedings, ...(leaven ? { leaven } : {}), ...(water ? { water } : {}) };
 }

@@ -11,7 +11,8 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../household/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
-import { deviceIds, type DeviceId } from '../machine/device.ts';
+import { frictionOf } from '../household/friction.ts';
+import { deviceIds, kneadingOf, type DeviceId } from '../machine/device.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
 import { styles } from '../style/style.ts';
 
@@ -27,6 +28,8 @@ export interface Bread {
   readonly dough: number;
   readonly paces: Paces;
   readonly work: YeastWork;
+  /** Warmth that its mixing puts into it, °C. */
+  readonly friction: number;
   /** The rise model with the household's own figures. */
   readonly model: RiseModel;
   /** What is mixed ahead of the dough is ripe already. */
@@ -66,6 +69,7 @@ export function breadOf(
     dough: dough ?? usualWarmth.dough,
     paces: pacesFor(belief, leavenKeys(lines, formula)),
     work: pantry.yeastWork,
+    friction: frictionOf(kneadingOf(made), household),
     model: riseModelIn(household),
     ...(ripe ? { ripe } : {}),
   };

@@ -115,10 +115,17 @@ function leavenHours(
   return [hours(most), Math.min(longest, hours(least))];
 }
 
+/** Whether its own leaven can be made more or less: what a pre-ferment was given has been eaten from. */
+const hasOwnLeaven = ({ lines }: Bread): boolean =>
+  lines.some(
+    (l) =>
+      l.grams > 0 && (l.stageKind === 'starter' || (l.of.yeast && l.stageKind !== 'preferment')),
+  );
+
 /** The first rise with as much leaven as its time takes. */
 function withAmount(bread: Bread): RiseWays | undefined {
   const usual = inTheRoom(bread);
-  if (!usual) return undefined;
+  if (!usual || !hasOwnLeaven(bread)) return undefined;
   const { first, final } = usual;
   const [soonest, latest] = leavenHours(first.rise, bread, slowest.value);
   if (!(soonest < latest)) return undefined;
@@ -146,6 +153,7 @@ function coldFirst(bread: Bread): RiseWays | undefined {
     Infinity;
   const keeps = keepsFor(first.dough, first.end, most.value, bread.paces, bread.model);
   const asIs = keeps >= least.value && ready <= most.value;
+  if (!asIs && !hasOwnLeaven(bread)) return undefined;
   const [from, to] = asIs
     ? [ready * soonCold.value, keeps]
     : leavenHours(first, bread, mostChosen.value);

@@ -2,6 +2,11 @@ import { expect } from 'chai';
 import {
   defaultHousehold,
   frictionByRule,
+  frictionFrom,
+  frictionOf,
+  kneadings,
+  tapCelsius,
+  withFriction,
   iceFor,
   pantryIn,
   resolve,
@@ -90,7 +95,60 @@ describe('water temperature', () => {
   it('says where water alone cannot do it, and nothing where none is poured', () => {
     const hot = waterTemperature(resolve(build(dough)), { desired: 26, room: 45, rise: 8 })!;
     expect(hot).to.include({ celsius: 2, beyond: true });
-    const milky = resolve(build({ 'bread-flour': 500, milk: 320 }));
-    expect(waterTemperature(milky, { desired: 26, room: 21, rise: 4 })).to.equal(undefined);
+    const eggy = resolve(build({ 'bread-flour': 500, egg: 320 }));
+    expect(waterTemperature(eggy, { desired: 26, room: 21, rise: 4 })).to.equal(undefined);
+  });
+
+  it('what mixing put in is found again from the water and the dough', () => {
+    const lines = resolve(build({ 'bread-flour': 500, water: 320, milk: 60, salt: 10 }));
+    for (const rise of [0, 3, 8]) {
+      const before = { room: 21, fridge: true };
+      const { celsius, beyond } = waterTemperature(lines, { desired: 27, rise, ...before })!;
+      expect(beyond).to.equal(false);
+      expect(frictionFrom(lines, { water: celsius, reached: 27, ...before })).to.be.closeTo(
+        rise,
+        1e-9,
+      );
+    }
+    expect(
+      frictionFrom(resolve(build({ 'bread-flour': 500, honey: 300 })), {
+        water: 20,
+        reached: 25,
+        room: 21,
+      }),
+    ).to.equal(undefined);
+    const milky = waterTemperature(resolve(build({ 'bread-flour': 500, milk: 320 })), {
+      desired: 26,
+      rise: 1,
+      room: 20,
+    })!;
+    expect(milky.name).to.match(/milk/);
+    expect(milky.celsius).to.be.within(27, 36);
+  });
+
+  it('milk and egg from the fridge want warmer water; what stands in the room does not', () => {
+    const at = (amounts: Record<string, number>, fridge: boolean) =>
+      waterTemperature(resolve(build(amounts)), { desired: 26, room: 21, rise: 1, fridge })!
+        .celsius;
+    const rich = { 'plain-flour': 500, water: 150, milk: 120, egg: 50, salt: 8 };
+    expect(at(rich, true)).to.be.above(at(rich, false) + 5);
+    const lean = { 'plain-flour': 500, water: 320, oil: 20, salt: 8 };
+    expect(at(lean, true)).to.equal(at(lean, false));
+  });
+
+  it('ice where the water must be colder than the tap, as the trade reckons it', () => {
+    const lines = resolve(build({ 'bread-flour': 1000, water: 650, salt: 20 }));
+    const cold = waterTemperature(lines, { desired: 22, room: 30, rise: 5 })!;
+    expect(cold.celsius).to.be.below(tapCelsius.value);
+    expect(cold.ice).to.equal(Math.round(iceFor(650, tapCelsius.value, cold.celsius)));
+    expect(waterTemperature(lines, { desired: 27, room: 20, rise: 1 })!.ice).to.equal(undefined);
+  });
+
+  it('a household’s own friction goes before the customary, and is not moved whole by one measurement', () => {
+    expect(frictionOf('mixer', { friction: {} })).to.equal(kneadings.mixer.rise.value);
+    const once = withFriction({}, 'mixer', 6);
+    expect(frictionOf('mixer', { friction: once })).to.equal(6);
+    expect(withFriction(once, 'mixer', 8).mixer).to.equal(7);
+    expect(frictionOf('hand', { friction: once })).to.equal(kneadings.hand.rise.value);
   });
 });

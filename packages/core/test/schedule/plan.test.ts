@@ -42,6 +42,7 @@ const bread = (formula: Formula, more: Partial<Bread> = {}): Bread => ({
   paces: {},
   work: massPerWork,
   model: usualRise,
+  friction: 1,
   ...more,
 });
 /** Nights of 22:30 to 6:30. */
@@ -218,6 +219,31 @@ describe('a plan of breads', () => {
     expect(step(after, 'bake').start).to.be.above(step(before, 'bake').start + 30);
     // What is over is sure.
     expect(step(after, 'mix').latest).to.equal(rise.start);
+  });
+
+  it('a poolish bread without yeast of its own is not offered another amount of it', () => {
+    const typed: Formula = {
+      ...white,
+      stages: [
+        {
+          id: 'p',
+          kind: 'preferment',
+          name: 'Poolish',
+          lines: [
+            { id: 'p1', ingredient: 'bread-flour', grams: 150, measured: 'scale' },
+            { id: 'p2', ingredient: 'water', grams: 150, measured: 'scale' },
+            { id: 'p3', ingredient: 'instant-yeast', grams: 0.2, measured: 'scale' },
+          ],
+        },
+        {
+          ...white.stages[0]!,
+          lines: white.stages[0]!.lines.filter((l) => l.ingredient !== 'instant-yeast'),
+        },
+      ],
+    };
+    expect(ways.amount.of(bread(typed))).to.equal(undefined);
+    expect(ways['as-it-is'].of(bread(typed))).not.to.equal(undefined);
+    expect(ways.amount.of(bread(white))).not.to.equal(undefined);
   });
 
   it('goes the recipe’s own way where that is the fridge', () => {

@@ -123,7 +123,7 @@
             </p>
             <p class="quiet">
               both rises together; dough at {asWarmth(school.dough)}{school.water
-                ? `, water at ${asWarmth(school.water.celsius)}${school.water.beyond ? ' at most' : ''}`
+                ? `, ${school.water.name} at ${asWarmth(school.water.celsius)}${school.water.beyond ? ' at most' : ''}`
                 : ''}
             </p>
             <p>{say(school.says)}.</p>

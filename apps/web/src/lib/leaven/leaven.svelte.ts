@@ -3,7 +3,8 @@ import {
   aheadKinds,
   aheadOf,
   deviceIds,
-  devices,
+  frictionOf,
+  kneadingOf,
   dopingFor,
   foldIn,
   isRefused,
@@ -153,7 +154,7 @@ export class Leavens {
   readonly schools = $derived.by(() => {
     const { formula } = this.#bench();
     const device = deviceIds.find((d) => d === formula.device) ?? 'hand';
-    const friction = devices[device].kneading.rise.value;
+    const friction = frictionOf(kneadingOf(device), this.#bench().household);
     return warmAndCold(this.lines, this.room, friction, this.#paces, this.#work, this.#model);
   });
 }

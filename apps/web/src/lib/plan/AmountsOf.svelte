@@ -76,9 +76,8 @@
   {/if}
   {#if bake.water}
     <p>
-      Water at <b>{asWarmth(bake.water.celsius)}</b>{bake.water.beyond
-        ? ', the most that it can do'
-        : ''}.
+      <span class="inline-block first-letter:uppercase">{bake.water.name}</span> at
+      <b>{asWarmth(bake.water.celsius)}</b>{bake.water.beyond ? ', the most that it can do' : ''}.
     </p>
   {/if}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}

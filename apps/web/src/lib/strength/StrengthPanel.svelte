@@ -13,6 +13,10 @@
     waterTemperature,
     type Blend,
     type KneadingId,
+    frictionFrom,
+    frictionOf,
+    frictionSpan,
+    withFriction,
   } from '@tender-crumb/core';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, asWarmth, say, writing } from '../ui/writing.ts';
@@ -21,6 +25,37 @@
 
   let worked = $state<KneadingId>('machine');
   let desired = $state('26');
+  /** Milk, egg and their like come cold. */
+  let fridge = $state(false);
+  /** The machine warms everything before it kneads. */
+  let preheats = $state(false);
+  let cameOut = $state('');
+  let poured = $state('');
+  let fault = $state('');
+
+  const degrees = (text: string): number | undefined => {
+    const typed = numberTyped(text, writing());
+    return typed === undefined ? undefined : celsiusTyped(typed, writing());
+  };
+
+  /** What a thermometer said after mixing teaches how warm this mixing makes a dough. */
+  function measured() {
+    const [water, reached] = [degrees(poured), degrees(cameOut)];
+    fault = '';
+    if (water === undefined || reached === undefined) {
+      fault = 'How warm the water was, and how warm the dough came out.';
+      return;
+    }
+    const friction = frictionFrom(lines, { water, reached, room, fridge });
+    if (friction === undefined) return;
+    const [least, most] = frictionSpan;
+    if (friction < least || friction > most) {
+      fault = `Mixing does not do that: it would have put ${say(`${Math.round(friction)} °C`)} into it. Measure once more.`;
+      return;
+    }
+    bench.settle({ friction: withFriction(bench.household.friction, worked, friction) });
+    cameOut = poured = '';
+  }
 
   const evaluation = $derived(bench.evaluation);
   const lines = $derived(evaluation?.lines ?? []);
@@ -47,7 +82,12 @@
     const celsius = typed === undefined ? undefined : celsiusTyped(typed, writing());
     return celsius === undefined || celsius < 10 || celsius > 40
       ? undefined
-      : waterTemperature(lines, { desired: celsius, room, rise: kneadings[worked].rise.value });
+      : waterTemperature(lines, {
+          desired: celsius,
+          room,
+          rise: frictionOf(worked, bench.household),
+          fridge,
+        });
   });
   const milled = $derived(
     lines
@@ -140,16 +180,65 @@
       </div>
       {#if water}
         <p>
-          Water at <b>{asWarmth(water.celsius)}</b>, in a room of {asWarmth(room)}{water.warmFlour
+          <span class="first-letter:uppercase">{water.name}</span> at
+          <b>{asWarmth(water.celsius)}</b>, in a room of {asWarmth(room)}{water.warmFlour
             ? `; the flour comes out of the mill at about ${asWarmth(water.warmFlour)}`
             : ''}.
-          {#if water.beyond}Water alone does not bring it there: {water.celsius < 10
+          {#if water.ice}
+            That is {asMass(water.ice)} of ice in place of as much of it, from an ordinary tap.
+          {/if}
+          {#if water.beyond}That alone does not bring it there: {water.celsius < 10
               ? 'let the flour cool, or use ice'
               : 'warm the flour'}.{/if}
         </p>
+        {#if preheats}
+          <p>
+            The machine warms everything first: take it all from the fridge or the tap as it is, and
+            leave the warmed water.
+          </p>
+        {/if}
       {:else}
-        <p class="quiet">A dough of {say('10 to 40 °C')}, with some water in it.</p>
+        <p class="quiet">A dough of {say('10 to 40 °C')}, with some water or milk in it.</p>
       {/if}
+      <div class="flex flex-wrap gap-x-4">
+        {#if lines.some((l) => l.of.perishable && l.grams > 0)}
+          <label class="touch flex items-center gap-2"
+            ><input type="checkbox" bind:checked={fridge} /> Milk and egg from the fridge</label
+          >
+        {/if}
+        {#if worked === 'machine'}
+          <label class="touch flex items-center gap-2"
+            ><input type="checkbox" bind:checked={preheats} /> It preheats</label
+          >
+        {/if}
+      </div>
+      <div class="flex flex-wrap items-end gap-2">
+        <label class="quiet grid gap-1"
+          >Water was, °{writing().temperature}
+          <input
+            class="field w-20 text-right text-base text-ink"
+            inputmode="decimal"
+            bind:value={poured}
+          />
+        </label>
+        <label class="quiet grid gap-1"
+          >Dough came out at
+          <input
+            class="field w-20 text-right text-base text-ink"
+            inputmode="decimal"
+            bind:value={cameOut}
+          />
+        </label>
+        <button class="knob" type="button" onclick={measured}>Remember</button>
+      </div>
+      {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+      <p class="quiet">
+        This mixing ({kneadings[worked].label}) puts about {say(
+          `${frictionOf(worked, bench.household).toFixed(1).replace(/\.0$/, '')} °C`,
+        )} into a dough{bench.household.friction[worked] === undefined
+          ? ', as is customary'
+          : ', as measured here'}. With eggs, water is hot from the tap at most, never boiling.
+      </p>
     </section>
   </div>
 {:else}

@@ -13,6 +13,8 @@ import {
   deviceIds,
   eggGrams,
   fills,
+  frictionSpan,
+  kneadingIds,
   formatLimits,
   formulaShape,
   formulaShape1,
@@ -211,6 +213,11 @@ export const settingsBody = Joi.object<Settings>({
   altitude: Joi.number().min(-450).max(6000),
   week: weekField.default(defaultSettings.week),
   appliances: appliancesField.default(defaultSettings.appliances),
+  friction: Joi.object(
+    Object.fromEntries(
+      kneadingIds.map((id) => [id, Joi.number().min(frictionSpan[0]).max(frictionSpan[1])]),
+    ),
+  ).default(defaultSettings.friction),
   people: Joi.number().integer().min(1).max(20).default(defaultSettings.people),
 }).required();
 
