@@ -86,6 +86,46 @@ test.describe('a plan', () => {
     ).toContainText(/Feed: .* of starter, .* of flour, .* of water/);
   });
 
+  test('the same loaf doped is ready the same evening, where the starter alone is not', async ({
+    page,
+  }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    const ask = async (formula: object) => {
+      const answer = await page.request.post('/api/v1/plan', {
+        data: {
+          now: morning,
+          zone: 'UTC',
+          bakes: [
+            { id: 'b', formula, ripe: true, readyBy: `${day(0)}T19:30:00Z`, ways: ['as-it-is'] },
+          ],
+        },
+      });
+      return (await answer.json()) as { steps: unknown[] | null };
+    };
+    const stored = await (await page.request.get('/api/v1/formulas/towpath-sourdough')).json();
+    // A copy: other tests have the loaf as it is.
+    const name = 'Towpath for the same evening';
+    await page.request.put('/api/v1/formulas/same-evening', {
+      data: { version: 0, formula: { ...stored.formula, name } },
+    });
+    expect((await ask(stored.formula)).steps).toBeNull();
+    await visit(page, '/bench/same-evening');
+    await page.getByRole('tab', { name: 'Leaven' }).click();
+    const doping = page.getByRole('region', { name: /For the same evening/ });
+    await doping.getByLabel('First rise ready in').fill('3');
+    await doping.getByRole('button', { name: 'Take it' }).click();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    const doped = await (await page.request.get('/api/v1/formulas/same-evening')).json();
+    expect((await ask(doped.formula)).steps).not.toBeNull();
+    await visit(page, '/bake?plan=same-evening');
+    const form = page.locator('details', { hasText: 'Plan a bread' });
+    await form.getByLabel('Starter or pre-ferment is ripe already').check();
+    await plan(page, name, `${day(0)}T19:30`);
+    await expect(row(page, 'Bake')).toBeVisible();
+    await expect(row(page, 'First rise')).toContainText('doubled');
+  });
+
   test('wishes that cannot be met say which to drop, and one tap does it', async ({ page }) => {
     await cleared(page);
     await visit(page, '/bake');
