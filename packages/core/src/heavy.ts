@@ -4,3 +4,4 @@ export { candidatesOf } from './goal/offered.ts';
 export { learnBook } from './learn/book.ts';
 export { simulateLevel } from './dough/simulation.ts';
 export { whatToWeigh } from './dough/what-to-weigh.ts';
+export { drawRise } from './ferment/rise-draws.ts';

@@ -207,7 +207,7 @@ export {
   type RiseAnswer,
   type RiseAsked,
 } from './ferment/rise-asked.ts';
-export { isForecast, type Paces, type RiseForecast } from './ferment/rise-doubt.ts';
+export { isForecast, type Paces, type RiseDoubt, type RiseForecast } from './ferment/rise-doubt.ts';
 export { drawnRise } from './ferment/rise-curve.ts';
 export { feedingFor, starterParts, type Feeding } from './ferment/feeding.ts';
 export { leavenChange, type LeavenChange } from './ferment/leaven-change.ts';
@@ -308,3 +308,5 @@ export { warmAndCold, type SchoolPlan } from './ferment/warm-and-cold.ts';
 export { buildsFor, mostBuilds, type Build } from './ferment/builds.ts';
 export { spoiledStarter, starterStanding, starterStandings } from './ferment/starter-standing.ts';
 export { riseModelIn } from './ferment/rise-model.ts';
+export type { RiseDraws } from './ferment/rise-draws.ts';
+export { warmthFor, type WarmthFor } from './ferment/warmth-for.ts';

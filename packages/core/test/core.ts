@@ -239,3 +239,5 @@ export * from '../src/ferment/builds.ts';
 export * from '../src/ferment/starter-standing.ts';
 export * from '../src/ferment/rise-model.ts';
 export * from '../src/household/friction.ts';
+export * from '../src/ferment/rise-draws.ts';
+export * from '../src/ferment/warmth-for.ts';

@@ -24,6 +24,8 @@ export const stepKinds = {
   soak: { label: 'Soak', attended: 'start', hands: 5, keeps: 0 },
   autolyse: { label: 'Flour and water rest', attended: 'start', hands: 5, keeps: 0 },
   mix: { label: 'Weigh, mix and knead', attended: 'all', hands: 0, keeps: 0 },
+  freeze: { label: 'Into the freezer', attended: 'start', hands: 5, keeps: 0 },
+  thaw: { label: 'Thaw in the fridge', attended: 'start', hands: 1, uses: 'fridge', keeps: 0 },
   'first-rise': { label: 'First rise', attended: 'none', hands: 0, keeps: 0 },
   shape: { label: 'Divide and shape', attended: 'all', hands: 0, keeps: 0 },
   'final-proof': { label: 'Final proof', attended: 'none', hands: 0, keeps: 0 },

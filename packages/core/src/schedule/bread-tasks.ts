@@ -200,6 +200,10 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
         uses: way.cold ? [{ resource: 'fridge' }] : [],
         label: way.cold ? `${stepKinds[kind].label} in the fridge` : stepKinds[kind].label,
       });
+    if (rises.frozen) {
+      last = follow(last, add('freeze', rises.frozen.freezer));
+      last = follow(last, add('thaw', rises.frozen.thawing), dawdle);
+    }
     last = follow(last, rise('first-rise', rises.first));
     last = follow(last, shape(), dawdle);
     last = follow(last, rise('final-proof', rises.final));

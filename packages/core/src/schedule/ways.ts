@@ -26,6 +26,8 @@ export interface RiseWay {
 export type Rising = Pick<Rise, 'id' | 'label' | 'until' | 'dough' | 'end'>;
 
 export interface RiseWays {
+  /** It is frozen before its first rise, and thawed in the fridge. */
+  readonly frozen?: { readonly freezer: Stretch; readonly thawing: Stretch };
   readonly first: RiseWay;
   readonly final: RiseWay;
 }
@@ -196,6 +198,54 @@ function coldProof(bread: Bread): RiseWays | undefined {
   };
 }
 
+/** Minutes of freezing and thawing, and what yeast loses by it, as a share of its pace. */
+const freezing = {
+  least: figure(12, 'h', 4, commonPractice),
+  usual: figure(24, 'h', 12, commonPractice),
+  /** A plan reaches no further; past a month yeast and gluten suffer. */
+  most: figure(12 * 24, 'h', 48, commonPractice),
+  thawLeast: figure(8, 'h', 2, commonPractice),
+  thaw: figure(12, 'h', 2, commonPractice),
+  thawMost: figure(20, 'h', 4, commonPractice),
+  loses: figure(0.25, 'share', 0.12, commonPractice),
+} as const;
+
+/** Frozen before its first rise: it thaws overnight in the fridge, and rises from there with yeast that has suffered. */
+function frozen(bread: Bread): RiseWays | undefined {
+  const usual = inTheRoom(bread);
+  if (!usual) return undefined;
+  const { rise } = usual.first;
+  // A starter does not bear it.
+  if (isSour(rise.dough)) return undefined;
+  const dough = {
+    ...rise.dough,
+    celsius: fridgeCelsius.value,
+    yeast: rise.dough.yeast * (1 - freezing.loses.value),
+  };
+  const forecast = riseForecast(dough, rise.end, bread.paces, bread.model);
+  const span = riseSpan({ dough, end: rise.end, forecast }, bread.paces, bread.model);
+  if (!span) return undefined;
+  const { least, usual: most, thaw, thawLeast, thawMost } = freezing;
+  return {
+    frozen: {
+      freezer: {
+        least: minutes(least.value),
+        usual: minutes(most.value),
+        most: minutes(freezing.most.value),
+        doubt: 0,
+      },
+      thawing: {
+        least: minutes(thawLeast.value),
+        usual: minutes(thaw.value),
+        most: minutes(thawMost.value),
+        doubt: 0,
+      },
+    },
+    first: { ...usual.first, rise: { ...rise, dough }, span },
+    final: usual.final,
+  };
+}
+
 /** One row a way, the cheapest first. */
 export const ways = {
   'as-it-is': {
@@ -228,6 +278,12 @@ export const ways = {
     says: 'shaped, it waits in the fridge and is baked from there',
     cost: 2,
     of: coldProof,
+  },
+  frozen: {
+    label: 'from the freezer',
+    says: 'frozen before its first rise, thawed in the fridge overnight; its yeast has lost a quarter',
+    cost: 5,
+    of: frozen,
   },
 } as const satisfies Record<string, Way>;
 

@@ -246,6 +246,28 @@ describe('a plan of breads', () => {
     expect(ways.amount.of(bread(white))).not.to.equal(undefined);
   });
 
+  it('made days ahead it goes into the freezer, thaws in the fridge and rises more slowly', () => {
+    const found = planned({
+      ...asked(bread(white), {}, { now: 9 * 60 }),
+      breads: [
+        {
+          bread: bread(white),
+          wish: { beginAt: 9 * 60, readyBy: 4 * day + 13 * 60 },
+          ways: ['frozen'],
+        },
+      ],
+    });
+    const of = (kind: PlannedStep['kind']) => step(found, kind);
+    expect(of('freeze').start).to.equal(of('mix').end);
+    const thaws = of('thaw').end - of('thaw').start;
+    expect(thaws).to.be.within(8 * 60, 20 * 60);
+    expect(of('first-rise').start).to.be.at.least(of('thaw').end);
+    const usual = ways['as-it-is'].of(bread(white))!.first.span.usual;
+    expect(of('first-rise').end - of('first-rise').start).to.be.above(usual * 1.3);
+    // A sourdough does not bear it.
+    expect(ways.frozen.of(bread(sour))).to.equal(undefined);
+  });
+
   it('goes the recipe’s own way where that is the fridge', () => {
     const method = (says: string) => ({ ...sour, steps: [{ says }] });
     const way = (says: string, now = 8 * 60) =>

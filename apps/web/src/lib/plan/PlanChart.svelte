@@ -83,6 +83,8 @@
     feed: 'Feed',
     preferment: 'Stir',
     ripen: 'Ripens',
+    freeze: 'Freezer',
+    thaw: 'Thaw',
   };
   const label = (step: TimedStep, room: number): string => {
     const texts = [step.label, short[step.kind] ?? ''];

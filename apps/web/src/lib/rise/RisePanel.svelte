@@ -8,7 +8,8 @@
     type LeavenChange,
   } from '@tender-crumb/core';
   import type { Bench } from '../bench/bench.svelte.ts';
-  import { asMass, say, writing } from '../ui/writing.ts';
+  import { asMass, asWarmth, say, writing } from '../ui/writing.ts';
+  import HowSure from './HowSure.svelte';
   import RiseChart from './RiseChart.svelte';
   import { Rising } from './rising.svelte.ts';
 
@@ -117,7 +118,10 @@
         </li>
       {/each}
     </ul>
-    {#if rising.first}<RiseChart rise={rising.first} curve={rising.curve} />{/if}
+    {#if rising.first}
+      <RiseChart rise={rising.first} curve={rising.curve} />
+      <HowSure rise={rising.first} paces={rising.paces} />
+    {/if}
     <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
       <label class="quiet grid gap-1"
         >First rise ready in, hours
@@ -141,6 +145,9 @@
               )}.</span
             >
           </p>
+          {#if rising.warmth?.celsius !== undefined}
+            <p>Or as it is, in a place of <b>{asWarmth(rising.warmth.celsius)}</b>.</p>
+          {/if}
         {:else if rising.wanted.trim() !== ''}
           <p class="text-act" role="alert">A number of hours, up to 96.</p>
         {/if}

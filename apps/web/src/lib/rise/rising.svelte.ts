@@ -10,6 +10,7 @@ import {
   riseModelIn,
   risesOf,
   starterParts,
+  warmthFor,
   type Rise,
   type VesselId,
 } from '@tender-crumb/core';
@@ -40,7 +41,7 @@ export class Rising {
     return hours !== undefined && hours > 0 && hours <= 48 ? hours : undefined;
   });
   /** What noted rises taught of the leavens that are in it. */
-  readonly #paces = $derived.by(() => {
+  readonly paces = $derived.by(() => {
     const { evaluation, formula, belief } = this.#bench();
     return evaluation ? pacesFor(belief, leavenKeys(evaluation.lines, formula)) : {};
   });
@@ -66,7 +67,7 @@ export class Rising {
       lines,
       { celsius: this.celsius, air, vessel: this.vessel },
       this.shaped,
-      this.#paces,
+      this.paces,
       this.#bench().pantry.yeastWork,
       this.#model,
     );
@@ -75,7 +76,7 @@ export class Rising {
   /** The first rise drawn, moment by moment. */
   readonly curve = $derived.by(() => {
     if (!this.first) return [];
-    return drawnRise(this.first.dough, this.first.forecast, this.#paces, this.#model);
+    return drawnRise(this.first.dough, this.first.forecast, this.paces, this.#model);
   });
   readonly hours = $derived.by(() => {
     const typed = numberTyped(this.wanted, writing());
@@ -88,12 +89,19 @@ export class Rising {
           lines,
           this.first,
           this.hours,
-          this.#paces,
+          this.paces,
           this.#bench().pantry.yeastWork,
           this.#model,
         )
       : undefined;
   });
+
+  /** How warm a place has it ready then, with the leaven as it is. */
+  readonly warmth = $derived.by(() =>
+    this.first && this.hours !== undefined && this.fridgeAfter === undefined
+      ? warmthFor(this.first.dough, this.hours, this.first.end, this.paces, this.#model)
+      : undefined,
+  );
 
   /** When the starter is to be ripe, hours from its feeding, and what is kept of it. */
   ripeIn = $state('8');
@@ -111,7 +119,7 @@ export class Rising {
       return undefined;
     return feedingFor(
       { ...starterParts(this.#starter), keep, hours, celsius: this.airCelsius },
-      this.#paces,
+      this.paces,
       this.#model,
     );
   });

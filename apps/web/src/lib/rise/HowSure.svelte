@@ -1,0 +1,76 @@
+<script lang="ts">
+  import {
+    hoursText,
+    type Paces,
+    type Rise,
+    type RiseDoubt,
+    type RiseDraws,
+  } from '@tender-crumb/core';
+  import { wrap, type Remote } from 'comlink';
+  import { onMount } from 'svelte';
+  import type { RiseDrawer } from '../workers/rise.worker.ts';
+
+  let { rise, paces }: { rise: Rise; paces: Paces } = $props();
+
+  /** What each doubt is, and what makes it smaller. */
+  const words: Record<RiseDoubt, readonly [what: string, cure: string]> = {
+    room: ['how warm it stands', 'put a thermometer beside it'],
+    yeast: ['how strong this yeast is', 'note when its rises are ready'],
+    starter: ['how strong this starter is', 'note when its rises are ready'],
+    ripeness: ['how ripe the starter was that day', 'use it when it is domed'],
+    waking: ['how soon the leaven wakes', 'nothing: it differs from day to day'],
+    growth: ['how fast it grows in this dough', 'note long rises'],
+    brake: ['how much salt and sugar slow it', 'nothing: it differs from yeast to yeast'],
+    weighing: ['how much leaven went in', 'weigh it to a tenth of a gram'],
+    end: ['when it is called ready', 'mark the vessel where it stands at first'],
+  };
+
+  let worker: Worker | undefined;
+  let drawer: Remote<RiseDrawer> | undefined;
+  let drawn = $state.raw<RiseDraws | undefined>();
+  let asked = 0;
+  let open = $state(false);
+
+  onMount(() => () => worker?.terminate());
+
+  $effect(() => {
+    if (!open) return;
+    const mine = (asked += 1);
+    // Plain data crosses to the thread.
+    const of = { dough: $state.snapshot(rise.dough), end: $state.snapshot(rise.end) };
+    const known = $state.snapshot(paces);
+    const wait = setTimeout(async () => {
+      worker ??= new Worker(new URL('../workers/rise.worker.ts', import.meta.url), {
+        type: 'module',
+      });
+      drawer ??= wrap<RiseDrawer>(worker);
+      const found = await drawer.draw(of as Rise, known as Paces).catch(() => undefined);
+      if (mine === asked) drawn = found;
+    }, 200);
+    return () => clearTimeout(wait);
+  });
+</script>
+
+<details class="bowl p-3" bind:open>
+  <summary class="touch font-semibold">How sure is that, and what would make it surer?</summary>
+  {#if drawn}
+    <p class="mt-2">
+      Drawn {drawn.draws} times with all that is in doubt: 8 in 10 between
+      <b>{hoursText(drawn.low)}</b> and <b>{hoursText(drawn.high)}</b>, half of them after
+      {hoursText(drawn.middle)}.
+    </p>
+    <ol class="mt-2 grid gap-1">
+      {#each drawn.shares.slice(0, 4) as { doubt, share } (doubt)}
+        <li class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-2 border-t border-line pt-1">
+          <span
+            ><b class="tabular-nums">{Math.round(share * 100)} %</b>
+            {words[doubt][0]}</span
+          >
+          <span class="quiet">{words[doubt][1]}</span>
+        </li>
+      {/each}
+    </ol>
+  {:else if open}
+    <p class="quiet mt-2">Drawing …</p>
+  {/if}
+</details>
