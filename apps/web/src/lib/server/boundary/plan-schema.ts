@@ -87,6 +87,20 @@ export interface PlanBody {
   >;
 }
 
+/** What is wished of a bake, whoever asks. */
+const wishes = {
+  device: Joi.string().valid(...deviceIds),
+  roomC: kitchenCelsius,
+  doughC: kitchenCelsius,
+  readyBy: instant,
+  beginAt: instant,
+  ripe: Joi.boolean(),
+  ways: Joi.array()
+    .items(Joi.string().valid(...wayIds))
+    .min(1)
+    .unique(),
+};
+
 const howMany = Joi.number().integer().min(1).max(20);
 
 export const planBody = Joi.object<PlanBody>({
@@ -98,16 +112,7 @@ export const planBody = Joi.object<PlanBody>({
         id: plainId,
         formula: Joi.object().unknown(),
         formulaId: plainId,
-        device: Joi.string().valid(...deviceIds),
-        roomC: kitchenCelsius,
-        doughC: kitchenCelsius,
-        readyBy: instant,
-        beginAt: instant,
-        ripe: Joi.boolean(),
-        ways: Joi.array()
-          .items(Joi.string().valid(...wayIds))
-          .min(1)
-          .unique(),
+        ...wishes,
       }).xor('formula', 'formulaId'),
     )
     .min(1)
@@ -136,16 +141,7 @@ export const plannedBody = Joi.object<Omit<PlannedBake, 'id'>>({
   version: Joi.number().integer().min(0).max(1e9).required(),
   formulaId: plainId.required(),
   bakeId: plainId,
-  device: Joi.string().valid(...deviceIds),
-  roomC: kitchenCelsius,
-  doughC: kitchenCelsius,
-  readyBy: instant,
-  beginAt: instant,
-  ripe: Joi.boolean(),
-  ways: Joi.array()
-    .items(Joi.string().valid(...wayIds))
-    .min(1)
-    .unique(),
+  ...wishes,
   facts: Joi.object().pattern(stepName, fact).max(60),
   locks: Joi.object().pattern(stepName, instant).max(60),
 }).required();
