@@ -194,6 +194,7 @@ test.describe('a plan', () => {
       .getByRole('region', { name: 'First rise' })
       .getByRole('button', { name: 'It rises from now' })
       .click();
+    await expect(page.getByRole('region', { name: 'First rise' })).toContainText('Rising');
     await expect(page.getByText('All written down')).toBeVisible();
     await page.clock.setFixedTime('2026-11-26T13:00:00Z');
     await visit(page, '/bake');

@@ -92,6 +92,27 @@ test('how much starter, how long, how sour: the dot is moved, taken, and doped f
   await expect(doping).toBeHidden();
 });
 
+test('a starter is made stiffer, and a dough is said to rise in the fridge', async ({ page }) => {
+  await visit(page, '/bench/towpath-sourdough');
+  await page.getByRole('tab', { name: 'Leaven' }).click();
+  const wet = page.getByLabel('Water of the starter');
+  await wet.fill('500');
+  await expect(page.getByText('no more water than the dough has to give')).toBeVisible();
+  await wet.fill('80');
+  await page.getByRole('button', { name: 'Make it so' }).click();
+  await expect(wet).toHaveAttribute('placeholder', '80');
+  const cold = page.getByLabel('First rise in the fridge');
+  await cold.check();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await page.getByRole('tab', { name: 'Leaven' }).click();
+  await expect(cold).toBeChecked();
+  await cold.uncheck();
+  await page.getByLabel('Autolyse').check();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.getByLabel('Autolyse').uncheck();
+});
+
 test('a poolish is taken out of the dough in one gesture, and mixed with it again', async ({
   page,
 }) => {

@@ -310,3 +310,4 @@ export { spoiledStarter, starterStanding, starterStandings } from './ferment/sta
 export { riseModelIn } from './ferment/rise-model.ts';
 export type { RiseDraws } from './ferment/rise-draws.ts';
 export { warmthFor, type WarmthFor } from './ferment/warmth-for.ts';
+export { doughWayIds, doughWays, type DoughWayId } from './process/dough-ways.ts';

@@ -241,3 +241,4 @@ export * from '../src/ferment/rise-model.ts';
 export * from '../src/household/friction.ts';
 export * from '../src/ferment/rise-draws.ts';
 export * from '../src/ferment/warmth-for.ts';
+export * from '../src/process/dough-ways.ts';

@@ -9,7 +9,7 @@ import { stageNames } from '../formula/stages.ts';
 import { devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
-import { ovenMinutes } from '../style/baking.ts';
+import { coreAt, ovenMinutes } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import { pieceKilograms, stepsWritten, type Bread } from './bread.ts';
 import { keepsFor, riseSpan, type Stretch } from './rise-span.ts';
@@ -235,12 +235,13 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
     says.bake?.process.celsius ?? says.heat?.process.celsius ?? baking.celsius.value,
   );
   const inOven = saidBy(says.bake?.process) ?? oven(ovenMinutes(baking, pieceKilograms(bread)));
+  const core = coreAt(baking, bread.altitude);
   const heat = add('heat', span(baking.heating.value, baking.heating.value, baking.heating.value), {
     celsius,
   });
   const bake = add('bake', inOven, {
     celsius,
-    until: `${baking.core[0]} to ${baking.core[1]} °C in the middle`,
+    until: `${core[0] === core[1] ? core[0] : `${core[0]} to ${core[1]}`} °C in the middle`,
   });
   follow(heat, bake, stepKinds.heat.keeps);
   follow(last, bake, dawdle);

@@ -32,6 +32,8 @@ export interface Bread {
   readonly friction: number;
   /** The rise model with the household's own figures. */
   readonly model: RiseModel;
+  /** Metres above the sea. */
+  readonly altitude?: number;
   /** What is mixed ahead of the dough is ripe already. */
   readonly ripe?: boolean;
 }
@@ -71,6 +73,7 @@ export function breadOf(
     work: pantry.yeastWork,
     friction: frictionOf(kneadingOf(made), household),
     model: riseModelIn(household),
+    ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
   };
 }

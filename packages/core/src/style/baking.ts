@@ -46,3 +46,33 @@ export const baking = (
  */
 export const ovenMinutes = ({ minutes, kilograms }: Baking, piece: number): number =>
   minutes.value * (piece / kilograms) ** bakingPower.value;
+
+/** A crumb stays so far below the boil of its water, °C. Own choice, no source. */
+const belowBoil = 1;
+
+/**
+ * Where water boils, °C, by height above the sea: the standard atmosphere, and Antoine's equation for water.
+ *
+ * Source: ISO 2533 (pressure by height); Antoine constants 8.07131, 1730.63, 233.426 (mmHg, °C), from memory.
+ *
+ * @param metres above the sea
+ * @example boilsAt(1500) // 95
+ */
+export function boilsAt(metres: number): number {
+  const mmHg = 760 * (1 - 2.25577e-5 * metres) ** 5.25588;
+  return 1730.63 / (8.07131 - Math.log10(mmHg)) - 233.426;
+}
+
+/**
+ * What a thermometer says in the middle of a done loaf at a height: nothing there is hotter than its water boils.
+ *
+ * @example coreAt(styles.rye.baking, 1500) // [94, 94]
+ */
+export function coreAt(
+  { core: [least, most] }: Baking,
+  metres?: number,
+): readonly [least: number, most: number] {
+  if (metres === undefined) return [least, most];
+  const cap = Math.floor(boilsAt(metres) - belowBoil);
+  return [Math.min(least, cap), Math.min(most, cap)];
+}

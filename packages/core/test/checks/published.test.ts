@@ -6,6 +6,7 @@ import {
   absorptionAt,
   absorptionFromBowl,
   absorptionSlope,
+  boilsAt,
   bowlFlour,
   catalogue,
   matchIngredient,
@@ -37,6 +38,8 @@ type Row = readonly [
 ];
 
 const rows: readonly Row[] = [
+  ['water boils at 1500 m', () => boilsAt(1500), 95, 0.1, 'handbook tables, from memory'],
+  ['water boils at the sea', () => boilsAt(0), 100, 0.05, 'by definition'],
   ...(
     [
       [10, 67.44],

@@ -384,6 +384,15 @@ describe('the steps of a bread', () => {
     expect(minutes(500).celsius).to.equal(190);
   });
 
+  it('high up nothing is hotter inside than its water boils', () => {
+    const until = (altitude?: number) =>
+      tasks(white, altitude === undefined ? {} : { altitude }).get('bake')!.until;
+    expect(until()).to.equal('93 to 99 °C in the middle');
+    expect(until(0)).to.equal('93 to 98 °C in the middle');
+    expect(until(1500)).to.equal('93 to 94 °C in the middle');
+    expect(until(2500)).to.equal('90 °C in the middle');
+  });
+
   it('every style bakes as its row says, done at a core that is a bread’s', () => {
     for (const id of styleIds) {
       const { baking } = styles[id];

@@ -1,5 +1,7 @@
 <script lang="ts">
   import {
+    doughWayIds,
+    doughWays,
     hoursText,
     isForecast,
     yeastFromFreezer,
@@ -110,6 +112,43 @@
       </section>
     {/if}
   {/if}
+  {#if leavens.hydration}
+    {@const { stage, now } = leavens.hydration}
+    <section class="flex flex-wrap items-end gap-3" aria-label="Hydration of the starter">
+      <label class="quiet grid gap-1"
+        >Water of the starter, % of its flour
+        <input
+          class="field w-24 text-right text-base text-ink"
+          inputmode="decimal"
+          placeholder={String(now)}
+          bind:value={leavens.wet}
+        />
+      </label>
+      {#if leavens.stiffer}
+        {@const changes = leavens.stiffer}
+        <button
+          class="knob"
+          type="button"
+          onclick={() => {
+            bench.takeChanges({
+              correction: `starter:water:${stage}`,
+              reason: `The starter at ${leavens.wet.trim()} %; the dough’s water makes up for it`,
+              basis: 'arithmetic',
+              changes,
+            });
+            leavens.wet = '';
+          }}>Make it so</button
+        >
+        <span class="quiet"
+          >Stiffer is slower, by about a fifth, and milder; the dough stays as it is.</span
+        >
+      {:else if leavens.wet.trim() !== ''}
+        <span class="text-act" role="alert"
+          >40 to 250 %, and no more water than the dough has to give.</span
+        >
+      {/if}
+    </section>
+  {/if}
   {#if leavens.schools.length > 0}
     <section class="grid gap-2" aria-labelledby="schools">
       <h2 id="schools">Warm or cold?</h2>
@@ -161,6 +200,20 @@
       <p class="quiet">Flour, water and yeast stay as they are in all; it can be given back.</p>
     </section>
   {/if}
+  <section class="grid gap-1" aria-labelledby="dough-ways">
+    <h2 id="dough-ways">What else is done with it</h2>
+    {#each doughWayIds as id (id)}
+      {@const way = doughWays[id]}
+      <label class="touch flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={way.in(bench.formula)}
+          onchange={(e) => bench.edit(way.put(bench.formula, e.currentTarget.checked))}
+        />
+        <span><b>{way.label}</b> <span class="quiet">{way.says}</span></span>
+      </label>
+    {/each}
+  </section>
   {#if kind}
     <section class="grid gap-1" aria-labelledby="how-yeast">
       <h2 id="how-yeast">How this yeast goes in</h2>

@@ -14,7 +14,9 @@ import {
   pacesFor,
   riseModelIn,
   risesOf,
+  starterHydration,
   starterLadder,
+  starterParts,
   starterShare,
   starterStep,
   sumGrams,
@@ -95,6 +97,22 @@ export class Leavens {
       ? starterShare(this.lines, this.shown.percent / this.own.percent)
       : undefined,
   );
+
+  /** Water of the starter as it is typed, % of its flour. */
+  wet = $state('');
+  /** The starter whose water can be changed, and what it is now. */
+  readonly hydration = $derived.by(() => {
+    const first = this.lines.find((l) => l.stageKind === 'starter' && l.grams > 0);
+    if (!first) return undefined;
+    const { flour, water } = starterParts(this.lines.filter((l) => l.stage === first.stage));
+    return flour > 0 ? { stage: first.stage, now: Math.round((100 * water) / flour) } : undefined;
+  });
+  readonly stiffer = $derived.by(() => {
+    const typed = numberTyped(this.wet, writing());
+    if (!this.hydration || typed === undefined || typed < 40 || typed > 250) return undefined;
+    const changes = starterHydration(this.lines, this.hydration.stage, typed);
+    return changes && changes.length > 0 ? changes : undefined;
+  });
 
   readonly yeast = $derived.by(() =>
     this.lines.find((l) => l.of.yeast && l.grams > 0 && l.stageKind !== 'preferment'),

@@ -5,6 +5,7 @@
   import { onMount, untrack } from 'svelte';
   import { keepAwake } from '../run/awake.ts';
   import type { PlanData } from '../server/plan-data.ts';
+  import { outbox } from '../sync/here.ts';
   import { refresh } from '../ui/refresh.ts';
   import AmountsOf from './AmountsOf.svelte';
   import CouldBake from './CouldBake.svelte';
@@ -38,9 +39,14 @@
   onMount(() => {
     const end = planning.follow();
     const release = keepAwake(() => {});
+    // What was tapped on a bake's page may come to the server only now: the plan goes by it.
+    const hear = outbox().subscribe(({ outcome }) => {
+      if (outcome?.result.kind === 'delivered') void refresh();
+    });
     return () => {
       end();
       release();
+      hear();
     };
   });
 
