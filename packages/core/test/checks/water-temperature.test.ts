@@ -124,6 +124,14 @@ describe('water temperature', () => {
     })!;
     expect(milky.name).to.match(/milk/);
     expect(milky.celsius).to.be.within(27, 36);
+    // Ice goes in place of water, never of milk.
+    const hot = { desired: 20, rise: 6, room: 32 };
+    expect(waterTemperature(resolve(build({ 'bread-flour': 500, milk: 320 })), hot)!.ice).to.equal(
+      undefined,
+    );
+    expect(
+      waterTemperature(resolve(build({ 'bread-flour': 500, water: 320 })), hot)!.ice,
+    ).to.be.above(0);
   });
 
   it('milk and egg from the fridge want warmer water; what stands in the room does not', () => {

@@ -99,6 +99,21 @@ describe('a part of a dough mixed ahead', () => {
     expect(scald.grams).to.equal(30);
   });
 
+  it('takes no more flour than its line has, however much flour there is', () => {
+    const mixed = build({
+      'bread-flour': 110,
+      'rye-whole': 105,
+      'plain-flour': 100,
+      'barley-whole': 95,
+      water: 300,
+      salt: 8,
+      'instant-yeast': 4,
+    });
+    const after = take(mixed, 'poolish');
+    expect(stage(after, 'poolish')['bread-flour']).to.equal(110);
+    expect(sums(after)).to.deep.equal(sums(mixed));
+  });
+
   it('says why it cannot be', () => {
     const no = (formula: Formula, kind: AheadKind) => {
       const found = aheadOf(resolve(formula), kind, 20);

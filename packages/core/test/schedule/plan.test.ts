@@ -10,6 +10,7 @@ import {
   oneKitchen,
   plan,
   resolve,
+  resourcesOf,
   riseUntil,
   styleIds,
   styles,
@@ -102,6 +103,14 @@ describe('a plan of breads', () => {
     expect(early('bake')).to.be.above(early('shape'));
     // It is heated for the dough that comes.
     expect(early('heat')).to.equal(early('bake'));
+    const heat = steps.find((x) => x.kind === 'heat')!;
+    expect(heat.latest - heat.end).to.equal(early('bake'));
+    expect(heat.end - heat.soonest).to.equal(early('bake'));
+    // As unsure as its own forecast says, at the ends of the 80 % interval.
+    const rise = steps.find((x) => x.kind === 'first-rise')!;
+    const off = Math.round(1.2816 * rise.doubt * (rise.end - rise.start));
+    expect(rise.latest - rise.end).to.be.closeTo(off, 1);
+    expect(rise.end - rise.soonest).to.be.closeTo(off, 1);
   });
 
   it('an overnight sourdough: nobody is called in the night, and it is ready in time', () => {
@@ -264,6 +273,10 @@ describe('a plan of breads', () => {
     expect(of('first-rise').start).to.be.at.least(of('thaw').end);
     const usual = ways['as-it-is'].of(bread(white))!.first.span.usual;
     expect(of('first-rise').end - of('first-rise').start).to.be.above(usual * 1.3);
+    // Its yeast has lost a quarter.
+    const { dough } = ways.frozen.of(bread(white))!.first.rise;
+    const fresh = ways['as-it-is'].of(bread(white))!.first.rise.dough;
+    expect(dough.yeast).to.be.closeTo(fresh.yeast * 0.75, 1e-9);
     // A sourdough does not bear it.
     expect(ways.frozen.of(bread(sour))).to.equal(undefined);
   });
@@ -295,6 +308,24 @@ describe('a plan of breads', () => {
     // With so much yeast it goes over in a few hours, even there.
     const quick = build({ 'bread-flour': 500, water: 320, salt: 5, 'instant-yeast': 15 }, 'pan');
     expect(ways['cold-proof'].of(bread(quick, { room: 26 }))).to.equal(undefined);
+  });
+});
+
+describe('what a household has to bake with', () => {
+  const one = (kind: 'oven' | 'fridge' | 'mixer', holds: number, id: string) => ({
+    id,
+    kind,
+    name: id,
+    holds,
+  });
+
+  it('what it told of is counted, of what it did not there is one', () => {
+    expect(resourcesOf({ appliances: [], people: 1 })).to.deep.equal(oneKitchen);
+    const found = resourcesOf({
+      appliances: [one('oven', 2, 'a'), one('oven', 1, 'b'), one('fridge', 4, 'c')],
+      people: 2,
+    });
+    expect(found).to.deep.equal({ ...oneKitchen, oven: 3, ovens: 2, fridge: 4, people: 2 });
   });
 });
 

@@ -107,6 +107,20 @@ describe('a timetable', () => {
     expect(both(0, 1)).to.equal(40);
   });
 
+  it('two ovens bake at two temperatures at once, and not at three', () => {
+    const starts = (ovens: number, celsius: number[]) => {
+      const tasks = celsius.flatMap((c, i) => bake(`b${i}`, 1, 60, 40, c));
+      const links = celsius.flatMap((_, i) => chain(tasks.slice(3 * i, 3 * i + 3)));
+      const { timetable } = findTimetable(
+        puzzle(tasks, { links, resources: { ...oneKitchen, oven: 3, ovens } }),
+      );
+      return new Set(celsius.map((_, i) => timetable!.get(`b${i}:oven`)!.start)).size;
+    };
+    expect(starts(2, [180, 230])).to.equal(1);
+    expect(starts(1, [180, 230])).to.equal(2);
+    expect(starts(2, [180, 205, 230])).to.be.above(1);
+  });
+
   it('one pair of hands does one thing at a time, two do two; a glance comes between', () => {
     const apart = (minutes: number, people = 1) => {
       const tasks = ['a', 'b'].map((id) => task({ id: `${id}:x`, minutes, attended: 'all' }));
