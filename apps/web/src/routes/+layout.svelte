@@ -10,7 +10,6 @@
   import LearningMark from '$lib/book/LearningMark.svelte';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
-  import Watch from '$lib/plan/Watch.svelte';
   import ShortcutSheet from '$lib/ui/ShortcutSheet.svelte';
   import { setTheme, themes, type Theme } from '$lib/ui/theme.ts';
   import type { LayoutProps } from './$types';
@@ -111,7 +110,18 @@
 </header>
 <SyncMark />
 <LearningMark learning={data.learning} />
-{#if data.device}<Watch watched={data.watched} />{/if}
+{#if data.watched}
+  <!-- Fetched where something is planned only; its room is kept, so that nothing moves under a finger. -->
+  {#await import('$lib/plan/Watch.svelte')}
+    {#if page.url.pathname !== '/bake'}<div
+        class="min-h-11 border-b border-line bg-sunk"
+      ></div>{/if}
+  {:then { default: Watch }}
+    <Watch />
+  {:catch}
+    <span hidden></span>
+  {/await}
+{/if}
 <main id="main" class="mx-auto max-w-[88rem] px-4 py-4">
   {@render children()}
 </main>

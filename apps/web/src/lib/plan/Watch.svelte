@@ -13,13 +13,6 @@
   /** What others of the house changed is looked up so often, ms. */
   const lookUp = 60_000;
 
-  let {
-    watched,
-  }: {
-    /** There is something to look out for: its room is kept until it is known what. */
-    watched: boolean;
-  } = $props();
-
   let planning = $state.raw<Planning>();
   const onPlan = $derived(page.url.pathname === '/bake');
   const step = $derived(planning?.next);
@@ -47,6 +40,7 @@
 
   afterNavigate(() => void look());
   onMount(() => {
+    void look();
     const timer = setInterval(() => {
       if (planning && !document.hidden) void look();
     }, lookUp);
@@ -76,7 +70,7 @@
   });
 </script>
 
-{#if watched && !onPlan}
+{#if !onPlan}
   <a
     class="no-print flex min-h-11 items-center border-b border-line px-4 {calls.length > 0
       ? 'bg-act text-on-act'
