@@ -70,6 +70,33 @@ describe('a plan by the clock of the house', () => {
     expect(slow.calls).to.equal(false);
   });
 
+  it('what was begun at its time is not late; what nobody began stands in nobody’s way', () => {
+    const beginAt = '2026-11-26T10:00:00+01:00';
+    const facts = { mix: { start: beginAt } };
+    const now = '2026-11-26T10:45:00+01:00';
+    const begun = timed(question({ now, bakes: [{ id: 'tin', formula, beginAt, facts }] }));
+    expect(begun.bakes[0]?.late).to.equal(undefined);
+    expect(begun.missed).to.deep.equal([]);
+    // Half an hour is let pass, a minute more is not.
+    const at = (time: string) =>
+      planned(
+        question({ now: `2026-11-26T${time}:00+01:00`, bakes: [{ id: 'tin', formula, beginAt }] }),
+      );
+    expect(isTimed(at('10:30'))).to.equal(true);
+    expect(at('10:31')).to.include({ code: 'past' });
+    const two = timed(
+      question({
+        now,
+        bakes: [
+          { id: 'lost', formula, beginAt },
+          { id: 'tin', formula },
+        ],
+      }),
+    );
+    expect(two.missed).to.deep.equal(['lost']);
+    expect(two.bakes.map((b) => b.id)).to.deep.equal(['tin']);
+  });
+
   it('a dough that has begun calls at night where it must, and says so', () => {
     const facts = {
       mix: { start: '2026-11-26T21:30:00+01:00', end: '2026-11-26T21:50:00+01:00' },

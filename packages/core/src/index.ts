@@ -274,6 +274,7 @@ export { stepKinds, type StepKindId } from './process/step-kind.ts';
 export { amountsFor, keptBack, type BreadAmounts } from './schedule/amounts.ts';
 export { breadOf, type Bread } from './schedule/bread.ts';
 export {
+  isMissed,
   isPlan,
   longestPlan,
   mostBreads,
@@ -287,7 +288,14 @@ export {
   type PlannedStep,
 } from './schedule/plan.ts';
 export { resourcesOf } from './schedule/resources.ts';
-export { oneKitchen, type Closed, type Fact, type Locks, type Resources } from './schedule/task.ts';
+export {
+  oneKitchen,
+  type Closed,
+  type Fact,
+  type Locks,
+  type Resources,
+  type Wish,
+} from './schedule/task.ts';
 export { wayIds, ways, type WayId } from './schedule/ways.ts';
 export { planFacts, type FactsNoted } from './bake/plan-facts.ts';
 export { stepCurve } from './schedule/step-curve.ts';

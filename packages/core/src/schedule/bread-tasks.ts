@@ -62,7 +62,7 @@ const saidBy = (process: Process | undefined): Stretch | undefined => {
 
 /** Whether the machine does all of it: a loaf of a machine's dough whose recipe has no oven. */
 export function bakedByMachine(bread: Bread): boolean {
-  const { style, device } = bread.formula;
+  const { style } = bread.formula;
   const says = stepsWritten(bread);
   const oven = says.bake?.process.place === 'oven' || says.heat !== undefined;
   return (
@@ -70,8 +70,7 @@ export function bakedByMachine(bread: Bread): boolean {
     styles[style].machine &&
     !oven &&
     (bread.formula.pieces ?? 1) === 1 &&
-    !bread.lines.some((l) => l.stageKind === 'starter') &&
-    device !== 'oven'
+    !bread.lines.some((l) => l.stageKind === 'starter')
   );
 }
 

@@ -3,7 +3,7 @@ import type { Bread } from './bread.ts';
 import { bakedByMachine, breadTasks, type BreadTasks } from './bread-tasks.ts';
 import type { Closed, Fact, Locks, Resources, Task, Wish } from './task.ts';
 import type { Placed } from './clash.ts';
-import { findTimetable, mostTries, type Puzzle, type Timetable } from './timetable.ts';
+import { beginSlack, findTimetable, mostTries, type Puzzle, type Timetable } from './timetable.ts';
 import { margins } from './unsure.ts';
 import { wayCost, wayIds, ways, type RiseWays, type WayId } from './ways.ts';
 
@@ -256,6 +256,15 @@ const wishesIn = ({ breads, closed }: PlanAsked): string[] => [
 ];
 
 /**
+ * Whether a wish cannot be met any more, whatever is done: its table was laid, or it should have begun.
+ *
+ * @param now minutes from the plan's beginning
+ * @example isMissed({readyBy: 60}, 61) // true
+ */
+export const isMissed = ({ readyBy, beginAt }: Wish, now: number): boolean =>
+  (readyBy !== undefined && readyBy < now) || (beginAt !== undefined && beginAt + beginSlack < now);
+
+/**
  * Plans breads: when each step is done, how each bread rises, so that the wishes are met; or which wish to drop,
  * and what is had then.
  *
@@ -276,11 +285,9 @@ export function plan(asked: PlanAsked): Plan | NoPlan {
     );
   }
   for (const { bread, wish } of asked.breads) {
-    const at = wish.readyBy ?? wish.beginAt;
-    if (at === undefined) continue;
-    if (at < asked.now)
+    if (isMissed(wish, asked.now))
       return none('past', `${bread.name}: that time is past already. Choose a later one.`);
-    if (at > asked.now + longestPlan)
+    if (Math.max(wish.readyBy ?? 0, wish.beginAt ?? 0) > asked.now + longestPlan)
       return none('too-far', `${bread.name}: a plan reaches two weeks ahead, no further.`);
   }
   const choices = asked.breads.map(choicesOf);

@@ -35,7 +35,7 @@ export interface Search {
 export const mostTries = 400;
 
 /** A bake that is to begin at a time may be begun so much later, minutes. Own choice, no source. */
-const beginSlack = 30;
+export const beginSlack = 30;
 
 /** Places of a task's two moments. */
 const startOf = (i: number): number => 1 + 2 * i;
@@ -59,15 +59,7 @@ function rulesOf(puzzle: Puzzle, at: ReadonlyMap<string, number>): Network | und
       if (!holds(0, end, now, horizon)) return undefined;
       // What has begun is over when it is over, however late that is.
       const over = fact?.start === undefined ? 0 : now - fact.start;
-      if (
-        !holds(
-          start,
-          end,
-          Math.min(task.least, Math.max(task.most, over)),
-          Math.max(task.most, over),
-        )
-      )
-        return undefined;
+      if (!holds(start, end, task.least, Math.max(task.most, over))) return undefined;
     } else if (!network.fix(0, end, fact.end)) return undefined;
   }
   for (const { from, to, least, most } of links) {

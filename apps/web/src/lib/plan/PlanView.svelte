@@ -79,6 +79,14 @@
       {#if !planned && breads.length > 0}<CouldBake {planning} {breads} />{/if}
       {#if planning.timed}
         <NextThing {planning} />
+        {#each planning.timed.missed as bake (bake)}
+          <p class="flex flex-wrap items-center gap-2 text-act">
+            {planning.nameOf(bake)} was not begun in time.
+            <button class="knob touch" type="button" onclick={() => void planning.drop(bake)}
+              >Take it off the plan</button
+            >
+          </p>
+        {/each}
         {#if planning.timed.calls}
           <p class="text-act">
             A dough that has begun cannot wait for you: it calls in hours when nobody is up or home.

@@ -1,6 +1,7 @@
 import {
   amountsFor,
   breadOf,
+  isMissed,
   isPlan,
   oneKitchen,
   plan,
@@ -19,6 +20,7 @@ import {
   type PlannedStep,
   type Resources,
   type Week,
+  type Wish,
   type WayId,
 } from '@tender-crumb/core';
 import { clockFrom, closedIn, isoOf, minuteOf } from './clock.ts';
@@ -91,6 +93,8 @@ export interface TimedPlan {
   }>;
   /** A dough that has begun calls somebody out of bed, or home. */
   readonly calls: boolean;
+  /** Bakes that nobody began in time: they stand in no plan any more. */
+  readonly missed: readonly string[];
 }
 
 /** Why there is no plan, and which wish to drop for one. */
@@ -107,6 +111,10 @@ export interface NoTimedPlan {
 }
 
 export const isTimed = (of: TimedPlan | NoTimedPlan): of is TimedPlan => of.steps !== null;
+
+/** Whether anything of a bake was begun. */
+const hasBegun = (facts: BakeWished['facts'] = {}): boolean =>
+  Object.values(facts).some((f) => f.start !== undefined);
 
 interface AsNeeded {
   readonly found: Plan | NoPlan;
@@ -136,7 +144,7 @@ function asNeeded(asked: PlanAsked, begun: ReadonlySet<string>): AsNeeded {
 export function planned({
   now,
   zone,
-  bakes,
+  bakes: wished,
   week,
   resources = oneKitchen,
   household,
@@ -144,6 +152,15 @@ export function planned({
 }: Question): TimedPlan | NoTimedPlan {
   const clock = clockFrom(now, zone);
   const minute = (iso: string) => minuteOf(clock, iso);
+  const wishOf = ({ readyBy, beginAt, facts = {} }: BakeWished): Wish => ({
+    ...(readyBy === undefined ? {} : { readyBy: minute(readyBy) }),
+    // Begun, it keeps no beginning any more.
+    ...(beginAt === undefined || hasBegun(facts) ? {} : { beginAt: minute(beginAt) }),
+  });
+  const isLost = (bake: BakeWished) => !hasBegun(bake.facts) && isMissed(wishOf(bake), 0);
+  // What nobody began in time does not stand in the way of the rest.
+  const kept = wished.filter((b) => !isLost(b));
+  const bakes = kept.length > 0 ? kept : wished;
   const breads = bakes.map((b) => breadOf(b, household, belief));
   const facts = Object.fromEntries(
     bakes.flatMap(({ id, facts = {} }) =>
@@ -163,22 +180,17 @@ export function planned({
   );
   const asked: PlanAsked = {
     now: 0,
-    breads: bakes.map(({ readyBy, beginAt, ways: allowed }, i) => ({
+    breads: bakes.map((bake, i) => ({
       bread: breads[i]!,
-      wish: {
-        ...(readyBy === undefined ? {} : { readyBy: minute(readyBy) }),
-        ...(beginAt === undefined ? {} : { beginAt: minute(beginAt) }),
-      },
-      ...(allowed ? { ways: allowed } : {}),
+      wish: wishOf(bake),
+      ...(bake.ways ? { ways: bake.ways } : {}),
     })),
     closed: closedIn(clock, week),
     resources,
     facts,
     locks,
   };
-  const begun = new Set(
-    bakes.flatMap((b) => (Object.values(b.facts ?? {}).some((f) => f.start) ? [b.id] : [])),
-  );
+  const begun = new Set(bakes.filter((b) => hasBegun(b.facts)).map((b) => b.id));
   const { found, late, calls } = asNeeded(asked, begun);
   const at = (minutes: number) => isoOf(clock, minutes);
   const curveOf = (step: PlannedStep) => {
@@ -218,6 +230,7 @@ export function planned({
       ...amountsFor(breads[i]!, of, found.steps),
     })),
     calls,
+    missed: wished.filter((b) => !bakes.includes(b)).map((b) => b.id),
     closed: asked.closed
       .filter((c) => c.to > 0)
       .map(({ from, to, what }) => ({ from: at(from), to: at(to), what })),
