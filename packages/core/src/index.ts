@@ -212,7 +212,7 @@ export { drawnRise } from './ferment/rise-curve.ts';
 export { feedingFor, starterParts, type Feeding } from './ferment/feeding.ts';
 export { leavenChange, type LeavenChange } from './ferment/leaven-change.ts';
 export { leavenForRise, risesOf, type Rise } from './ferment/rises.ts';
-export type { RisePoint } from './ferment/rise.ts';
+export type { RiseModel, RisePoint } from './ferment/rise.ts';
 export { fridgeCelsius, vesselIds, vessels, type VesselId } from './ferment/vessel.ts';
 export { yeastKinds } from './ingredient/yeast.ts';
 export { usedFromBags } from './bake/used-from-bags.ts';

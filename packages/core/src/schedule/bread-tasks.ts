@@ -29,7 +29,7 @@ const span = (least: number, usual: number, most: number, doubt = 0): Stretch =>
   most: Math.round(most),
   doubt,
 });
-/** A piece of handwork takes a little less or half as long again. */
+/** A piece of handwork takes a little less or half as long again. Own choice, no source. */
 const handwork = (usual: number): Stretch => span(usual * 0.8, usual, usual * 1.5);
 
 /** Minutes that work takes, and waits where no model tells them. Common practice, no source. */
@@ -43,10 +43,19 @@ const usualMinutes = {
   /** Of a dough with nothing that raises it. */
   rest: figure(30, 'min', 15, commonPractice),
   soak: figure(480, 'min', 180, commonPractice),
+  /** Of a pre-ferment that no model tells: in the fridge, or without yeast of its own. */
+  preferment: figure(720, 'min', 180, commonPractice),
   /** Of a machine, from the button to the loaf. Handbook section 16. */
   programme: figure(200, 'min', 20, commonPractice),
 } as const;
+/** Minutes of shaping, whatever the pieces: then somebody helps. Own choice, no source. */
 const mostShaping = 45;
+/** A pre-ferment is too sour past a day, hours. Common practice, no source. */
+const tooSour = 24;
+/** Share of its time that something unmodelled may be shorter and longer by. Own choice, no source. */
+const blind = { least: 2 / 3, most: 2 } as const;
+/** Spread of the logarithm of a rise that goes by the eye. Own choice, no source. */
+const blindDoubt = 0.25;
 /** After a wait the next step may come so much later, minutes. Own choice, no source. */
 const dawdle = 10;
 /** What was soaked may stand on, minutes. Common practice, no source. */
@@ -214,7 +223,7 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
       last,
       add(
         'final-proof',
-        { ...(proof ?? span(value - sd, value, value + 1.5 * sd)), doubt: 0.25 },
+        { ...(proof ?? span(value - sd, value, value + 1.5 * sd)), doubt: blindDoubt },
         {
           until: 'puffy: go by the eye',
         },
@@ -248,9 +257,9 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
   return { tasks, links };
 }
 
-/** An oven's minutes, a tenth less or more. */
+/** An oven's minutes, a tenth less or a little more. Common practice, no source: go by the core. */
 const oven = (minutes: number): Stretch => span(minutes * 0.9, minutes, minutes * 1.15);
-/** Cooled for so long at least; it may stand on. */
+/** Cooled for so long at least; it may stand on, twice that and an hour. Own choice, no source. */
 const cooling = (minutes: number): Stretch => span(minutes, minutes, minutes * 2 + 60);
 
 /** By bread and stage: what is mixed ahead ripens the same whichever way the dough goes. */
@@ -271,11 +280,13 @@ function workedOut(bread: Bread, stage: StageHead): Stretch {
   if (stage.kind === 'starter') return starterHours(bread, lines);
   const said = saidBy(stage.process);
   const dough = prefermentDough(lines, bread.room, bread.work);
-  if (cold || !dough || dough.yeast === 0) return said ?? span(480, 720, 1440, 0);
+  const { value } = usualMinutes.preferment;
+  const untold = said ?? span(value * blind.least, value, value * blind.most);
+  if (cold || !dough || dough.yeast === 0) return untold;
   const end = ripeEnd(dough, bread.model);
   const rise = { dough, end, forecast: riseForecast(dough, end, bread.paces, bread.model) };
   const told = riseSpan(rise, bread.paces, bread.model);
-  if (!told) return said ?? span(480, 720, 1440, 0.2);
-  const keeps = Math.round(60 * keepsFor(dough, end, 24, bread.paces, bread.model));
+  if (!told) return { ...untold, doubt: blindDoubt };
+  const keeps = Math.round(60 * keepsFor(dough, end, tooSour, bread.paces, bread.model));
   return { ...told, most: Math.max(told.usual, keeps) };
 }

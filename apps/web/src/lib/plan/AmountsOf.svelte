@@ -1,5 +1,12 @@
 <script lang="ts">
-  import { gramsText, hoursText, takeCorrection, ways, type Formula } from '@tender-crumb/core';
+  import {
+    gramsText,
+    hoursText,
+    keptBack,
+    takeCorrection,
+    ways,
+    type Formula,
+  } from '@tender-crumb/core';
   import { api } from '../api.ts';
   import type { TimedBake } from './planned.ts';
   import type { Planning } from './planning.svelte.ts';
@@ -61,7 +68,7 @@
   {#each bake.feedings as { stage, feeding } (stage)}
     <p>
       Feed: <b>{asMass(feeding.seed)}</b> of starter, <b>{asMass(feeding.flour)}</b> of flour,
-      <b>{asMass(feeding.water)}</b> of water; 20 g stay to go on from.
+      <b>{asMass(feeding.water)}</b> of water; {asMass(keptBack)} stay to go on from.
     </p>
   {/each}
   {#if bake.leaven && 'changes' in bake.leaven}

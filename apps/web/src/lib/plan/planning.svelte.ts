@@ -103,9 +103,12 @@ export class Planning {
     return this.planOf(step.bake)?.locks?.[stepName(step)] !== undefined;
   }
 
+  /** What was done of each bake, on the plan and in the bake itself. */
+  readonly #facts = $derived.by(
+    () => new Map(questionOf(this.data, new Date(0)).bakes.map((b) => [b.id, b.facts ?? {}])),
+  );
   #fact(step: TimedStep) {
-    const wished = questionOf(this.data, this.now).bakes.find((b) => b.id === step.bake);
-    return wished?.facts?.[stepName(step)];
+    return this.#facts.get(step.bake)?.[stepName(step)];
   }
 
   /** Plans a bread. */

@@ -5,12 +5,13 @@
     type Rise,
     type RiseDoubt,
     type RiseDraws,
+    type RiseModel,
   } from '@tender-crumb/core';
   import { wrap, type Remote } from 'comlink';
   import { onMount } from 'svelte';
   import type { RiseDrawer } from '../workers/rise.worker.ts';
 
-  let { rise, paces }: { rise: Rise; paces: Paces } = $props();
+  let { rise, paces, model }: { rise: Rise; paces: Paces; model: RiseModel } = $props();
 
   /** What each doubt is, and what makes it smaller. */
   const words: Record<RiseDoubt, readonly [what: string, cure: string]> = {
@@ -39,12 +40,15 @@
     // Plain data crosses to the thread.
     const of = { dough: $state.snapshot(rise.dough), end: $state.snapshot(rise.end) };
     const known = $state.snapshot(paces);
+    const figures = $state.snapshot(model);
     const wait = setTimeout(async () => {
       worker ??= new Worker(new URL('../workers/rise.worker.ts', import.meta.url), {
         type: 'module',
       });
       drawer ??= wrap<RiseDrawer>(worker);
-      const found = await drawer.draw(of as Rise, known as Paces).catch(() => undefined);
+      const found = await drawer
+        .draw(of as Rise, known as Paces, figures as RiseModel)
+        .catch(() => undefined);
       if (mine === asked) drawn = found;
     }, 200);
     return () => clearTimeout(wait);

@@ -120,7 +120,7 @@
     </ul>
     {#if rising.first}
       <RiseChart rise={rising.first} curve={rising.curve} />
-      <HowSure rise={rising.first} paces={rising.paces} />
+      <HowSure rise={rising.first} paces={rising.paces} model={rising.model} />
     {/if}
     <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
       <label class="quiet grid gap-1"

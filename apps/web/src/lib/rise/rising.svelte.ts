@@ -45,7 +45,7 @@ export class Rising {
     const { evaluation, formula, belief } = this.#bench();
     return evaluation ? pacesFor(belief, leavenKeys(evaluation.lines, formula)) : {};
   });
-  readonly #model = $derived.by(() => riseModelIn(this.#bench().household));
+  readonly model = $derived.by(() => riseModelIn(this.#bench().household));
   /** How many rises of those leavens were noted. */
   readonly noted = $derived.by(() => {
     const { evaluation, formula, belief } = this.#bench();
@@ -69,14 +69,14 @@ export class Rising {
       this.shaped,
       this.paces,
       this.#bench().pantry.yeastWork,
-      this.#model,
+      this.model,
     );
   });
   readonly first = $derived(this.rises[0]);
   /** The first rise drawn, moment by moment. */
   readonly curve = $derived.by(() => {
     if (!this.first) return [];
-    return drawnRise(this.first.dough, this.first.forecast, this.paces, this.#model);
+    return drawnRise(this.first.dough, this.first.forecast, this.paces, this.model);
   });
   readonly hours = $derived.by(() => {
     const typed = numberTyped(this.wanted, writing());
@@ -91,7 +91,7 @@ export class Rising {
           this.hours,
           this.paces,
           this.#bench().pantry.yeastWork,
-          this.#model,
+          this.model,
         )
       : undefined;
   });
@@ -99,7 +99,7 @@ export class Rising {
   /** How warm a place has it ready then, with the leaven as it is. */
   readonly warmth = $derived.by(() =>
     this.first && this.hours !== undefined && this.fridgeAfter === undefined
-      ? warmthFor(this.first.dough, this.hours, this.first.end, this.paces, this.#model)
+      ? warmthFor(this.first.dough, this.hours, this.first.end, this.paces, this.model)
       : undefined,
   );
 
@@ -120,7 +120,7 @@ export class Rising {
     return feedingFor(
       { ...starterParts(this.#starter), keep, hours, celsius: this.airCelsius },
       this.paces,
-      this.#model,
+      this.model,
     );
   });
 

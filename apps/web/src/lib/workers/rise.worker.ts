@@ -1,4 +1,10 @@
-import { seededRandom, type Paces, type Rise, type RiseDraws } from '@tender-crumb/core';
+import {
+  seededRandom,
+  type Paces,
+  type Rise,
+  type RiseDraws,
+  type RiseModel,
+} from '@tender-crumb/core';
 import { drawRise } from '@tender-crumb/core/heavy';
 import { expose } from 'comlink';
 
@@ -6,9 +12,12 @@ import { expose } from 'comlink';
 const draws = 400;
 
 const drawer = {
-  /** Draws a rise; its model is the usual one, its leavens as they are believed to be. */
-  draw: ({ dough, end }: Pick<Rise, 'dough' | 'end'>, paces: Paces): RiseDraws | undefined =>
-    drawRise(dough, end, seededRandom(draws), draws, paces),
+  /** Draws a rise with the household's own figures, its leavens as they are believed to be. */
+  draw: (
+    { dough, end }: Pick<Rise, 'dough' | 'end'>,
+    paces: Paces,
+    model: RiseModel,
+  ): RiseDraws | undefined => drawRise(dough, end, seededRandom(draws), draws, paces, model),
 };
 
 export type RiseDrawer = typeof drawer;
