@@ -82,6 +82,10 @@ test('how much starter, how long, how sour: the dot is moved, taken, and doped f
     .poll(async () => Number(await dot.getAttribute('aria-valuenow')))
     .toBeCloseTo(lower, 0);
 
+  await starter.getByRole('button', { name: 'tangy' }).click();
+  await expect(dot).toHaveAttribute('aria-valuetext', /tangy$/);
+  await starter.getByRole('button', { name: 'As it was' }).click();
+
   const doping = page.getByRole('region', { name: /For the same evening/ });
   await doping.getByLabel('First rise ready in').fill('0.2');
   await expect(doping).toContainText('No amount of yeast is that quick');

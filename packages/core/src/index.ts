@@ -319,3 +319,4 @@ export { riseModelIn } from './ferment/rise-model.ts';
 export type { RiseDraws } from './ferment/rise-draws.ts';
 export { warmthFor, type WarmthFor } from './ferment/warmth-for.ts';
 export { doughWayIds, doughWays, type DoughWayId } from './process/dough-ways.ts';
+export { starterGrams, starterIn } from './ferment/starter-in.ts';

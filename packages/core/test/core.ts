@@ -242,3 +242,4 @@ export * from '../src/household/friction.ts';
 export * from '../src/ferment/rise-draws.ts';
 export * from '../src/ferment/warmth-for.ts';
 export * from '../src/process/dough-ways.ts';
+export * from '../src/ferment/starter-in.ts';

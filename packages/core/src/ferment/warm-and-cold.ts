@@ -1,7 +1,7 @@
 import { commonPractice, figure, type Figure } from '../figure/figure.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { massPerWork, type YeastWork } from '../ingredient/yeast.ts';
-import type { Paces } from './rise-doubt.ts';
+import { isForecast, type Paces } from './rise-doubt.ts';
 import { usualRise, type RiseModel } from './rise.ts';
 import { risesOf, type Rise } from './rises.ts';
 import { fridgeCelsius } from './vessel.ts';
@@ -46,6 +46,8 @@ export interface SchoolPlan {
   readonly dough: number;
   readonly water?: WaterTemperature;
   readonly rises: readonly Rise[];
+  /** Of all rises together; none where one of them never comes there. */
+  readonly hours?: number;
 }
 
 /**
@@ -85,7 +87,17 @@ export function warmAndCold(
       );
       if (rises.length === 0) return [];
       const water = waterTemperature(lines, { desired: dough.value, room, rise: friction });
-      return [{ id, label, says, dough: dough.value, rises, ...(water ? { water } : {}) }];
+      const hours = rises.reduce(
+        (sum, r) => sum + (isForecast(r.forecast) ? r.forecast.middle : NaN),
+        0,
+      );
+      return [
+        {
+          ...{ id, label, says, dough: dough.value, rises },
+          ...(Number.isNaN(hours) ? {} : { hours }),
+          ...(water ? { water } : {}),
+        },
+      ];
     },
   );
 }

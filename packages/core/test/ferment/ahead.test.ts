@@ -13,7 +13,9 @@ import {
   resolve,
   riseForecast,
   risesOf,
+  starterGrams,
   starterHydration,
+  starterIn,
   takeCorrection,
   totals,
   warmAndCold,
@@ -191,6 +193,16 @@ describe('yeast beside a starter', () => {
   });
 });
 
+describe('the starter in a dough', () => {
+  it('its flour of all flour, its water of its flour, and what another share weighs', () => {
+    const of = starterIn(resolve(sour))!;
+    expect(of).to.include({ stage: 's0', hydration: 100, grams: 100 });
+    expect(of.percent).to.be.closeTo(10, 1e-9);
+    expect(starterGrams(of, 15)).to.be.closeTo(150, 1e-9);
+    expect(starterIn(resolve(white))).to.equal(undefined);
+  });
+});
+
 describe('a starter’s hydration', () => {
   it('is changed with the dough as it was', () => {
     const stiff = takeCorrection(sour, {
@@ -215,10 +227,8 @@ describe('a starter’s hydration', () => {
 describe('the two schools of a dough’s warmth', () => {
   it('warm is sooner than cold, with warmer water; a dough that no model tells has neither', () => {
     const [warm, cold] = warmAndCold(resolve(white), 21, 1);
-    const hours = (of: typeof warm) =>
-      of!.rises.reduce((sum, r) => sum + (isForecast(r.forecast) ? r.forecast.middle : 99), 0);
-    expect(hours(warm)).to.be.below(2.5);
-    expect(hours(cold)).to.be.above(hours(warm) * 1.3);
+    expect(warm!.hours).to.be.below(2.5);
+    expect(cold!.hours).to.be.above(warm!.hours! * 1.3);
     expect(warm!.water!.celsius).to.be.above(cold!.water!.celsius);
     expect(warmAndCold(resolve(build({ water: 100 })), 21, 1)).to.deep.equal([]);
   });

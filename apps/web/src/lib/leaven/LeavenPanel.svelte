@@ -2,11 +2,11 @@
   import {
     doughWayIds,
     doughWays,
+    gramsText,
     hoursText,
-    isForecast,
     yeastFromFreezer,
+    tangs,
     yeastUses,
-    type SchoolPlan,
   } from '@tender-crumb/core';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, asWarmth, say } from '../ui/writing.ts';
@@ -22,18 +22,12 @@
     if (!leavens.changes || !leavens.shown) return;
     bench.takeChanges({
       correction: 'starter:share',
-      reason: `${Math.round(leavens.gramsOf(leavens.shown.percent))} g of ripe starter has the first rise ready in ${hoursText(leavens.shown.hours)}`,
+      reason: `${gramsText(leavens.gramsOf(leavens.shown.percent))} of ripe starter has the first rise ready in ${hoursText(leavens.shown.hours)}`,
       basis: 'rise model, calibrated on customary rises',
       changes: leavens.changes,
     });
     leavens.looked = undefined;
   }
-
-  /** Hours of all rises of a school; none where one of them never comes there. */
-  const hoursOf = ({ rises }: SchoolPlan): number | undefined =>
-    rises.every((r) => isForecast(r.forecast))
-      ? rises.reduce((sum, r) => sum + (isForecast(r.forecast) ? r.forecast.middle : 0), 0)
-      : undefined;
 </script>
 
 <div class="grid gap-5">
@@ -46,6 +40,17 @@
         grams={(p) => leavens.gramsOf(p)}
         onlook={(p) => (leavens.looked = p)}
       />
+      <p class="flex flex-wrap items-center gap-2">
+        <span class="quiet">Rather</span>
+        {#each leavens.tastes as id (id)}
+          <button
+            class="knob"
+            type="button"
+            aria-pressed={leavens.shown.tang === id}
+            onclick={() => leavens.wantTaste(id)}>{tangs[id].label}</button
+          >
+        {/each}
+      </p>
       {#if leavens.looked !== undefined}
         <p class="flex flex-wrap items-center gap-2">
           {#if leavens.changes}
@@ -112,8 +117,8 @@
       </section>
     {/if}
   {/if}
-  {#if leavens.hydration}
-    {@const { stage, now } = leavens.hydration}
+  {#if leavens.starter}
+    {@const { stage, hydration: now } = leavens.starter}
     <section class="flex flex-wrap items-end gap-3" aria-label="Hydration of the starter">
       <label class="quiet grid gap-1"
         >Water of the starter, % of its flour
@@ -154,11 +159,12 @@
       <h2 id="schools">Warm or cold?</h2>
       <ul class="grid gap-3 sm:grid-cols-2">
         {#each leavens.schools as school (school.id)}
-          {@const hours = hoursOf(school)}
           <li class="bowl p-3">
             <h3 class="font-semibold">{school.label}</h3>
             <p class="text-2xl font-bold">
-              {hours === undefined ? 'longer than five days' : `about ${hoursText(hours)}`}
+              {school.hours === undefined
+                ? 'longer than five days'
+                : `about ${hoursText(school.hours)}`}
             </p>
             <p class="quiet">
               both rises together; dough at {asWarmth(school.dough)}{school.water

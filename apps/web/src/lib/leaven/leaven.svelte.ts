@@ -14,16 +14,18 @@ import {
   pacesFor,
   riseModelIn,
   risesOf,
+  forTang,
+  starterGrams,
   starterHydration,
+  starterIn,
+  tangIds,
+  type TangId,
   starterLadder,
-  starterParts,
   starterShare,
   starterStep,
-  sumGrams,
   usualWarmth,
   warmAndCold,
   withinShare,
-  isFlour,
   type AheadKind,
   type Rise,
 } from '@tender-crumb/core';
@@ -63,11 +65,8 @@ export class Leavens {
       this.#model,
     ),
   );
-  readonly starterFlour = $derived.by(() =>
-    sumGrams(this.lines.filter((l) => l.stageKind === 'starter' && isFlour(l))),
-  );
-  readonly flour = $derived.by(() => sumGrams(this.lines.filter(isFlour)));
-  readonly hasStarter = $derived(this.starterFlour > 0);
+  readonly starter = $derived.by(() => starterIn(this.lines));
+  readonly hasStarter = $derived(this.starter !== undefined);
   readonly #pair = $derived.by(() => {
     const [first, final] = this.rises;
     return first && final && this.hasStarter ? ([first, final] as const) : undefined;
@@ -77,8 +76,8 @@ export class Leavens {
   );
   /** As the formula has it. */
   readonly own = $derived.by(() =>
-    this.#pair
-      ? starterStep(this.#pair, (100 * this.starterFlour) / this.flour, this.#paces, this.#model)
+    this.#pair && this.starter
+      ? starterStep(this.#pair, this.starter.percent, this.#paces, this.#model)
       : undefined,
   );
   /** As it is looked at. */
@@ -89,8 +88,14 @@ export class Leavens {
   );
   /** Ripe starter of a share, its water with it, grams. */
   gramsOf(percent: number): number {
-    const all = sumGrams(this.lines.filter((l) => l.stageKind === 'starter'));
-    return (all * ((percent / 100) * this.flour)) / (this.starterFlour || 1);
+    return this.starter ? starterGrams(this.starter, percent) : 0;
+  }
+  /** Tastes that this dough can have here, and looks at one of them. */
+  readonly tastes = $derived.by(() =>
+    tangIds.filter((id) => this.ladder.some((s) => s.tang === id)),
+  );
+  wantTaste(id: TangId): void {
+    if (this.#pair) this.looked = forTang(this.#pair, id, this.#paces, this.#model)?.percent;
   }
   readonly changes = $derived.by(() =>
     this.shown && this.own && this.shown !== this.own
@@ -100,17 +105,10 @@ export class Leavens {
 
   /** Water of the starter as it is typed, % of its flour. */
   wet = $state('');
-  /** The starter whose water can be changed, and what it is now. */
-  readonly hydration = $derived.by(() => {
-    const first = this.lines.find((l) => l.stageKind === 'starter' && l.grams > 0);
-    if (!first) return undefined;
-    const { flour, water } = starterParts(this.lines.filter((l) => l.stage === first.stage));
-    return flour > 0 ? { stage: first.stage, now: Math.round((100 * water) / flour) } : undefined;
-  });
   readonly stiffer = $derived.by(() => {
     const typed = numberTyped(this.wet, writing());
-    if (!this.hydration || typed === undefined || typed < 40 || typed > 250) return undefined;
-    const changes = starterHydration(this.lines, this.hydration.stage, typed);
+    if (!this.starter || typed === undefined || typed < 40 || typed > 250) return undefined;
+    const changes = starterHydration(this.lines, this.starter.stage, typed);
     return changes && changes.length > 0 ? changes : undefined;
   });
 
