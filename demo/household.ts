@@ -36,6 +36,7 @@ import {
   demoAppliances,
   demoFeedings,
   demoLeavens,
+  demoPans,
   demoPlans,
   starterOf,
   type DemoFeeding,
@@ -53,6 +54,7 @@ export const demoSettings: Settings = {
   measures: { cup: 'metric', tablespoon: 'metric', fill: 'spooned', egg: 'eu-medium' },
   yeastKept: 'instant-yeast',
   appliances: demoAppliances,
+  pans: demoPans,
 };
 const demoHousehold: Household = { ...defaultHousehold, ...demoSettings };
 
@@ -267,6 +269,8 @@ function simulate(
   const byScale = !resolve(formula).some((l) => l.measured === 'volume');
   for (const [n, item] of weighingList(formula, bread.method)
     .flatMap((s) => s.items)
+    // What was mixed ahead was weighed when it was.
+    .filter((item) => !item.whole)
     .entries()) {
     const correction = byScale && draws.uniform() < 0.12 ? 1 + 0.02 * draws.normal() : 1;
     const grams = Math.round(item.grams * correction * 10) / 10;

@@ -1,4 +1,4 @@
-import type { Appliance, Bag } from '@tender-crumb/core';
+import { machines, type Appliance, type Bag, type Pan } from '@tender-crumb/core';
 import type { Draws } from './random.ts';
 
 /** Two starters and two packets of yeast. */
@@ -37,9 +37,34 @@ export const demoLeavens: readonly Bag[] = [
 export const starterOf = 'barge-rye';
 
 export const demoAppliances: readonly Appliance[] = [
-  { id: 'range', kind: 'oven', name: 'The range', holds: 2, offset: 10 },
-  { id: 'paddles', kind: 'machine', name: 'Two-paddle machine', holds: 1 },
+  {
+    id: 'range',
+    kind: 'oven',
+    name: 'The range',
+    holds: 2,
+    offset: 10,
+    lowest: 60,
+    steam: 'tray',
+  },
+  {
+    id: 'paddles',
+    kind: 'machine',
+    name: 'Two-paddle machine',
+    holds: 1,
+    machine: machines['two-paddle'],
+  },
   { id: 'cold-pantry', kind: 'fridge', name: 'Cold box in the pantry', holds: 3 },
+];
+
+/** What Number 9, Heron Lock bakes and mixes in. */
+export const demoPans: readonly Pan[] = [
+  { id: 'tin-large', kind: 'tin', name: 'Large tin', millilitres: 1900, grams: 412 },
+  { id: 'tin-small', kind: 'tin', name: 'Small tin', millilitres: 1000, grams: 268 },
+  { id: 'iron-pot', kind: 'pot', name: 'Cast-iron pot', millilitres: 4500, grams: 4180 },
+  { id: 'basket', kind: 'basket', name: 'Willow basket', millilitres: 2000, grams: 240 },
+  { id: 'tray', kind: 'tray', name: 'Black tray' },
+  { id: 'blue-bowl', kind: 'bowl', name: 'Blue enamel bowl', millilitres: 4000, grams: 634 },
+  { id: 'machine-pan', kind: 'bowl', name: 'The machine’s pan', millilitres: 3200, grams: 548 },
 ];
 
 /** A feeding of a starter. */

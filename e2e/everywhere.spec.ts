@@ -13,7 +13,7 @@ const pages = [
   ['Pantry', '/pantry'],
   ['Figures', '/pantry/figures'],
   ['Devices', '/pantry/devices'],
-  ['Hours, ovens and hands', '/pantry/kitchen'],
+  ['Hours, ovens, pans and hands', '/pantry/kitchen'],
   ['Leavens', '/pantry/leavens'],
   ['Nothing here', '/nowhere'],
 ] as const;

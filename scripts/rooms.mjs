@@ -25,8 +25,10 @@ export const rooms = [
   'reader',
   'substitute',
   'goal',
+  'course',
   'schedule',
   'bake',
+  'rescue',
   'learn',
   'exchange',
 ];

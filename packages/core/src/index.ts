@@ -136,7 +136,7 @@ export {
   reconsiderCorrection,
   takeCorrection,
 } from './formula/take-correction.ts';
-export type { Totals } from './formula/totals.ts';
+export { totals, type Totals } from './formula/totals.ts';
 export { frictionFrom, waterTemperature } from './ferment/water-temperature.ts';
 export { frictionOf, frictionSpan, withFriction } from './household/friction.ts';
 export { accountBars, type AccountSegment } from './dough/account-bars.ts';
@@ -224,7 +224,6 @@ export { mixedLines } from './bake/mixed.ts';
 export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake/outcome.ts';
 export { restedFeel, stillToDrink } from './bake/rested-feel.ts';
 export { bakeState } from './bake/state.ts';
-export type { BakeState } from './bake/state.ts';
 export { weighingList, type WeighingItem } from './bake/weighing-list.ts';
 export { riseClock, riseStanding, type RiseClock, type RiseStanding } from './bake/rise-clock.ts';
 export { bakeRises } from './learn/rises.ts';
@@ -320,3 +319,133 @@ export type { RiseDraws } from './ferment/rise-draws.ts';
 export { warmthFor, type WarmthFor } from './ferment/warmth-for.ts';
 export { doughWayIds, doughWays, type DoughWayId } from './process/dough-ways.ts';
 export { starterGrams, starterIn } from './ferment/starter-in.ts';
+export {
+  bakeShift,
+  crustIds,
+  crusts,
+  machineSizeIds,
+  machineSizes,
+  type CrustId,
+  type Machine,
+  type MachineSizeId,
+} from './machine/machine.ts';
+export { machineRowIds, machines, type MachineRowId } from './machine/machines.ts';
+export {
+  bakes,
+  kneadMinutes,
+  machineStageKindIds,
+  machineStageKinds,
+  programmeMinutes,
+  programmeUseIds,
+  programmeUses,
+  spansOf,
+  type Programme,
+  type ProgrammeUse,
+} from './machine/programme.ts';
+export {
+  panDough,
+  panFit,
+  panGrams,
+  panKindIds,
+  panKinds,
+  panMillilitres,
+  type Pan,
+  type PanKindId,
+} from './machine/pan.ts';
+export { isReading, readingSpans } from './machine/stand-in/reading.ts';
+export type {
+  MachineReading,
+  ProbeReading,
+  RoomReading,
+  ScaleReading,
+} from './machine/stand-in/reading.ts';
+export {
+  lift,
+  pour,
+  putOn,
+  scaleLater,
+  scaleReading,
+  scaleStandIn,
+  tare,
+  type ScaleStandIn,
+} from './machine/stand-in/scale.ts';
+export {
+  airIs,
+  probeLater,
+  probeReading,
+  probeStandIn,
+  putInto,
+  roomLater,
+  roomReading,
+  roomStandIn,
+} from './machine/stand-in/probe.ts';
+export {
+  machineLater,
+  machineReading,
+  machineStandIn,
+  power,
+  remembersFor,
+} from './machine/stand-in/bread-machine.ts';
+export { steamIds, steams, type SteamId } from './machine/appliance.ts';
+export { courseFor, courseTimes, sizeFor, type Course } from './course/course.ts';
+export {
+  fillingGrams,
+  machineFit,
+  type MachineFinding,
+  type MachineFix,
+} from './course/machine-fit.ts';
+export { courseIds, courses, doughWants, type CourseId } from './course/wants.ts';
+export { usualCourse } from './schedule/usual-course.ts';
+export { breadTasks } from './schedule/bread-tasks.ts';
+export type { Task } from './schedule/task.ts';
+export type { Custom } from './household/household.ts';
+export { asBaked } from './bake/as-baked.ts';
+export { boilsAt, coreAt } from './style/baking.ts';
+export { runOf, type RunGiven, type RunView } from './bake/run-of.ts';
+export { checkKindOf, checkKinds, type CheckKindId } from './bake/check-kind.ts';
+export { coolingOf } from './bake/cooling.ts';
+export { divide, dividing, formRows, pieceSlack, setAside } from './bake/divide.ts';
+export { doneBy, fiveMore, ovenTroubles } from './bake/done.ts';
+export {
+  batchSpan,
+  coreSpan,
+  forms,
+  mostOfPieces,
+  pokes,
+  type Form,
+  type Poke,
+} from './bake/event-kinds.ts';
+export { leadOf, signOf, type Sentence } from './bake/lead.ts';
+export {
+  bakeLoss,
+  crumbs,
+  crustWords,
+  tastes,
+  type Crumb,
+  type Crust,
+  type Taste,
+} from './bake/outcome.ts';
+export { ovenPlace, ovenSetting, warmPlaces } from './bake/oven-plan.ts';
+export { overPour, type OverPour } from './bake/over-pour.ts';
+export { putOff } from './bake/plan-facts.ts';
+export {
+  plaitAfter,
+  plaits,
+  plaitStrands,
+  strandCm,
+  type Plait,
+  type PlaitStrands,
+} from './bake/plait.ts';
+export { runStepKinds, type RunStepKindId } from './bake/run-step-kind.ts';
+export { isRise, riseOf, runSteps, stepNow, type RunStep } from './bake/run-steps.ts';
+export { cautionsAt } from './bake/step-cautions.ts';
+export { eventsThatCount, type BakeState, type CourseNoted } from './bake/state.ts';
+export { rescueDough, type DoughRescue } from './rescue/rescue-dough.ts';
+export { rescueOver, type GoneOver } from './rescue/rescue-over.ts';
+export { rescueRise, type NoRise, type RiseRescue } from './rescue/rescue-rise.ts';
+export type { Cause } from './rescue/cause.ts';
+export { nearEnough, notWeighed, weighInNext, type WeighIn } from './bake/weigh-in.ts';
+export { strengthShares } from './dough/strength.ts';
+export { aheadSteps } from './bake/ahead-steps.ts';
+export { dayOf, toBuy, toHave, type DayOf, type ToBuy } from './bake/first-loaf.ts';
+export { loavesOf, usualShaping } from './bake/usual-form.ts';

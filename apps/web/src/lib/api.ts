@@ -10,6 +10,12 @@ export class ApiError extends Error {
   }
 }
 
+/** Bytes go as they are, everything else as JSON. */
+const sent = (body: unknown): Pick<RequestInit, 'headers' | 'body'> =>
+  body instanceof ArrayBuffer
+    ? { headers: { 'content-type': 'application/octet-stream' }, body }
+    : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+
 /**
  * Asks our own API.
  *
@@ -24,9 +30,7 @@ export async function api<T>(
   const response = await fetch(path, {
     method,
     ...options,
-    ...(body === undefined
-      ? {}
-      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    ...(body === undefined ? {} : sent(body)),
   });
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
   if (!response.ok) throw new ApiError(response.status, answer);

@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import Keyboard from '@lucide/svelte/icons/keyboard';
+  import LifeBuoy from '@lucide/svelte/icons/life-buoy';
   import Moon from '@lucide/svelte/icons/moon';
   import Sun from '@lucide/svelte/icons/sun';
   import SunMoon from '@lucide/svelte/icons/sun-moon';
@@ -23,6 +24,8 @@
     { path: '/book', name: 'Book', key: 'b', here: (p: string) => p.startsWith('/book') },
     { path: '/pantry', name: 'Pantry', key: 'p', here: (p: string) => p.startsWith('/pantry') },
   ];
+  /** A bake's own page says what is next of all of them. */
+  const onBake = $derived(/^\/bake\/(?!rescue|first)[^/]+$/.test(page.url.pathname));
   const looks = {
     system: { icon: SunMoon, says: 'Light or dark as the system has it' },
     light: { icon: Sun, says: 'Light' },
@@ -91,6 +94,14 @@
       {#if data.demo}
         <span class="quiet mr-2 hidden lg:inline">Demo: Number 9, Heron Lock (invented)</span>
       {/if}
+      {#if data.device}
+        <a
+          class="knob touch border-transparent px-2"
+          href="/bake/rescue"
+          aria-label="Rescue a dough"
+          title="A dough in trouble"><LifeBuoy size={20} /></a
+        >
+      {/if}
       <button
         class="knob hidden border-transparent px-2 sm:inline-flex"
         type="button"
@@ -110,7 +121,7 @@
 </header>
 <SyncMark />
 <LearningMark learning={data.learning} />
-{#if data.watched}
+{#if data.watched && !onBake}
   <!-- Fetched where something is planned only; its room is kept, so that nothing moves under a finger. -->
   {#await import('$lib/plan/Watch.svelte')}
     {#if page.url.pathname !== '/bake'}<div

@@ -1,17 +1,23 @@
+import { wayIds } from '../schedule/ways.ts';
+import { crustIds, machineSizeIds } from '../machine/machine.ts';
+import { courseIds } from '../course/wants.ts';
 import {
   flag,
   grams,
   id,
   ingredient,
+  list,
   maybe,
   number,
+  object,
   text,
+  whole,
   word,
   type DataOf,
   type Shape,
 } from '../quantity/shape.ts';
 import { outcomeShape } from './outcome.ts';
-import type { BakeState, RiseNoted } from './state.ts';
+import type { BakeState, RiseNoted, StepNoted } from './state.ts';
 
 /** All that is known of a kind of event. */
 export interface EventKind<S extends Shape> {
@@ -39,6 +45,23 @@ const kind = <S extends Shape>(row: EventKind<S>): EventKind<S> => row;
 const riseIds = ['first', 'final'] as const;
 const riseSenses = ['begun', 'not-yet', 'there', 'past'] as const;
 const warmthPlaces = ['dough', 'air'] as const;
+/** What can be said of a step of the run. */
+export const stepSenses = ['begun', 'done', 'skipped', 'later', 'longer'] as const;
+/** What a poked dough does. */
+export const pokes = ['at-once', 'slowly', 'stays'] as const;
+export type Poke = (typeof pokes)[number];
+/** What pieces are shaped to. */
+export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'flat'] as const;
+export type Form = (typeof forms)[number];
+/** Name of a step within its bake. */
+const stepName = text(120, 1);
+const minutes = number(1, 24 * 60);
+/** A thermometer's tip in bread. */
+export const coreSpan = [0, 115] as const;
+/** Pieces of one dough. */
+export const mostOfPieces = 200;
+/** A batch may be so small, and so large, against its formula. */
+export const batchSpan = [0.1, 6] as const;
 
 /** What was noted of a rise, with one thing more: begun again, it begins anew. */
 const noted = (
@@ -50,8 +73,30 @@ const noted = (
     ? { begunAt: at, notes: [] }
     : { ...before, notes: [...(before?.notes ?? []), { sense, at }] };
 
+const later = (at: string, minutes: number): string =>
+  new Date(Date.parse(at) + minutes * 60_000).toISOString();
+
+/** What was said of a step, with one thing more. */
+function said(
+  before: StepNoted | undefined,
+  sense: (typeof stepSenses)[number],
+  at: string,
+  by = 0,
+): StepNoted {
+  const over = before?.doneAt ?? before?.skippedAt;
+  if (sense === 'begun') return { begunAt: at };
+  if (sense === 'done') return { ...before, doneAt: over ?? at };
+  if (sense === 'skipped') return { ...before, skippedAt: over ?? at };
+  const until = sense === 'later' ? 'notFrom' : 'notBefore';
+  const from = before?.[until];
+  return { ...before, [until]: later(from !== undefined && from > at ? from : at, by) };
+}
+
 /** Points further than this are no dough's. */
 const furthest = 40;
+
+const put = <V>(map: ReadonlyMap<string, V>, key: string, value: V): ReadonlyMap<string, V> =>
+  new Map(map).set(key, value);
 
 /** One row a kind: its data, what it makes of a bake, whether it teaches, what it is called. */
 export const eventKinds = {
@@ -59,9 +104,9 @@ export const eventKinds = {
     shape: { item: text(200), grams, byScale: flag },
     teaches: true,
     says: 'something weighed',
-    fold: (state, { data }) => ({
+    fold: (state, { at, data }) => ({
       ...state,
-      weighed: new Map(state.weighed).set(data.item, data),
+      weighed: put(state.weighed, data.item, { ...data, at }),
     }),
   }),
   unweighed: kind({
@@ -73,6 +118,47 @@ export const eventKinds = {
       weighed.delete(data.item);
       return { ...state, weighed };
     },
+  }),
+  /** Of a line that is missing, another thing goes in, or more or less of it. */
+  instead: kind({
+    shape: {
+      of: text(200),
+      says: text(200),
+      changes: list(object({ stage: text(80), ingredient, grams: number(-50_000, 50_000) }), 20),
+    },
+    teaches: true,
+    says: 'something in another’s place',
+    fold: (state, { id, data }) => ({
+      ...state,
+      instead: [...state.instead, { event: id, ...data }],
+    }),
+  }),
+  /** A share of the formula is made. */
+  batch: kind({
+    shape: { share: number(...batchSpan) },
+    teaches: true,
+    says: 'how much of it is made',
+    fold: (state, { data }) => ({ ...state, batch: data.share }),
+  }),
+  /** How it goes through a machine, and which way it rises. */
+  course: kind({
+    shape: {
+      machine: text(80),
+      programme: text(80),
+      kind: word(courseIds),
+      size: word(machineSizeIds),
+      crust: word(crustIds),
+      delay: maybe(number(0, 24 * 60)),
+    },
+    teaches: false,
+    says: 'which programme it goes through',
+    fold: (state, { data }) => ({ ...state, course: data }),
+  }),
+  way: kind({
+    shape: { way: word(wayIds) },
+    teaches: false,
+    says: 'which way it rises',
+    fold: (state, { data }) => ({ ...state, way: data.way }),
   }),
   added: kind({
     shape: { ingredient, grams: number(0.1, 2000) },
@@ -93,6 +179,16 @@ export const eventKinds = {
       felt: [...state.felt, { ...data, at, after: state.added.length }],
     }),
   }),
+  /** A step of the run: begun, done, left out, put off, or longer than thought. */
+  step: kind({
+    shape: { step: stepName, sense: word(stepSenses), minutes: maybe(minutes) },
+    teaches: false,
+    says: 'how far it is',
+    fold: (state, { at, data: { step, sense, minutes } }) => ({
+      ...state,
+      steps: { ...state.steps, [step]: said(state.steps[step], sense, at, minutes) },
+    }),
+  }),
   /** A rise begins, is looked at and not ready, is ready, or has gone over. */
   rise: kind({
     shape: { rise: word(riseIds), sense: word(riseSenses) },
@@ -103,6 +199,19 @@ export const eventKinds = {
       rises: { ...state.rises, [rise]: noted(state.rises[rise], sense, at) },
     }),
   }),
+  poked: kind({
+    shape: { rise: word(riseIds), answer: word(pokes) },
+    teaches: false,
+    says: 'what the dough did when it was poked',
+    fold: (state, { at, data }) => ({ ...state, pokes: [...state.pokes, { ...data, at }] }),
+  }),
+  /** Times the volume that it began with, by a mark on its vessel. */
+  marked: kind({
+    shape: { rise: word(riseIds), volume: number(0.5, 8) },
+    teaches: false,
+    says: 'how high it stood',
+    fold: (state, { at, data }) => ({ ...state, marks: [...state.marks, { ...data, at }] }),
+  }),
   /** Of the dough after mixing, or of where it stands. */
   warmth: kind({
     shape: { of: word(warmthPlaces), celsius: number(-25, 70) },
@@ -112,6 +221,73 @@ export const eventKinds = {
       ...state,
       warmth: { ...state.warmth, [of]: celsius },
     }),
+  }),
+  /** In the middle of the bread. */
+  core: kind({
+    shape: { celsius: number(...coreSpan) },
+    teaches: false,
+    says: 'how hot it was in the middle',
+    fold: (state, { at, data }) => ({ ...state, core: [...state.core, { ...data, at }] }),
+  }),
+  /** Into how many pieces it is divided, and what they become. */
+  divided: kind({
+    shape: { pieces: whole(1, mostOfPieces), form: word(forms), pan: maybe(text(80)) },
+    teaches: false,
+    says: 'what it was divided into',
+    fold: (state, { data }) => ({ ...state, divided: data }),
+  }),
+  /** One piece, on the scale. */
+  piece: kind({
+    shape: { grams: number(1, 20_000) },
+    teaches: false,
+    says: 'a piece weighed',
+    fold: (state, { id, data }) => ({
+      ...state,
+      pieces: [...state.pieces, { event: id, grams: data.grams }],
+    }),
+  }),
+  /** By the household's custom. */
+  aside: kind({
+    shape: { grams: number(1, 20_000) },
+    teaches: false,
+    says: 'a piece set aside',
+    fold: (state, { data }) => ({ ...state, aside: data.grams }),
+  }),
+  photo: kind({
+    shape: { photo: id, step: stepName },
+    teaches: false,
+    says: 'a photo',
+    fold: (state, { id, at, data }) => ({
+      ...state,
+      photos: [...state.photos, { event: id, at, ...data }],
+    }),
+  }),
+  /** For the next time, at its step; said again it takes the place of what was said there. */
+  note: kind({
+    shape: { step: stepName, text: text(4000) },
+    teaches: false,
+    says: 'a note',
+    fold: (state, { data }) => ({ ...state, notes: { ...state.notes, [data.step]: data.text } }),
+  }),
+  power: kind({
+    shape: { what: word(['cut', 'back']), minute: maybe(number(0, 24 * 60)) },
+    teaches: false,
+    says: 'the power',
+    fold: (state, { at, data }) => ({ ...state, power: [...state.power, { ...data, at }] }),
+  }),
+  /** It is led sentence by sentence, or not any more. */
+  guided: kind({
+    shape: { on: flag },
+    teaches: false,
+    says: 'how it is led',
+    fold: (state, { data }) => ({ ...state, guided: data.on }),
+  }),
+  /** Sentences of a step that were read. */
+  read: kind({
+    shape: { step: stepName, count: whole(0, 100) },
+    teaches: false,
+    says: 'how far it was read',
+    fold: (state, { data }) => ({ ...state, read: { ...state.read, [data.step]: data.count } }),
   }),
   retracted: kind({
     shape: { event: id },

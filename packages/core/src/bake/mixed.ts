@@ -2,21 +2,24 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import { mainStage, stagesOf, type Formula } from '../formula/formula.ts';
 import { resolve, withStuff, type ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
+import { asBaked } from './as-baked.ts';
 import type { BakeState } from './state.ts';
 
 /**
  * The dough as it was really made: what the scale said instead of what the formula said, and what
  * was added at the dough check.
  *
- * @param lines of the formula, where they are known already
+ * @param planned lines of the formula, where they are known already
  * @example mixedLines(formula, bakeState(events))
  */
 export function mixedLines(
   formula: Formula,
   state: BakeState,
   pantry: Pantry = cataloguePantry,
-  lines: readonly ResolvedLine[] = resolve(formula, pantry),
+  planned: readonly ResolvedLine[] = resolve(formula, pantry),
 ): ResolvedLine[] {
+  const made = asBaked(formula, state);
+  const lines = made === formula ? planned : resolve(made, pantry);
   const starters = new Map(
     stagesOf(formula)
       .filter((s) => s.kind === 'starter')

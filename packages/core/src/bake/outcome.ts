@@ -1,4 +1,4 @@
-import { text, whole, words, type DataOf } from '../quantity/shape.ts';
+import { grams, maybe, number, text, whole, words, type DataOf } from '../quantity/shape.ts';
 
 export const outcomeWords = [
   'just right',
@@ -14,15 +14,65 @@ export const outcomeWords = [
 ] as const;
 export type OutcomeWord = (typeof outcomeWords)[number];
 
+/** How a crumb looks, each drawn beside its word. */
+export const crumbs = [
+  'close',
+  'even',
+  'open',
+  'holes above, dense below',
+  'dense line',
+  'wet',
+] as const;
+export type Crumb = (typeof crumbs)[number];
+export const crustWords = [
+  'soft',
+  'thin and crisp',
+  'thick',
+  'split',
+  'wrinkled',
+  'blistered',
+] as const;
+export type Crust = (typeof crustWords)[number];
+export const tastes = [
+  'mild',
+  'nutty',
+  'sour',
+  'sweet',
+  'yeasty',
+  'flat',
+  'salty',
+  'bitter',
+] as const;
+export type Taste = (typeof tastes)[number];
+
 /** What one star to five mean. */
 export const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'] as const;
 
 export const outcomeShape = {
-  /** Place among {@link judgements}, from 1. */
-  stars: whole(1, judgements.length),
+  /** Place among {@link judgements}, from 1; absent where nobody judged it. */
+  stars: maybe(whole(1, judgements.length)),
   words: words(outcomeWords),
   note: text(4000),
+  crumb: maybe(words(crumbs)),
+  crust: maybe(words(crustWords)),
+  taste: maybe(words(tastes)),
+  /** Of the loaf, or of one piece, mm. */
+  height: maybe(number(1, 1000)),
+  /** Into the oven, and out of it and cooled, grams. */
+  before: maybe(grams),
+  after: maybe(grams),
 } as const;
 
 /** How it came out, in the baker's own judgement. */
 export type Outcome = DataOf<typeof outcomeShape>;
+
+/**
+ * What a bread lost in the oven, as a share of its dough.
+ *
+ * @returns undefined where it was not weighed twice, or gained
+ * @example bakeLoss({words: [], note: '', before: 800, after: 704}) // .12
+ */
+export function bakeLoss({ before, after }: Pick<Outcome, 'before' | 'after'>): number | undefined {
+  if (!before || after === undefined || after > before) return undefined;
+  return (before - after) / before;
+}

@@ -1,34 +1,65 @@
-import type { Fact } from '../schedule/task.ts';
-import type { BakeState, RiseNoted } from './state.ts';
+import type { RunStep } from './run-steps.ts';
+import type { BakeState } from './state.ts';
 
 /** When steps were begun and done: ISO moments, by step. */
-export type FactsNoted = Readonly<Record<string, { readonly [K in keyof Fact]?: string }>>;
+export interface FactNoted {
+  readonly start?: string;
+  readonly end?: string;
+  readonly notBefore?: string;
+}
+export type FactsNoted = Readonly<Record<string, FactNoted>>;
 
-/** When a rise was over: when it was there, or had gone past. */
-const over = ({ notes }: RiseNoted): string | undefined =>
-  notes.findLast((n) => n.sense === 'there' || n.sense === 'past')?.at;
+/** Steps that one task of a plan is made of. */
+const startedBy = (steps: readonly RunStep[]): string | undefined =>
+  steps.flatMap((s) => s.begunAt ?? s.doneAt ?? [])[0];
 
 /**
- * What a bake's notes say of the steps that were planned for it: its mixing from when it began to when its rise
- * did, its rises as they were noted, its shaping between them. A plan moves by them.
+ * What a run says of the steps that were planned for it: what has begun, what is over, what takes longer. A
+ * plan moves by them.
  *
- * @param startedAt ISO moment
- * @example planFacts('2026-11-26T09:00:00Z', state)['first-rise']?.end // '2026-11-26T11:10:00Z'
+ * @param steps as `runSteps` has them
+ * @example planFacts(runSteps(tasks, formula, state), state)['first-rise']?.end // '2026-11-26T11:10:00.000Z'
  */
-export function planFacts(startedAt: string, { rises }: Pick<BakeState, 'rises'>): FactsNoted {
-  const span = (start: string | undefined, end: string | undefined) => ({
-    ...(start === undefined ? {} : { start }),
-    ...(end === undefined ? {} : { end }),
-  });
-  const { first, final } = rises;
-  const risen = first && over(first);
-  const shaped = final?.begunAt;
-  const proofed = final && over(final);
-  return {
-    mix: span(startedAt, first?.begunAt ?? shaped),
-    programme: span(startedAt, undefined),
-    ...(first?.begunAt ? { 'first-rise': span(first.begunAt, risen ?? shaped) } : {}),
-    ...(risen || shaped ? { shape: span(risen ?? shaped, shaped) } : {}),
-    ...(shaped ? { 'final-proof': span(shaped, proofed) } : {}),
-  };
+export function planFacts(
+  steps: readonly RunStep[],
+  { steps: said }: Pick<BakeState, 'steps'>,
+): FactsNoted {
+  const byTask = new Map<string, RunStep[]>();
+  for (const step of steps) {
+    if (step.kind === 'taste') continue;
+    const of = byTask.get(step.task);
+    if (of) of.push(step);
+    else byTask.set(step.task, [step]);
+  }
+  const facts: Record<string, FactNoted> = {};
+  for (const [task, of] of byTask) {
+    const isOver = (s: RunStep) => s.standing === 'done' || s.standing === 'skipped';
+    const skipped = of.find((s) => s.standing === 'skipped') && said[of[0]!.id]?.skippedAt;
+    const ends = of.flatMap((s) => s.doneAt ?? said[s.id]?.skippedAt ?? []);
+    // The loaf is out when it is out, whether or not somebody looked at the dough.
+    const machine = of.find((s) => s.runs);
+    const over = machine ? isOver(machine) : of.every(isOver);
+    const end = over ? (machine?.doneAt ?? ends.sort().at(-1)) : undefined;
+    const start = startedBy(of) ?? skipped ?? end;
+    const notBefore = of.flatMap((s) => said[s.id]?.notBefore ?? [])[0];
+    if (start === undefined) continue;
+    facts[task] = {
+      start: end !== undefined && start > end ? end : start,
+      ...(end === undefined ? {} : { end }),
+      ...(notBefore === undefined || end !== undefined ? {} : { notBefore }),
+    };
+  }
+  return facts;
 }
+
+/** Steps that were put off: not before that. */
+export const putOff = (
+  steps: readonly RunStep[],
+  { steps: said }: Pick<BakeState, 'steps'>,
+): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    steps.flatMap((s) => {
+      const at = said[s.id]?.notFrom;
+      return at !== undefined && s.standing === 'ahead' ? [[s.task, at]] : [];
+    }),
+  );

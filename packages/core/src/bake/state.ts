@@ -1,3 +1,7 @@
+import type { CourseId } from '../course/wants.ts';
+import type { CrustId, MachineSizeId } from '../machine/machine.ts';
+import type { WayId } from '../schedule/ways.ts';
+import type { Form, Poke } from './event-kinds.ts';
 import { kindOfEvent, type BakeEvent } from './event.ts';
 import type { Outcome } from './outcome.ts';
 
@@ -10,9 +14,50 @@ export interface RiseNoted {
   }>;
 }
 
+/** What was said of one step. ISO moments. */
+export interface StepNoted {
+  readonly begunAt?: string;
+  readonly doneAt?: string;
+  readonly skippedAt?: string;
+  /** It was put off: not from before that. */
+  readonly notFrom?: string;
+  /** It takes longer: not over before that. */
+  readonly notBefore?: string;
+}
+
+/** A machine's part in a bake, as it was chosen. */
+export interface CourseNoted {
+  readonly machine: string;
+  readonly programme: string;
+  readonly kind: CourseId;
+  readonly size: MachineSizeId;
+  readonly crust: CrustId;
+  readonly delay?: number;
+}
+
+type RiseId = 'first' | 'final';
+
 /** Where a bake stands: the fold of its events. */
 export interface BakeState {
-  readonly weighed: ReadonlyMap<string, { readonly grams: number; readonly byScale: boolean }>;
+  readonly weighed: ReadonlyMap<
+    string,
+    { readonly grams: number; readonly byScale: boolean; readonly at: string }
+  >;
+  /** What went in instead of what was missing, as changes to the formula. */
+  readonly instead: ReadonlyArray<{
+    readonly event: string;
+    readonly of: string;
+    readonly says: string;
+    readonly changes: ReadonlyArray<{
+      readonly stage: string;
+      readonly ingredient: string;
+      readonly grams: number;
+    }>;
+  }>;
+  /** Share of the formula that is made; all of it where nobody said. */
+  readonly batch?: number;
+  readonly course?: CourseNoted;
+  readonly way?: WayId;
   readonly added: ReadonlyArray<{
     readonly event: string;
     readonly ingredient: string;
@@ -26,16 +71,70 @@ export interface BakeState {
     /** How many additions had gone in before it. */
     readonly after: number;
   }>;
-  readonly rises: Readonly<Partial<Record<'first' | 'final', RiseNoted>>>;
+  readonly steps: Readonly<Record<string, StepNoted>>;
+  readonly rises: Readonly<Partial<Record<RiseId, RiseNoted>>>;
+  readonly pokes: ReadonlyArray<{
+    readonly rise: RiseId;
+    readonly answer: Poke;
+    readonly at: string;
+  }>;
+  readonly marks: ReadonlyArray<{
+    readonly rise: RiseId;
+    readonly volume: number;
+    readonly at: string;
+  }>;
   /** Temperatures, °C: of the dough after mixing, and of where it stands. */
   readonly warmth: Readonly<Partial<Record<'dough' | 'air', number>>>;
+  readonly core: ReadonlyArray<{ readonly celsius: number; readonly at: string }>;
+  readonly divided?: { readonly pieces: number; readonly form: Form; readonly pan?: string };
+  readonly pieces: ReadonlyArray<{ readonly event: string; readonly grams: number }>;
+  readonly aside?: number;
+  readonly photos: ReadonlyArray<{
+    readonly event: string;
+    readonly photo: string;
+    readonly step: string;
+    readonly at: string;
+  }>;
+  readonly notes: Readonly<Record<string, string>>;
+  readonly power: ReadonlyArray<{
+    readonly what: 'cut' | 'back';
+    readonly minute?: number;
+    readonly at: string;
+  }>;
+  readonly guided?: boolean;
+  readonly read: Readonly<Record<string, number>>;
   readonly outcome?: Outcome;
   readonly finishedAt?: string;
   /** When it was given up. Retracting that takes it up again. */
   readonly abandonedAt?: string;
 }
 
-const notBegun: BakeState = { weighed: new Map(), added: [], felt: [], rises: {}, warmth: {} };
+const notBegun: BakeState = {
+  weighed: new Map(),
+  instead: [],
+  added: [],
+  felt: [],
+  steps: {},
+  rises: {},
+  pokes: [],
+  marks: [],
+  warmth: {},
+  core: [],
+  pieces: [],
+  photos: [],
+  notes: {},
+  power: [],
+  read: {},
+};
+
+/** Events that count, each once, in the order in which they happened. */
+export function eventsThatCount(events: readonly BakeEvent[]): BakeEvent[] {
+  const once = [...new Map(events.map((e) => [e.id, e])).values()];
+  const retracted = new Set(once.map((e) => kindOfEvent(e)?.retracts?.(e.data as never)));
+  return once
+    .filter((e) => !retracted.has(e.id))
+    .sort((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1));
+}
 
 /**
  * The state of a bake after its events, whatever order they came in and however often each came. What a
@@ -43,11 +142,8 @@ const notBegun: BakeState = { weighed: new Map(), added: [], felt: [], rises: {}
  *
  * @example bakeState([{id: 'a', at, kind: 'felt', data: {points: 2}}]).felt.length // 1
  */
-export function bakeState(events: readonly BakeEvent[]): BakeState {
-  const once = [...new Map(events.map((e) => [e.id, e])).values()];
-  const retracted = new Set(once.map((e) => kindOfEvent(e)?.retracts?.(e.data as never)));
-  return once
-    .filter((e) => !retracted.has(e.id))
-    .sort((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1))
-    .reduce((state, event) => kindOfEvent(event)?.fold(state, event as never) ?? state, notBegun);
-}
+export const bakeState = (events: readonly BakeEvent[]): BakeState =>
+  eventsThatCount(events).reduce(
+    (state, event) => kindOfEvent(event)?.fold(state, event as never) ?? state,
+    notBegun,
+  );

@@ -17,6 +17,8 @@ export interface WeighingItem {
   readonly lines: readonly string[];
   readonly bag?: string;
   readonly hint?: string;
+  /** It was mixed ahead, and goes in with all that there is of it. */
+  readonly whole?: true;
 }
 
 export interface WeighingStage {
@@ -27,8 +29,8 @@ export interface WeighingStage {
 }
 
 /**
- * What to weigh, stage by stage, and in the main dough in the order of loading. A starter stands
- * with the liquids of the dough that it goes into.
+ * What to weigh, stage by stage, and in the main dough in the order of loading. A starter, and what was
+ * mixed ahead, stand with the liquids of the dough that they go into.
  *
  * @example weighingList(formula, 'liquids-first').at(-1)?.items[0].name // 'water'
  */
@@ -41,6 +43,7 @@ export function weighingList(
   const order = devices[device].loading;
   const stages = stagesOf(formula);
   const starters = stages.filter((s) => s.kind === 'starter');
+  const mixedAhead = stages.filter((s) => s.kind === 'preferment' || s.kind === 'soaker');
   const main = formula.stages.findLast((s) => s.kind === 'dough')?.id;
 
   return stages
@@ -49,13 +52,22 @@ export function weighingList(
       const own = lines.filter((l) => l.stage === stage.id).map((l) => item(l, order.hints));
       const poured =
         stage.id === main
-          ? starters.map((s) =>
-              starterItem(
-                s.id,
-                s.name,
-                lines.filter((l) => l.stage === s.id),
+          ? [
+              ...starters.map((s) =>
+                starterItem(
+                  s.id,
+                  s.name,
+                  lines.filter((l) => l.stage === s.id),
+                ),
               ),
-            )
+              ...mixedAhead.map((s) =>
+                allOf(
+                  s.id,
+                  s.name,
+                  lines.filter((l) => l.stage === s.id),
+                ),
+              ),
+            ]
           : [];
       const items = [...own, ...poured.filter((i) => i.grams > 0)].sort(
         (a, b) => rank(a, order.ranks) - rank(b, order.ranks),
@@ -87,6 +99,17 @@ const starterItem = (id: string, name: string, lines: readonly ResolvedLine[]): 
   grams: sumGrams(lines),
   lines: lines.map((l) => l.id),
   hint: 'ripe: domed or just falling; stirred down',
+});
+
+/** All of what was mixed ahead: it is weighed on its own day. */
+const allOf = (id: string, name: string, lines: readonly ResolvedLine[]): WeighingItem => ({
+  id: `all:${id}`,
+  name: name.toLowerCase(),
+  ingredient: 'starter',
+  grams: sumGrams(lines),
+  lines: [],
+  hint: 'all of it, scraped out',
+  whole: true,
 });
 
 const rank = (of: WeighingItem, ranks: LoadingOrder['ranks']): number =>

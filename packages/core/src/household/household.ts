@@ -9,6 +9,7 @@ import type { OwnFigures } from './figure-rows.ts';
 import { coefficientsWith, type Coefficients } from './coefficients.ts';
 import type { Kitchen } from './kitchen.ts';
 import type { Appliance } from '../machine/appliance.ts';
+import type { Pan } from '../machine/pan.ts';
 import type { Frictions } from './friction.ts';
 import type { Room } from './room.ts';
 import { usualWeek, type Week } from './week.ts';
@@ -18,6 +19,15 @@ import {
   type PercentageSchool,
   type WaterSchool,
 } from './schools.ts';
+
+/** A custom of setting a piece of dough aside. Whose it is and how much, the household says by itself. */
+export interface Custom {
+  readonly name: string;
+  /** Grams of flour in a batch from which it holds. */
+  readonly fromFlour: number;
+  /** Grams of dough. */
+  readonly grams: number;
+}
 
 /** What the household has settled once for every formula. */
 export interface Settings {
@@ -49,6 +59,10 @@ export interface Settings {
   readonly week: Week;
   /** Ovens, mixers, machines, cold boxes; one of each where none of a kind is told. */
   readonly appliances: readonly Appliance[];
+  /** Tins, pots, baskets, bowls, with what they hold and weigh. */
+  readonly pans: readonly Pan[];
+  /** A piece of dough that is set aside by custom, once a batch has so much flour. */
+  readonly custom?: Custom;
   /** Pairs of hands that bake at once. */
   readonly people: number;
   /** Warmth that mixing was measured to put into a dough here. */
@@ -78,6 +92,7 @@ export const defaultSettings: Settings = {
   figures: {},
   week: usualWeek,
   appliances: [],
+  pans: [],
   people: 1,
   friction: {},
 };

@@ -1,4 +1,5 @@
 import { commonPractice } from '../figure/figure.ts';
+import type { Machine } from './machine.ts';
 
 /** What a household bakes with, kind by kind: how many breads it takes at once until somebody says otherwise. */
 interface ApplianceKind {
@@ -20,6 +21,15 @@ export const applianceKinds = {
 export type ApplianceKindId = keyof typeof applianceKinds;
 export const applianceKindIds = Object.keys(applianceKinds) as ApplianceKindId[];
 
+/** What an oven gives steam with. */
+export const steams = {
+  none: 'no steam',
+  tray: 'a tray of boiling water below',
+  own: 'the oven makes it',
+} as const;
+export type SteamId = keyof typeof steams;
+export const steamIds = Object.keys(steams) as SteamId[];
+
 /** One that a household has. */
 export interface Appliance {
   readonly id: string;
@@ -29,4 +39,11 @@ export interface Appliance {
   readonly holds: number;
   /** Degrees that it is warmer than it says; colder where below 0. */
   readonly offset?: number;
+  /** An oven that blows its air about. */
+  readonly fan?: boolean;
+  /** The lowest that an oven can be set to, °C. */
+  readonly lowest?: number;
+  readonly steam?: SteamId;
+  /** What a bread machine can do, as it came or as it was told otherwise. */
+  readonly machine?: Machine;
 }

@@ -14,7 +14,9 @@ import type { YeastWork } from '../ingredient/yeast.ts';
 import { frictionOf } from '../household/friction.ts';
 import { deviceIds, kneadingOf, type DeviceId } from '../machine/device.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
+import type { Course } from '../course/course.ts';
 import { styles } from '../style/style.ts';
+import { usualCourse } from './usual-course.ts';
 
 /** A bread that is to be timed: what goes in, where it is made, what is known of its leavens. */
 export interface Bread {
@@ -36,6 +38,8 @@ export interface Bread {
   readonly altitude?: number;
   /** What is mixed ahead of the dough is ripe already. */
   readonly ripe?: boolean;
+  /** How it goes through a machine, where that is chosen. */
+  readonly course?: Course;
 }
 
 /** What is said of a bread beside its formula; the household's usual where absent. */
@@ -46,6 +50,7 @@ export interface BreadSaid {
   readonly room?: number;
   readonly dough?: number;
   readonly ripe?: boolean;
+  readonly course?: Course;
 }
 
 /**
@@ -54,13 +59,14 @@ export interface BreadSaid {
  * @example breadOf({id: 'loaf', formula}, household, belief).room // 22, where nothing else is known
  */
 export function breadOf(
-  { id, formula, device, room, dough, ripe }: BreadSaid,
+  { id, formula, device, room, dough, ripe, course: chosen }: BreadSaid,
   household: Household,
   belief: Belief,
 ): Bread {
   const pantry = pantryIn(household);
   const lines = resolve(formula, pantry);
   const made = device ?? deviceIds.find((d) => d === formula.device) ?? 'hand';
+  const course = chosen ?? usualCourse(formula, lines, made, household);
   return {
     id,
     name: formula.name,
@@ -75,6 +81,7 @@ export function breadOf(
     model: riseModelIn(household),
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
+    ...(course ? { course } : {}),
   };
 }
 

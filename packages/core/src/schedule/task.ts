@@ -72,6 +72,8 @@ export interface Wish {
 export interface Fact {
   readonly start?: number;
   readonly end?: number;
+  /** It takes longer: it is not over before that. */
+  readonly notBefore?: number;
 }
 
 /** A start that the baker held fast. */

@@ -59,7 +59,10 @@ function rulesOf(puzzle: Puzzle, at: ReadonlyMap<string, number>): Network | und
       if (!holds(0, end, now, horizon)) return undefined;
       // What has begun is over when it is over, however late that is.
       const over = fact?.start === undefined ? 0 : now - fact.start;
-      if (!holds(start, end, task.least, Math.max(task.most, over))) return undefined;
+      const longer =
+        fact?.start === undefined || fact.notBefore === undefined ? 0 : fact.notBefore - fact.start;
+      const least = Math.max(task.least, longer);
+      if (!holds(start, end, least, Math.max(task.most, over, least))) return undefined;
     } else if (!network.fix(0, end, fact.end)) return undefined;
   }
   for (const { from, to, least, most } of links) {

@@ -49,7 +49,7 @@ const leavenWithin = {
 } as const;
 
 /** A dough that goes into the cold stands in the room for so long first. */
-const beforeCold = figure(1, 'h', 0.3, commonPractice);
+export const beforeCold = figure(1, 'h', 0.3, commonPractice);
 /** Shaped, it goes there sooner. */
 const shapedBeforeCold = figure(0.25, 'h', 0.1, commonPractice);
 /** A dough that was divided and shaped straight out of the fridge. */

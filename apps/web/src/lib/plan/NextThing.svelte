@@ -2,6 +2,7 @@
   import { api } from '../api.ts';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
+  import { aheadSteps } from '@tender-crumb/core';
   import type { Planning } from './planning.svelte.ts';
   import { timeText, untilText } from './when.ts';
 
@@ -11,10 +12,29 @@
   const step = $derived(planning.next);
   const plan = $derived(step && planning.planOf(step.bake));
   const due = $derived(step ? Date.parse(step.start) <= planning.now.getTime() : false);
-  /** With this the bake itself begins: its list is weighed. */
-  const begins = $derived(step?.kind === 'mix' || step?.kind === 'programme');
+  /** A bake begins with the first thing that is done for it, be it the feeding of its starter. */
+  const begins = $derived(plan !== undefined && plan.bakeId === undefined);
   const underWay = $derived(planning.ahead.filter((s) => planning.isBegun(s)));
   let fault = $state('');
+
+  /** What was settled on the plan stands in the bake from its beginning: its way, what was done before. */
+  async function beginAs(bake: string) {
+    const way = planning.timed?.bakes.find((b) => b.id === plan!.id)?.way;
+    const done = Object.entries(plan!.facts ?? {}).flatMap(([name, { end }]) =>
+      end === undefined ? [] : [[name, end] as const],
+    );
+    const ripe = plan!.ripe ? aheadSteps(planning.data.formulas[plan!.id]) : [];
+    const events = [
+      ...(way ? [{ kind: 'way', data: { way } }] : []),
+      ...done.map(([step, at]) => ({ at, kind: 'step', data: { step, sense: 'done' } })),
+      ...ripe.map((step) => ({ kind: 'step', data: { step, sense: 'skipped' } })),
+    ];
+    if (events.length === 0) return;
+    const now = new Date().toISOString();
+    await api('POST', `/api/v1/bakes/${bake}/events`, {
+      events: events.map((e) => ({ at: now, ...e, id: nanoid() })),
+    });
+  }
 
   async function beginBake() {
     if (!step || !plan) return;
@@ -31,6 +51,7 @@
         ...(plan.device ? { method: plan.device } : {}),
       });
       await planning.change(plan.id, (p) => ({ ...p, bakeId: bake.id }));
+      await beginAs(bake.id);
       await goto(`/bake/${bake.id}`);
     } catch (refusal) {
       fault = `It could not begin: ${(refusal as Error).message}`;

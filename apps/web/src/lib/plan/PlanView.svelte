@@ -138,7 +138,7 @@
         </div>
         <p class="quiet mt-3">
           {nights ? `Nobody is up from ${nights}.` : 'Somebody is up at any hour.'}
-          <a class="link" href="/pantry/kitchen">Hours, ovens and hands</a>
+          <a class="link" href="/pantry/kitchen">Hours, ovens, pans and hands</a>
         </p>
       </details>
       <Timers timers={data.timers} now={planning.now} zone={data.zone} />

@@ -10,8 +10,10 @@ import {
   type Belief,
   type BreadAmounts,
   type Closed,
+  type Course,
   type DeviceId,
   type Fact,
+  type FactsNoted,
   type Formula,
   type Household,
   type NoPlan,
@@ -37,7 +39,9 @@ export interface BakeWished {
   readonly beginAt?: string;
   readonly ways?: readonly WayId[];
   /** By step, without the bake's id. */
-  readonly facts?: Readonly<Record<string, { readonly start?: string; readonly end?: string }>>;
+  readonly facts?: FactsNoted;
+  /** How it goes through a machine, where that is chosen. */
+  readonly course?: Course;
   readonly locks?: Readonly<Record<string, string>>;
 }
 
@@ -164,11 +168,12 @@ export function planned({
   const breads = bakes.map((b) => breadOf(b, household, belief));
   const facts = Object.fromEntries(
     bakes.flatMap(({ id, facts = {} }) =>
-      Object.entries(facts).map(([step, { start, end }]): [string, Fact] => [
+      Object.entries(facts).map(([step, { start, end, notBefore }]): [string, Fact] => [
         `${id}:${step}`,
         {
           ...(start === undefined ? {} : { start: minute(start) }),
           ...(end === undefined ? {} : { end: minute(end) }),
+          ...(notBefore === undefined ? {} : { notBefore: minute(notBefore) }),
         },
       ]),
     ),

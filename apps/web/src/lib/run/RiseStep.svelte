@@ -1,148 +1,177 @@
 <script lang="ts">
   import {
     celsiusTyped,
-    hoursText,
     isForecast,
     numberTyped,
-    riseClock,
-    riseStanding,
-    type Rise,
-    type RiseStanding,
+    pokes,
+    riseOf,
+    type Poke,
+    type RunStep,
   } from '@tender-crumb/core';
-  import Undo2 from '@lucide/svelte/icons/undo-2';
-  import type { Run } from './run.svelte.ts';
+  import { standIns } from '../devices/stand-ins.svelte.ts';
+  import PokeDrawing from '../drawing/PokeDrawing.svelte';
+  import VesselMark from '../drawing/VesselMark.svelte';
   import { asWarmth, writing } from '../ui/writing.ts';
+  import type { Run } from './run.svelte.ts';
 
-  let { run }: { run: Run } = $props();
+  let { run, step, time }: { run: Run; step: RunStep; time: (iso: string) => string } = $props();
 
-  const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-  const time = (iso: string) => clock.format(new Date(iso));
-  const noted = (rise: Rise) => run.state.rises[rise.id] ?? { notes: [] };
+  const rise = $derived(riseOf[step.kind as keyof typeof riseOf]);
+  const forecast = $derived(run.rises.find((r) => r.id === rise));
+  const volume = $derived(forecast && 'volume' in forecast.end ? forecast.end.volume : undefined);
+  const marks = $derived(run.state.marks.filter((m) => m.rise === rise));
+  const noted = $derived(run.state.rises[rise]);
+  const poked = $derived(run.state.pokes.findLast((p) => p.rise === rise));
 
-  const standings: Record<RiseStanding, string> = {
-    'to-begin': '',
-    rising: 'Rising',
-    ready: 'It was ready',
-    over: 'It has gone over',
+  const answers: Record<Poke, { label: string; says: string }> = {
+    'at-once': { label: 'back at once', says: 'Not yet: look again in a quarter of an hour.' },
+    slowly: { label: 'comes back slowly', says: 'It is ready: into the oven.' },
+    stays: { label: 'the dent stays', says: 'Bake it now: it has gone over a little.' },
   };
   const senses = { 'not-yet': 'not yet', there: 'ready', past: 'gone over' } as const;
 
   const places = [
-    ['dough', 'The dough after mixing'],
+    ['dough', 'The dough'],
     ['air', 'Where it stands'],
   ] as const;
   let typed = $state({ dough: '', air: '' });
   let fault = $state('');
+  const limits = { dough: [0, 60], air: [-20, 70] } as const;
 
   function keep(of: 'dough' | 'air') {
     if (typed[of].trim() === '') return;
     const number = numberTyped(typed[of], writing());
     const celsius = number === undefined ? undefined : celsiusTyped(number, writing());
-    if (celsius === undefined || celsius < -25 || celsius > 70) {
-      fault = 'A temperature of a kitchen, a fridge or a warm oven.';
+    const [least, most] = limits[of];
+    if (celsius === undefined || !(celsius >= least && celsius <= most)) {
+      fault = `A temperature between ${asWarmth(least)} and ${asWarmth(most)}, such as ${asWarmth(24)}.`;
       return;
     }
     fault = '';
-    run.say('warmth', { of, celsius });
     typed[of] = '';
+    run.say('warmth', { of, celsius });
   }
+  const sensed = $derived({
+    dough: standIns.probe.reading?.celsius,
+    air: standIns.room.reading?.celsius,
+  });
+  const times = [1.25, 1.5, 1.75, 2, 2.5] as const;
+  const curve = $derived(forecast && isForecast(forecast.forecast));
 </script>
 
-<p class="mb-3 text-lg">
-  Say when a rise begins, and what you see when you look: the forecast follows, and learns your
-  leaven. The dough says when it is ready, not the clock.
-</p>
-<div class="mb-4 flex flex-wrap items-end gap-4">
-  {#each places as [of, label] (of)}
-    <label class="grid gap-1"
-      ><span
-        >{label}, °{writing().temperature}{run.state.warmth[of] === undefined
-          ? ''
-          : `: ${asWarmth(run.state.warmth[of])}`}</span
+<div class="grid gap-4">
+  <div class="grid items-start gap-4 sm:grid-cols-[auto_minmax(0,1fr)]">
+    <VesselMark
+      {volume}
+      now={marks.at(-1)?.volume}
+      label={volume ? `Ready at ${volume.toFixed(2)} times its volume` : 'It is ready by its touch'}
+    />
+    <div class="grid gap-2">
+      <h3>How high does it stand?</h3>
+      <div class="flex flex-wrap gap-2" role="group" aria-label="How high it stands">
+        {#each times as of (of)}
+          <button
+            class="knob min-h-14"
+            type="button"
+            aria-pressed={marks.at(-1)?.volume === of}
+            onclick={() => run.say('marked', { rise, volume: of })}>× {of}</button
+          >
+        {/each}
+      </div>
+      {#if marks.length > 0}
+        <p class="quiet">
+          {marks.map((m) => `${time(m.at)} × ${m.volume}`).join(', ')}
+        </p>
+      {/if}
+      <div class="flex flex-wrap gap-2">
+        <button class="knob min-h-14" type="button" onclick={() => run.noteRise(rise, 'not-yet')}
+          >Not yet</button
+        >
+        <button class="knob min-h-14" type="button" onclick={() => run.noteRise(rise, 'past')}
+          >Gone over</button
+        >
+        <a class="knob min-h-14" href="/bake/rescue?bake={run.id}">It does not come</a>
+      </div>
+      {#if noted && noted.notes.length > 0}
+        <p class="quiet">{noted.notes.map((n) => `${time(n.at)} ${senses[n.sense]}`).join(', ')}</p>
+      {/if}
+      {#if !curve}
+        <p class="quiet">No model tells how this dough rises: it goes by the eye.</p>
+      {/if}
+    </div>
+  </div>
+
+  <section aria-labelledby="poke">
+    <h3 id="poke">Poke it with a floury finger, a thumbnail deep</h3>
+    <ul class="mt-2 grid grid-cols-3 gap-2">
+      {#each pokes as poke (poke)}
+        <li>
+          <button
+            class="poke"
+            type="button"
+            aria-pressed={poked?.answer === poke}
+            onclick={() => run.say('poked', { rise, answer: poke })}
+          >
+            <PokeDrawing {poke} />
+            <span>{answers[poke].label}</span>
+          </button>
+        </li>
+      {/each}
+    </ul>
+    {#if poked}<p class="mt-2 text-lg font-semibold" role="status">
+        {answers[poked.answer].says}
+      </p>{/if}
+  </section>
+
+  <div class="flex flex-wrap items-end gap-3">
+    {#each places as [of, label] (of)}
+      <form
+        class="flex items-end gap-2"
+        onsubmit={(e) => {
+          e.preventDefault();
+          keep(of);
+        }}
       >
-      <input
-        class="field min-h-14 w-36 text-right text-xl"
-        inputmode="decimal"
-        placeholder={run.state.warmth[of] === undefined ? 'not measured' : 'another'}
-        bind:value={typed[of]}
-        onchange={() => keep(of)}
-      />
-    </label>
-  {/each}
+        <label class="quiet grid gap-1"
+          >{label}{run.state.warmth[of] === undefined ? '' : `: ${asWarmth(run.state.warmth[of]!)}`}
+          <input
+            class="field min-h-14 w-28 text-right text-lg"
+            inputmode="decimal"
+            placeholder={sensed[of] === undefined ? 'not measured' : asWarmth(sensed[of]!)}
+            bind:value={typed[of]}
+          />
+        </label>
+        {#if sensed[of] !== undefined && typed[of] === ''}
+          <button
+            class="knob min-h-14"
+            type="button"
+            onclick={() => run.say('warmth', { of, celsius: sensed[of]! })}
+            >It is {asWarmth(sensed[of]!)}</button
+          >
+        {:else}
+          <button class="knob min-h-14" type="submit">Keep</button>
+        {/if}
+      </form>
+    {/each}
+  </div>
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
 </div>
-{#if run.rises.length === 0}
-  <p class="text-lg">
-    A dough without cereal flour rises by what gluten holds, which cannot be forecast yet: go by the
-    eye, and bake it when it is puffy.
-  </p>
-{/if}
-<div class="grid gap-4 sm:grid-cols-2">
-  {#each run.rises as rise (rise.id)}
-    {@const of = noted(rise)}
-    {@const standing = riseStanding(of)}
-    {@const forecast = isForecast(rise.forecast) ? rise.forecast : undefined}
-    {@const by = forecast && riseClock(of, forecast)}
-    <section class="bowl grid content-start gap-3 p-4" aria-label={rise.label}>
-      <h3 class="text-lg font-semibold">
-        {rise.label}{standings[standing] ? ` · ${standings[standing]}` : ''}
-      </h3>
-      {#if !forecast}
-        <p class="text-xl font-bold">It does not come there.</p>
-        <p>Warm it, or give it longer than a day.</p>
-      {:else if by && standing === 'rising'}
-        <p class="text-3xl font-bold">Look at {time(by.look)}</p>
-        <p class="text-lg">
-          Ready about {time(by.ready)}, by {time(by.late)} nine times in ten: {rise.until}.
-        </p>
-      {:else if standing === 'to-begin'}
-        <p class="text-3xl font-bold">about {hoursText(forecast.middle)}</p>
-        <p class="text-lg">
-          8 times in 10 between {hoursText(forecast.low)} and {hoursText(forecast.high)}: {rise.until}.
-        </p>
-      {:else}
-        <p class="text-lg">
-          Begun at {time(of.begunAt ?? '')}; forecast for {by ? time(by.ready) : ''}.
-        </p>
-      {/if}
-      {#if standing === 'to-begin'}
-        <button
-          class="knob knob-act min-h-14"
-          type="button"
-          onclick={() => run.noteRise(rise.id, 'begun')}>It rises from now</button
-        >
-      {:else}
-        {#if standing === 'rising'}
-          <div class="grid grid-cols-2 gap-2">
-            <button
-              class="knob knob-act min-h-14"
-              type="button"
-              onclick={() => run.noteRise(rise.id, 'there')}>It is ready</button
-            >
-            <button
-              class="knob min-h-14"
-              type="button"
-              onclick={() => run.noteRise(rise.id, 'not-yet')}>Not yet</button
-            >
-            <button
-              class="knob min-h-14"
-              type="button"
-              onclick={() => run.noteRise(rise.id, 'past')}>Gone over</button
-            >
-          </div>
-        {/if}
-        <ul class="quiet">
-          {#each of.notes as note (note.at)}<li>{time(note.at)} {senses[note.sense]}</li>{/each}
-        </ul>
-        <button class="knob min-h-14" type="button" onclick={() => run.unnoteRise(rise.id)}>
-          <Undo2 size={18} aria-hidden="true" /> Take the last back
-        </button>
-      {/if}
-    </section>
-  {/each}
-</div>
-<p class="mt-4">
-  <button class="knob min-h-14" type="button" onclick={() => (run.step = 'outcome')}
-    >Out of the oven: how it came out</button
-  >
-</p>
+
+<style>
+  h3 {
+    font-weight: 650;
+  }
+  .poke {
+    width: 100%;
+    min-height: 5.5rem;
+    padding: 0.4rem;
+    border: 2px solid var(--line);
+    border-radius: 3px 3px 12px 12px;
+    background: var(--enamel);
+    font-weight: 600;
+  }
+  .poke[aria-pressed='true'] {
+    border-color: var(--rim);
+    background: var(--sunk);
+  }
+</style>

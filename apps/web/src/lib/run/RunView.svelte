@@ -1,26 +1,45 @@
 <script lang="ts">
-  import { refresh } from '$lib/ui/refresh.ts';
   import {
-    devices,
     nextTime,
-    type BakeEvent,
-    type Circumstances,
     type Belief,
+    type Circumstances,
     type Formula,
     type Household,
-    type Lesson,
+    type BakeEvent,
     type DeviceId,
+    type Lesson,
     type Outcome,
+    type RunStep,
   } from '@tender-crumb/core';
+  import LifeBuoy from '@lucide/svelte/icons/life-buoy';
+  import Printer from '@lucide/svelte/icons/printer';
   import { onMount, untrack } from 'svelte';
   import LessonView from '../book/LessonView.svelte';
+  import DeviceDrawer from '../devices/DeviceDrawer.svelte';
+  import { standIns } from '../devices/stand-ins.svelte.ts';
+  import Photos from '../photo/Photos.svelte';
+  import { Planning, stepName } from '../plan/planning.svelte.ts';
+  import { timeText } from '../plan/when.ts';
+  import type { PlanData } from '../server/plan-data.ts';
+  import { refresh } from '../ui/refresh.ts';
   import { keepAwake } from './awake.ts';
   import CheckStep from './CheckStep.svelte';
+  import CoolStep from './CoolStep.svelte';
+  import CounterSheet from './CounterSheet.svelte';
+  import FeedStep from './FeedStep.svelte';
+  import MachineChoice from './MachineChoice.svelte';
+  import MachineStep from './MachineStep.svelte';
+  import Meanwhile from './Meanwhile.svelte';
   import OutcomeStep from './OutcomeStep.svelte';
-  import { Run, steps } from './run.svelte.ts';
+  import OvenStep from './OvenStep.svelte';
   import RiseStep from './RiseStep.svelte';
+  import { Run } from './run.svelte.ts';
+  import RunLine from './RunLine.svelte';
+  import ShapeStep from './ShapeStep.svelte';
+  import StepActions from './StepActions.svelte';
+  import StepHead from './StepHead.svelte';
+  import StepNote from './StepNote.svelte';
   import WeighStep from './WeighStep.svelte';
-  import { say } from '../ui/writing.ts';
 
   let {
     data,
@@ -31,6 +50,7 @@
         formulaId: string;
         method: DeviceId;
         finishedAt?: string;
+        outcome?: Outcome;
         lesson?: Lesson;
         circumstances: Circumstances;
         events: readonly BakeEvent[];
@@ -38,54 +58,109 @@
       formula: Formula;
       household: Household;
       belief: Belief;
+      plan: PlanData;
+      lastNotes: Readonly<Record<string, string>>;
     };
   } = $props();
 
-  const run = untrack(() => new Run({ ...data, ...data.bake }));
+  const run = untrack(
+    () => new Run({ ...data, ...data.bake, formula: data.formula, lastNotes: data.lastNotes }),
+  );
   $effect(() => run.receive({ ...data, ...data.bake }));
-  const names = { weigh: 'Weigh', check: 'Dough check', rise: 'Rise', outcome: 'How it came out' };
+  const planning = untrack(() => new Planning(data.plan, refresh));
+  const planId = $derived(data.plan.plans.find((p) => p.bakeId === run.id)?.id ?? run.id);
+  // What was tapped here moves the plan before the server has heard of it.
+  $effect(() => {
+    const { plan } = data;
+    const { events } = run;
+    const plans = plan.plans.map((p) =>
+      p.begun && p.bakeId === run.id ? { ...p, begun: { ...p.begun, events } } : p,
+    );
+    untrack(() => planning.receive({ ...plan, plans }));
+  });
+
   let awake = $state(true);
   let asked = $state(false);
-
   onMount(() => {
     const end = run.follow(() => {
       // What the server made of it, the page shows: a finish that is delivered has taught.
       if (run.state.finishedAt !== data.bake.finishedAt) void refresh();
     });
     const release = keepAwake((can) => (awake = can));
+    const follow = planning.follow();
     return () => {
       end();
       release();
+      follow();
     };
   });
 
-  let heading = $state<HTMLElement>();
+  const timed = $derived(
+    new Map(planning.steps.filter((s) => s.bake === planId).map((s) => [stepName(s), s])),
+  );
+  const timeOf = (step: RunStep) => timed.get(step.task);
+  const time = (iso: string) => timeText(iso, data.plan.zone, planning.now);
+  const bakeTimed = $derived(planning.timed?.bakes.find((b) => b.id === planId));
+  const next = $derived(run.steps[run.steps.findIndex((s) => s.id === run.now.id) + 1]);
+  /** What runs beside the dough and is due: the oven is to be heated. */
+  const beside = $derived(
+    run.steps.find(
+      (s) =>
+        s.kind === 'heat' &&
+        s.standing === 'ahead' &&
+        s.id !== run.now.id &&
+        (timeOf(s) ? Date.parse(timeOf(s)!.start) <= planning.now.getTime() + 60_000 : false),
+    ),
+  );
 
+  let heading = $state<HTMLElement>();
   /** A screen reader hears which step it is now, and the keyboard goes on from there. */
-  let told = untrack(() => run.step);
+  let told = untrack(() => run.step.id);
   $effect(() => {
-    if (run.step === told) return;
-    told = run.step;
+    if (run.step.id === told) return;
+    told = run.step.id;
     heading?.focus();
   });
 
-  function finish(outcome: Outcome) {
-    run.finish(outcome);
+  // A stand-in machine is started with the bake that runs in it.
+  $effect(() => {
+    const { course, courseTimes } = run;
+    const started = run.steps.some((s) => s.runs && s.standing === 'under-way');
+    if (!standIns.on || !course || !started || standIns.hasMachine) return;
+    untrack(() => standIns.run(course.programme, 0, courseTimes?.delay ?? 0));
+  });
+
+  let mending = $state(false);
+  function mend(outcome: Outcome) {
+    run.say('outcome', outcome);
+    mending = false;
   }
 </script>
 
 <svelte:head><title>{data.formula.name} · Bake day · Tender Crumb</title></svelte:head>
 
-<div class="mx-auto max-w-4xl">
-  <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
-    <h1>{data.formula.name}</h1>
-    <span class="quiet" role="status">
-      {run.stuck
-        ? 'Kept in this browser'
-        : run.waiting > 0
-          ? 'Writing it down …'
-          : 'All written down'}
-    </span>
+<div class="run">
+  <div class="mb-2 flex flex-wrap items-center justify-between gap-2">
+    <h1>
+      {data.formula.name}{#if run.state.batch}<span class="quiet">
+          · × {Math.round(100 * run.state.batch) / 100}</span
+        >{/if}
+    </h1>
+    <div class="no-print flex flex-wrap items-center gap-2">
+      <span class="quiet" role="status">
+        {run.stuck
+          ? 'Kept in this browser'
+          : run.waiting > 0
+            ? 'Writing it down …'
+            : 'All written down'}
+      </span>
+      <a class="knob min-h-14" href="/bake/rescue?bake={run.id}"
+        ><LifeBuoy size={18} aria-hidden="true" /> Rescue</a
+      >
+      <button class="knob min-h-14" type="button" onclick={() => window.print()}
+        ><Printer size={18} aria-hidden="true" /> Sheet</button
+      >
+    </div>
   </div>
 
   {#if run.state.finishedAt}
@@ -117,10 +192,23 @@
           has no level.
         </p>
       {/if}
+      {#if mending}
+        <OutcomeStep
+          bake="{data.bake.id}/mended"
+          dough={run.doughGrams}
+          before={run.state.outcome}
+          says="Mend it in the book"
+          onfinish={mend}
+        />
+      {/if}
+      <Photos {run} step="taste" label="How it came out" />
       <p class="flex flex-wrap gap-3">
-        <a class="knob knob-act" href="/bench/{data.bake.formulaId}">To the bench</a>
-        <a class="knob" href="/book?formula={data.bake.formulaId}">To the book</a>
-        <button class="knob" type="button" onclick={() => run.takeBack('finished')}
+        <a class="knob knob-act min-h-14" href="/bench/{data.bake.formulaId}">To the bench</a>
+        <a class="knob min-h-14" href="/book?formula={data.bake.formulaId}">To the book</a>
+        <button class="knob min-h-14" type="button" onclick={() => (mending = !mending)}
+          >Mend how it came out</button
+        >
+        <button class="knob min-h-14" type="button" onclick={() => run.takeBack('finished')}
           >It is not finished yet</button
         >
       </p>
@@ -133,64 +221,156 @@
         what is being baked.
       </p>
       <p class="flex flex-wrap gap-3">
-        <button class="knob knob-act" type="button" onclick={() => run.takeBack('abandoned')}
-          >Take it up again</button
+        <button
+          class="knob knob-act min-h-14"
+          type="button"
+          onclick={() => run.takeBack('abandoned')}>Take it up again</button
         >
-        <a class="knob" href="/bake">To Bake day</a>
+        <a class="knob min-h-14" href="/bake">To Bake day</a>
       </p>
     </section>
   {:else}
-    <nav class="mb-4 grid grid-cols-2 gap-2 sm:grid-cols-4" aria-label="Steps of the bake">
-      {#each steps as step, i (step)}
-        <button
-          class="step"
-          type="button"
-          aria-current={run.step === step ? 'step' : undefined}
-          onclick={() => (run.step = step)}>{i + 1} {names[step]}</button
-        >
-      {/each}
-    </nav>
-    <h2 class="sr-only" tabindex="-1" bind:this={heading}>{names[run.step]}</h2>
-    {#if run.step === 'weigh'}
-      <WeighStep {run} says={say(devices[data.bake.method].loading.says)} />
-    {:else if run.step === 'check'}
-      <CheckStep {run} />
-    {:else if run.step === 'rise'}
-      <RiseStep {run} />
-    {:else}
-      <OutcomeStep bake={data.bake.id} onfinish={finish} />
-    {/if}
-    <div class="mt-6 flex flex-wrap items-center gap-3 border-t border-line pt-4">
-      {#if asked}
-        <span>Give this bake up? What was written down stays.</span>
-        <button class="knob knob-act min-h-14" type="button" onclick={() => run.giveUp()}
-          >Yes, give it up</button
-        >
-        <button class="knob min-h-14" type="button" onclick={() => (asked = false)}>No</button>
-      {:else}
-        <button class="knob min-h-14" type="button" onclick={() => (asked = true)}
-          >Give this bake up</button
-        >
-      {/if}
-      {#if !awake}
-        <span class="quiet flex-1 basis-60"
-          >This browser lets the screen sleep here: set the tablet to stay awake while you bake.</span
-        >
-      {/if}
+    <Meanwhile {planning} bake={planId} />
+    <div class="mb-3">
+      <RunLine
+        steps={run.steps}
+        now={run.now.id}
+        shown={run.step.id}
+        {timeOf}
+        {time}
+        onpick={(step) => (run.chosen = step)}
+      />
     </div>
+    {#if beside}
+      <div
+        class="no-print mb-3 flex flex-wrap items-center gap-3 border-2 border-act bg-act-tint p-3"
+      >
+        <b class="text-xl">{beside.label} now</b>
+        <span>Look into it first.</span>
+        <button class="knob knob-act min-h-14" type="button" onclick={() => run.begin(beside)}
+          >The oven heats</button
+        >
+        <button class="knob min-h-14" type="button" onclick={() => (run.chosen = beside.id)}
+          >How</button
+        >
+      </div>
+    {/if}
+    {#key run.step.id}
+      <section class="step-card bowl" aria-labelledby="step">
+        <div class="lead">
+          <p class="quiet">
+            {run.step.id === run.now.id
+              ? 'Now'
+              : run.step.standing === 'ahead'
+                ? 'Later'
+                : 'Before'}
+          </p>
+          <h2 id="step" tabindex="-1" bind:this={heading}>{run.step.label}</h2>
+          <StepHead {run} step={run.step} timed={timeOf(run.step)} now={planning.now} {time} />
+          {#if next && run.step.id === run.now.id && next.id !== run.step.id}
+            <p class="quiet mt-3 border-t border-line pt-2">
+              Then: <b>{next.label}</b>{timeOf(next) && next.kind !== 'check'
+                ? `, about ${time(timeOf(next)!.start)}`
+                : ''}
+            </p>
+          {/if}
+        </div>
+        <div class="work">
+          {#if run.step.kind === 'feed'}
+            <FeedStep {run} step={run.step} bake={bakeTimed} />
+          {:else if run.step.kind === 'weigh' || run.step.kind === 'preferment' || run.step.kind === 'soak' || run.step.kind === 'autolyse'}
+            {#if run.step.kind === 'weigh' && run.course}
+              <div class="mb-3">
+                <MachineChoice {run} course={run.course} now={planning.now} {time} />
+              </div>
+            {/if}
+            <WeighStep {run} step={run.step} />
+          {:else if run.step.kind === 'check'}
+            <CheckStep {run} />
+          {:else if run.step.kind === 'first-rise' || run.step.kind === 'final-proof'}
+            <RiseStep {run} step={run.step} {time} />
+          {:else if run.step.kind === 'shape'}
+            <ShapeStep {run} />
+          {:else if run.step.kind === 'heat' || run.step.kind === 'bake'}
+            <OvenStep {run} step={run.step} now={planning.now} />
+          {:else if run.step.runs && run.course}
+            <MachineStep {run} step={run.step} course={run.course} now={planning.now} {time} />
+          {:else if run.step.kind === 'cool'}
+            <CoolStep {run} step={run.step} now={planning.now} {time} />
+          {:else if run.step.kind === 'taste'}
+            <OutcomeStep
+              bake={data.bake.id}
+              dough={run.doughGrams}
+              onfinish={(o) => run.finish(o)}
+            />
+          {/if}
+          <div class="mt-4 flex flex-wrap items-start gap-4">
+            <Photos {run} step={run.step.id} label={run.step.label} />
+            <div class="min-w-60 flex-1"><StepNote {run} step={run.step.id} /></div>
+          </div>
+        </div>
+      </section>
+    {/key}
+    <StepActions {run} step={run.step} />
+    <div class="no-print mt-4 grid gap-3">
+      <DeviceDrawer />
+      <div class="flex flex-wrap items-center gap-3">
+        <button
+          class="knob min-h-14"
+          type="button"
+          onclick={() => run.say('guided', { on: run.state.guided !== true })}
+          >{run.state.guided ? 'Lead me in short' : 'Lead me sentence by sentence'}</button
+        >
+        {#if asked}
+          <span>Give this bake up? What was written down stays.</span>
+          <button class="knob knob-act min-h-14" type="button" onclick={() => run.giveUp()}
+            >Yes, give it up</button
+          >
+          <button class="knob min-h-14" type="button" onclick={() => (asked = false)}>No</button>
+        {:else}
+          <button class="knob min-h-14" type="button" onclick={() => (asked = true)}
+            >Give this bake up</button
+          >
+        {/if}
+        {#if !awake}
+          <span class="quiet flex-1 basis-60"
+            >This browser lets the screen sleep here: set the tablet to stay awake while you bake.</span
+          >
+        {/if}
+      </div>
+    </div>
+    <CounterSheet {run} {timeOf} {time} />
   {/if}
 </div>
 
 <style>
-  .step {
-    min-height: 3rem;
-    padding: 0 0.5rem;
-    border-bottom: 5px solid var(--line);
-    font-weight: 600;
-    color: var(--soft);
+  .step-card {
+    display: grid;
+    gap: 1.25rem;
+    padding: 1.1rem 1.25rem;
   }
-  .step[aria-current] {
-    border-bottom-color: var(--rim);
-    color: var(--rim);
+  @media (min-width: 900px) {
+    .step-card {
+      grid-template-columns: minmax(0, 19rem) minmax(0, 1fr);
+    }
+    .lead {
+      border-right: 1px solid var(--line);
+      padding-right: 1.25rem;
+    }
+  }
+  h2 {
+    margin-bottom: 0.5rem;
+    font-size: 2.1rem;
+    font-weight: 750;
+    line-height: 1.1;
+    outline-offset: 4px;
+  }
+  .work {
+    min-width: 0;
+  }
+  @media print {
+    .step-card {
+      display: none;
+    }
   }
 </style>

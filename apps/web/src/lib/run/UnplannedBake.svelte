@@ -58,7 +58,9 @@
   {#if state.finishedAt}
     <section class="bowl grid gap-3 p-5">
       {#if state.outcome}
-        <h2 class="text-xl">{judgements[state.outcome.stars - 1]}</h2>
+        <h2 class="text-xl">
+          {state.outcome.stars ? judgements[state.outcome.stars - 1] : 'Not judged'}
+        </h2>
         {#if more}<p>{more}</p>{/if}
       {/if}
       <p class="quiet">

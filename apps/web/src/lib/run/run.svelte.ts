@@ -1,28 +1,49 @@
 import {
+  baseOf,
   bakeRises,
-  bakeState,
+  cautionsAt,
   checkDough,
+  checkKindOf,
+  choicesFor,
+  courseTimes,
+  eventsThatCount,
   householdOn,
+  isRefused,
+  isRise,
+  kindOfEvent,
   kitchenOf,
+  loavesOf,
+  leadOf,
   level,
+  machineFit,
   mixedLines,
+  ovenPlace,
+  overPour,
   pantryIn,
-  restedFeel,
-  stillToDrink,
-  tellingDifference,
   resolve,
+  restedFeel,
+  riseOf,
+  runOf,
+  runStepKinds,
+  signOf,
+  stepNow,
+  stillToDrink,
+  strengthShares,
+  substitute,
+  tellingDifference,
+  usualShaping,
   weighingList,
   windowFor,
-  baseOf,
   type BakeEvent,
-  type Circumstances,
-  type Ingredient,
   type Belief,
+  type Circumstances,
+  type DeviceId,
   type Formula,
   type Household,
-  type DeviceId,
+  type Ingredient,
   type Outcome,
   type Rise,
+  type RunStep,
   type WeighingItem,
 } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
@@ -30,19 +51,52 @@ import { outbox } from '../sync/here.ts';
 import { bakeLane, eventEntry } from '../sync/kinds.ts';
 import { sync } from '../sync/sync.svelte.ts';
 
-export const steps = ['weigh', 'check', 'rise', 'outcome'] as const;
-export type Step = (typeof steps)[number];
-
 type EventOf<Kind extends BakeEvent['kind']> = Extract<BakeEvent, { kind: Kind }>;
+
+/** What a bake's page is given. */
+export interface RunData {
+  readonly id: string;
+  readonly formula: Formula;
+  readonly method: DeviceId;
+  readonly household: Household;
+  readonly belief: Belief;
+  readonly events: readonly BakeEvent[];
+  readonly circumstances: Circumstances;
+  readonly lastNotes?: Readonly<Record<string, string>>;
+}
+
+/** A step is put off, and takes longer, by so much at a tap, minutes. */
+export const laterBy = 15;
+export const longerBy = 10;
+/** What was said within so much of each other was one tap, ms. */
+const oneTap = 20;
+const senseSays = {
+  begun: 'begun',
+  done: 'done',
+  skipped: 'left out',
+  later: 'put off',
+  longer: 'takes longer',
+  'not-yet': 'not yet',
+  there: 'ready',
+  past: 'gone over',
+} as const;
+/** A dough is looked at so many minutes into its kneading. Handbook section 11. */
+const [lookFrom, lookTo] = [5, 10] as const;
+/** Weak and soft wheat from this share of the flour. */
+const muchWeak = 0.5;
 
 /** One bake being made: its events, what they add up to, what to do next. */
 export class Run {
   readonly id: string;
-  readonly formula: Formula;
-  /** As it was when the bake began. */
+  /** As it stood when the bake began. */
+  readonly asWritten: Formula;
+  readonly method: DeviceId;
   household = $state.raw<Household>() as Household;
   belief = $state.raw<Belief>() as Belief;
-  step = $state<Step>('weigh');
+  /** What was noted at each step the last time. */
+  readonly lastNotes: Readonly<Record<string, string>>;
+  /** The step that is looked at; the one that is to be done where nobody chose. */
+  chosen = $state<string | undefined>();
   /** Where the dough is being felt, before it is said. */
   feeling = $state<number | undefined>();
   events = $state.raw<readonly BakeEvent[]>([]);
@@ -53,17 +107,33 @@ export class Run {
   /** It cannot go out just now; what is so, stands above the page. */
   readonly stuck = $derived.by(() => this.waiting > 0 && sync.isStuck);
 
-  readonly state = $derived(bakeState(this.events));
-  readonly lines = $derived.by(() =>
-    mixedLines(this.formula, this.state, pantryIn(this.household)),
+  readonly view = $derived.by(() =>
+    runOf({
+      id: this.id,
+      formula: this.asWritten,
+      device: this.method,
+      events: this.events,
+      household: this.household,
+      belief: this.belief,
+    }),
   );
-  readonly level = $derived.by(() => level(this.lines, kitchenOf(this.household, this.belief)));
-  readonly window = $derived.by(() =>
-    windowFor(
-      this.formula.style,
-      baseOf(resolve(this.formula, pantryIn(this.household))).dryness,
-      this.household.figures,
-    ),
+  readonly state = $derived(this.view.state);
+  /** As it is made: a share of it, with what went in instead. */
+  readonly formula = $derived(this.view.formula);
+  readonly steps = $derived(this.view.steps);
+  readonly now = $derived(stepNow(this.steps) ?? this.steps.at(-1)!);
+  readonly step = $derived(this.steps.find((s) => s.id === this.chosen) ?? this.now);
+  readonly pantry = $derived(pantryIn(this.household));
+  readonly kitchen = $derived(kitchenOf(this.household, this.belief));
+  readonly planned = $derived(resolve(this.formula, this.pantry));
+  readonly lines = $derived.by(() => mixedLines(this.asWritten, this.state, this.pantry));
+  readonly level = $derived.by(() => level(this.lines, this.kitchen));
+  readonly base = $derived(baseOf(this.planned));
+  readonly window = $derived(
+    windowFor(this.formula.style, this.base.dryness, this.household.figures),
+  );
+  readonly checkKind = $derived.by(() =>
+    checkKindOf(this.formula.style, this.method, this.base.dryness > 0.5),
   );
   /** Whether slow drinkers make the moment of the touch matter, and what the baker says of it. */
   readonly momentMatters = $derived(
@@ -91,7 +161,7 @@ export class Run {
           this.lines,
           this.level.baseGrams,
           this.household.measures,
-          pantryIn(this.household),
+          this.pantry,
         )
       : undefined,
   );
@@ -100,34 +170,95 @@ export class Run {
   readonly rises = $derived.by(() =>
     bakeRises(this.formula, this.lines, this.state, this.household, this.belief),
   );
+  readonly course = $derived(this.view.bread.course);
+  readonly courseTimes = $derived(this.course && courseTimes(this.course));
+  readonly findings = $derived.by(() =>
+    this.course ? machineFit(this.formula, this.course, this.household, this.planned) : [],
+  );
+  /** When a machine's dough is looked at: five to ten minutes into its kneading. */
+  readonly lookAt = $derived.by(() => {
+    const runs = this.steps.find((s) => s.runs && s.standing === 'under-way');
+    if (!runs?.begunAt || !this.courseTimes) return undefined;
+    const { delay, kneadsFrom } = this.courseTimes;
+    const at = (minutes: number) =>
+      new Date(Date.parse(runs.begunAt!) + (delay + kneadsFrom + minutes) * 60_000).toISOString();
+    return { from: at(lookFrom), to: at(lookTo) };
+  });
+  /** The household's machine that it goes through. */
+  readonly machine = $derived(
+    this.household.appliances.find((a) => a.machine && a.machine === this.course?.machine),
+  );
+  readonly oven = $derived(this.household.appliances.find((a) => a.kind === 'oven'));
+  readonly doughGrams = $derived(this.lines.reduce((sum, l) => sum + l.grams, 0));
+  /** What it is shaped to, and in how many pieces. */
+  readonly shaping = $derived(this.state.divided ?? usualShaping(this.formula));
+  readonly pieces = $derived(this.shaping.pieces);
+  readonly loaves = $derived(loavesOf(this.shaping));
 
-  constructor(given: {
-    id: string;
-    formula: Formula;
-    method: DeviceId;
-    household: Household;
-    belief: Belief;
-    events: readonly BakeEvent[];
-    circumstances: Circumstances;
-  }) {
+  readonly stages = $derived.by(() => weighingList(this.formula, this.method, this.pantry));
+  readonly items = $derived(this.stages.flatMap((s) => s.items));
+
+  constructor(given: RunData) {
     this.id = given.id;
-    this.formula = given.formula;
+    this.asWritten = given.formula;
+    this.method = given.method;
     this.household = householdOn(given.household, given.circumstances);
     this.belief = given.belief;
     this.events = given.events;
-    this.stages = weighingList(given.formula, given.method, pantryIn(this.household));
-    if (this.state.felt.length > 0) this.step = 'check';
-    if (Object.keys(this.state.rises).length > 0) this.step = 'rise';
+    this.lastNotes = given.lastNotes ?? {};
   }
 
-  readonly stages: ReturnType<typeof weighingList>;
-  readonly items = $derived.by(() => this.stages.flatMap((s) => s.items));
-  /** The first thing that is not ticked off yet. */
-  readonly nextItem = $derived(this.items.find((i) => !this.state.weighed.has(i.id)));
+  /** What is weighed at a step: what its stage is made of. Of a rest of flour and water, those two. */
+  itemsOf(step: RunStep): readonly WeighingItem[] {
+    if (step.kind === 'autolyse')
+      return (this.stages.at(-1)?.items ?? []).filter(
+        (i) => i.role === 'flour' || i.role === 'liquid',
+      );
+    const stage = this.stages.find((s) => s.id === step.stage);
+    return stage?.items.filter((i) => i.role !== 'addIn' || step.kind !== 'weigh') ?? [];
+  }
+  /** What goes in at the signal or at the end of the kneading. */
+  readonly atSignal = $derived((this.stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'));
 
   /** An ingredient of this household. */
   ingredient(id: string): Ingredient {
-    return pantryIn(this.household).ingredient(id);
+    return this.pantry.ingredient(id);
+  }
+
+  /** What is to be done at a step, sentence by sentence. */
+  sentences(step: RunStep) {
+    const { weak, soft } = strengthShares(this.planned);
+    return leadOf({
+      step,
+      style: this.formula.style,
+      device: this.method,
+      check: this.checkKind,
+      state: this.state,
+      pieces: this.pieces,
+      pieceGrams: this.doughGrams / this.loaves,
+      weak: weak + soft > muchWeak,
+      atSignal: this.atSignal.map((i) => i.name),
+      outside: (this.formula.outside ?? []).map((o) => o.says),
+      ...(this.course ? { course: this.course } : {}),
+      ...(this.oven?.lowest === undefined ? {} : { lowestOven: this.oven.lowest }),
+    });
+  }
+  sign(step: RunStep): string {
+    return signOf({ step, style: this.formula.style });
+  }
+  cautions(step: RunStep, hours?: number) {
+    const place = ovenPlace(this.formula.style, this.state.divided?.form);
+    return cautionsAt({
+      kind: step.kind,
+      device: this.method,
+      lines: this.planned,
+      pot: place.lid !== undefined,
+      steam: place.steam !== undefined,
+      glutenFree: this.household.glutenFree,
+      ...(this.course ? { course: this.course } : {}),
+      ...(hours === undefined ? {} : { hours }),
+      ...(step.celsius === undefined ? {} : { celsius: step.celsius }),
+    });
   }
 
   /** Follows what becomes of what was said; brings back what an earlier page could not send. */
@@ -149,7 +280,7 @@ export class Run {
     belief,
     events,
     circumstances,
-  }: Pick<Run, 'household' | 'belief' | 'events'> & { circumstances: Circumstances }): void {
+  }: Pick<RunData, 'household' | 'belief' | 'events' | 'circumstances'>): void {
     this.household = householdOn(household, circumstances);
     this.belief = belief;
     this.#merge(events);
@@ -175,6 +306,49 @@ export class Run {
     this.say('unweighed', { item: item.id });
   }
 
+  /** What a pour that missed its mark does to the dough, and what puts it right. */
+  overPour(item: WeighingItem, grams: number, lines = this.lines) {
+    return overPour(lines, item.lines[0] ?? item.id, grams, this.kitchen);
+  }
+
+  /** More of a thing goes in: its mark on the list moves, or what lies there already is so much more. */
+  moreOf(lineId: string, grams: number, says: string): void {
+    const line = this.planned.find((l) => l.id === lineId);
+    if (!line) return;
+    const there = this.state.weighed.get(lineId);
+    if (there) {
+      this.say('weighed', { item: lineId, grams: there.grams + grams, byScale: there.byScale });
+      return;
+    }
+    const { stage, ingredient } = line;
+    this.say('instead', { of: lineId, says, changes: [{ stage, ingredient, grams }] });
+  }
+
+  /** What may take the place of something that is missing. */
+  choices(item: WeighingItem) {
+    const line = item.lines[0];
+    return line === undefined
+      ? []
+      : choicesFor(this.formula, line, this.household).filter((c) => !c.refused);
+  }
+
+  /** Puts another thing in its place, with all that this asks of the rest. */
+  takeInstead(lineId: string, choice: string, label: string): string | undefined {
+    const swap = substitute(this.formula, lineId, choice, this.household, this.belief);
+    if (isRefused(swap)) return swap.refused.says;
+    const taken = swap.formula.taken.slice(this.formula.taken.length);
+    const changes = [
+      ...taken.flatMap((t) => t.changes),
+      ...swap.consequences.flatMap((c) => c.changes),
+    ];
+    this.say('instead', {
+      of: lineId,
+      says: label,
+      changes: changes.map(({ stage, ingredient, grams }) => ({ stage, ingredient, grams })),
+    });
+    return undefined;
+  }
+
   feel(points: number): void {
     this.say('felt', { points, ...(this.momentMatters ? { rested: this.rested } : {}) });
     this.feeling = undefined;
@@ -189,14 +363,93 @@ export class Run {
     this.say('rise', { rise, sense });
   }
 
-  /** Takes the last that was noted of a rise back. */
-  unnoteRise(rise: Rise['id']): void {
-    const gone = new Set(this.events.map((e) => (e.kind === 'retracted' ? e.data.event : '')));
-    const last = this.events
-      .filter((e) => e.kind === 'rise' && e.data.rise === rise && !gone.has(e.id))
-      .sort((a, b) => (a.at < b.at ? -1 : 1))
-      .at(-1);
-    if (last) this.retract(last.id);
+  /** A step begins now. */
+  begin(step: RunStep): void {
+    if (isRise(step.kind)) this.noteRise(riseOf[step.kind], 'begun');
+    else this.say('step', { step: step.id, sense: 'begun' });
+  }
+
+  /** A step is over: what comes by itself after it has begun. */
+  done(step: RunStep): void {
+    this.#over(step, 'done');
+  }
+  skip(step: RunStep): void {
+    this.#over(step, 'skipped');
+  }
+
+  #over(step: RunStep, sense: 'done' | 'skipped'): void {
+    if (isRise(step.kind) && sense === 'done') {
+      if (step.begunAt === undefined) this.noteRise(riseOf[step.kind], 'begun');
+      this.noteRise(riseOf[step.kind], 'there');
+    } else this.say('step', { step: step.id, sense });
+    const at = this.steps.findIndex((s) => s.id === step.id);
+    const next = this.steps[at + 1];
+    if (next && isRise(next.kind) && next.begunAt === undefined) this.begin(next);
+    this.chosen = undefined;
+  }
+
+  /** Everything in: where a machine makes it, it runs from now. */
+  allIn(step: RunStep): void {
+    this.say('step', { step: step.id, sense: 'done' });
+    const runs = this.steps.find((s) => s.runs && s.task === step.task);
+    if (runs) this.say('step', { step: runs.id, sense: 'begun' });
+    this.chosen = undefined;
+  }
+
+  later(step: RunStep): void {
+    this.say('step', { step: step.id, sense: 'later', minutes: laterBy });
+  }
+  longer(step: RunStep, by = longerBy): void {
+    this.say('step', { step: step.id, sense: 'longer', minutes: by });
+  }
+
+  /** All before a step was done elsewhere: the bake is begun in its middle. */
+  beginHere(step: RunStep): void {
+    for (const before of this.steps) {
+      if (before.id === step.id) break;
+      if (before.standing === 'ahead' || before.standing === 'under-way')
+        this.say('step', { step: before.id, sense: 'skipped' });
+    }
+    if (isRise(step.kind)) this.begin(step);
+    this.chosen = undefined;
+  }
+
+  /** The last that was tapped and counts. */
+  readonly lastTap = $derived.by(() => {
+    const last = eventsThatCount(this.events).findLast(
+      (e) => e.kind !== 'retracted' && e.kind !== 'read',
+    );
+    return last && { id: last.id, at: last.at, says: this.#tapSays(last) };
+  });
+
+  #tapSays(event: BakeEvent): string {
+    if (event.kind === 'step' || event.kind === 'rise') {
+      const id =
+        event.kind === 'step'
+          ? event.data.step
+          : event.data.rise === 'first'
+            ? 'first-rise'
+            : 'final-proof';
+      const label = this.steps.find((s) => s.id === id)?.label ?? '';
+      return `${label} ${senseSays[event.data.sense]}`;
+    }
+    if (event.kind === 'weighed') {
+      const name = this.items.find((i) => i.id === event.data.item)?.name;
+      if (name) return `${name} weighed`;
+    }
+    return kindOfEvent(event)?.says ?? '';
+  }
+
+  /** Takes the last tap back, with all that it said at once. */
+  takeBackLast(): void {
+    const last = this.lastTap;
+    if (!last) return;
+    const from = Date.parse(last.at) - oneTap;
+    const together = eventsThatCount(this.events).filter(
+      (e) => e.kind !== 'retracted' && Date.parse(e.at) >= from && e.at <= last.at,
+    );
+    for (const event of together) this.retract(event.id);
+    this.chosen = undefined;
   }
 
   retract(event: string): void {
@@ -217,6 +470,11 @@ export class Run {
   /** Takes the last of a kind back: a finish, or that it was given up. */
   takeBack(kind: 'finished' | 'abandoned'): void {
     for (const event of this.events.filter((e) => e.kind === kind)) this.retract(event.id);
+  }
+
+  /** The kind of a step's row: what its taps say. */
+  taps(step: RunStep) {
+    return runStepKinds[step.kind];
   }
 
   /** Later than every event so far, whatever this tablet's clock says of the other's. */

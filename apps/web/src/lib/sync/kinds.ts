@@ -28,6 +28,14 @@ export interface Draft {
   readonly formula: Formula;
 }
 
+/** A photo on its way. */
+export interface PhotoSent {
+  readonly bake: string;
+  readonly photo: string;
+  readonly step: string;
+  readonly bytes: ArrayBuffer;
+}
+
 /** A draft as an earlier version of the program may have kept it. */
 export function draftIn(body: unknown): Draft {
   const draft = body as Draft;
@@ -55,6 +63,18 @@ const kinds = {
     says: (body) =>
       `Something tapped in a bake: ${kindOfEvent(body as BakeEvent)?.says ?? 'of no kind'}`,
   },
+  photo: {
+    most: 1,
+    ask([entry]) {
+      const { bake, photo, step, bytes } = entry!.body as PhotoSent;
+      return {
+        method: 'PUT',
+        path: `/api/v1/bakes/${bake}/photos/${photo}?step=${encodeURIComponent(step)}`,
+        body: bytes,
+      };
+    },
+    says: () => 'A photo of a bake',
+  },
   settings: {
     most: 50,
     ask: (entries) => ({
@@ -74,6 +94,7 @@ export const kindOf = (entry: Pick<Entry, 'kind'>): Kind | undefined =>
 
 export const formulaLane = (id: string): string => `formula/${id}`;
 export const bakeLane = (id: string): string => `bake/${id}`;
+export const photoLane = (photo: string): string => `photo/${photo}`;
 export const settingsLane = 'settings';
 
 /** A draft on its way: the newest of one sitting. */
@@ -98,4 +119,12 @@ export const settingsEntry = (patch: object, id: string): NewEntry => ({
   key: `settings/${id}`,
   lane: settingsLane,
   body: patch,
+});
+
+/** A photo on its way: in a lane of its own, so that it holds up nothing that was tapped. */
+export const photoEntry = (sent: PhotoSent): NewEntry => ({
+  kind: 'photo' satisfies KindName,
+  key: `photo/${sent.bake}/${sent.photo}`,
+  lane: photoLane(sent.photo),
+  body: sent,
 });

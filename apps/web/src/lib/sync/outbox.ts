@@ -47,6 +47,8 @@ const mostAtLeaving = 50_000;
 /** A tab is the sender for so long without a sign of life, ms. Longer than a request may take. */
 const leaseMs = 7000;
 const requestMs = 6000;
+/** A photo takes longer on a kitchen's network. Another tab may send beside it meanwhile: twice is once. */
+const largeMs = 60_000;
 /** Whoever asks hears within this where the server is there, ms: a tab that died is outwaited. */
 const heardWithinMs = leaseMs + 2000;
 /** While another tab sends, ms. */
@@ -279,8 +281,9 @@ export class Outbox {
   async #send(batch: readonly Entry[]): Promise<'on' | 'smaller' | 'stop'> {
     const { method, path, body } = kindOf(batch[0]!)!.ask(batch);
     try {
-      const keepalive = this.#leaving() && JSON.stringify(body).length < mostAtLeaving;
-      const signal = AbortSignal.timeout(requestMs);
+      const large = body instanceof ArrayBuffer;
+      const keepalive = this.#leaving() && !large && JSON.stringify(body).length < mostAtLeaving;
+      const signal = AbortSignal.timeout(large ? largeMs : requestMs);
       const answer = await api(method, path, body, { signal, keepalive });
       this.#failures = 0;
       await this.keep.remove(batch);

@@ -21,6 +21,10 @@ export const glossary = {
     'A part of the dough with a little yeast, mixed hours ahead: poolish, biga, sponge.',
   soaker: 'Grains, seeds or flakes that stand in water before they go into the dough.',
   dough: 'What is mixed last, with everything in it.',
+  'first rise':
+    'The dough as a whole grows with the gas of its yeast, until it is shaped. Bakers call it bulk as well.',
+  'final proof':
+    'The shaped bread grows once more, in its tin or on its tray, until it goes into the oven.',
   'raw weight':
     'What one piece weighs before it is baked; in the oven it loses about a tenth to an eighth.',
   hold: 'A line that is held keeps its grams when the rest is scaled.',

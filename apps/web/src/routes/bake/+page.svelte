@@ -50,6 +50,10 @@
 {/if}
 <PlanView data={data.plan} breads={data.breads} first={data.first} />
 
+<p class="no-print mt-6 flex flex-wrap gap-3">
+  <a class="knob min-h-14 text-lg" href="/bake/first">A first loaf, sentence by sentence</a>
+  <a class="knob min-h-14 text-lg" href="/bake/rescue">A dough in trouble</a>
+</p>
 <form class="no-print mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
   <label class="grid gap-1"
     ><span class="quiet">Something without a formula here: only how it came out</span>

@@ -65,9 +65,11 @@
         {:else}
           {#if row.outcome}
             <p>
-              <b>{judgements[row.outcome.stars - 1]}</b>
+              <b>{row.outcome.stars ? judgements[row.outcome.stars - 1] : 'not judged'}</b>
               <span aria-hidden="true" class="tracking-widest text-rim"
-                >{'●'.repeat(row.outcome.stars)}{'○'.repeat(5 - row.outcome.stars)}</span
+                >{'●'.repeat(row.outcome.stars ?? 0)}{'○'.repeat(
+                  5 - (row.outcome.stars ?? 0),
+                )}</span
               >
               <span class="quiet"
                 >{[row.outcome.words.join(', '), row.outcome.note]

@@ -1,5 +1,4 @@
 import {
-  applianceKindIds,
   deviceIds,
   everyDay,
   isClock,
@@ -42,21 +41,6 @@ export const weekField = Joi.object({
   away: hoursList.required(),
   power: hoursList.required(),
 });
-
-export const appliancesField = Joi.array()
-  .items(
-    Joi.object({
-      id: plainId.required(),
-      kind: Joi.string()
-        .valid(...applianceKindIds)
-        .required(),
-      name: Joi.string().trim().min(1).max(60).required(),
-      holds: Joi.number().integer().min(1).max(20).required(),
-      offset: Joi.number().min(-60).max(60),
-    }),
-  )
-  .max(30)
-  .unique('id');
 
 /** Colder or hotter is no kitchen that a dough rises in. */
 export const kitchenCelsius = Joi.number().min(0).max(45);

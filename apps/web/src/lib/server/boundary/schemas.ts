@@ -41,7 +41,8 @@ import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
 import { check } from './check.ts';
 import { day, instant, plainId as id } from './fields.ts';
-import { appliancesField, weekField, zoneField } from './plan-schema.ts';
+import { appliancesField, customField, pansField } from './kitchen-schema.ts';
+import { weekField, zoneField } from './plan-schema.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
 export const formulaId = id.required();
@@ -213,6 +214,8 @@ export const settingsBody = Joi.object<Settings>({
   altitude: Joi.number().min(-450).max(6000),
   week: weekField.default(defaultSettings.week),
   appliances: appliancesField.default(defaultSettings.appliances),
+  pans: pansField.default(defaultSettings.pans),
+  custom: customField,
   friction: Joi.object(
     Object.fromEntries(
       kneadingIds.map((id) => [id, Joi.number().min(frictionSpan[0]).max(frictionSpan[1])]),
@@ -286,6 +289,11 @@ const event = Joi.object({
     })),
   }),
 });
+
+/** A photo's place: whose it is, and at which step. */
+export const photoQuery = Joi.object<{ step: string }>({
+  step: Joi.string().min(1).max(120).required(),
+}).required();
 
 export const eventsBody = Joi.object<{ events: BakeEvent[] }>({
   events: Joi.array().items(event).min(1).max(500).required(),

@@ -110,6 +110,19 @@ export interface Schema {
     at: string;
     body: string;
   };
+  /** A photo of a bake; the picture itself is a file beside the database, named after the id. */
+  photo: {
+    id: string;
+    bake_id: string;
+    step: string;
+    at: string;
+    width: number;
+    height: number;
+    /** Of the kept picture. */
+    bytes: number;
+    /** Of what was sent, so that the same photo sent twice is one. */
+    digest: string;
+  };
   own_ingredient: {
     id: string;
     label: string;

@@ -238,6 +238,26 @@ export async function readBake(db: Database, id: string): Promise<BakeWithEvents
   return row && (await withEvents(db, [stored(row)]))[0];
 }
 
+/** What was noted at each step of the bake of that bread before this one. */
+export async function notesBefore(
+  db: Database,
+  { id, formulaId, startedAt }: StoredBake,
+): Promise<BakeState['notes']> {
+  if (formulaId === undefined) return {};
+  const before = await db
+    .selectFrom('bake')
+    .select('id')
+    .where('formula_id', '=', formulaId)
+    .where('finished_at', 'is not', null)
+    .where('started_at', '<', startedAt)
+    .where('id', '!=', id)
+    .orderBy('started_at', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  if (!before) return {};
+  return bakeState((await eventsOf(db, [before.id])).get(before.id) ?? []).notes;
+}
+
 /** Where the last bakes of some formulas were felt to be, newest first, at most `each` of one. */
 export async function lastFelt(
   db: Database,

@@ -1,6 +1,6 @@
-import type { BakeEvent, DeviceId, WayId } from '@tender-crumb/core';
+import { mostBreads, type BakeEvent, type DeviceId, type WayId } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
-import { readBake } from './bakes.ts';
+import { listBakes, readBake, withEvents } from './bakes.ts';
 
 /** What is wished of a bake that is planned, and what was done of it. Moments are ISO texts. */
 export interface PlannedBody {
@@ -29,6 +29,7 @@ export interface PlannedWithBake extends PlannedBake {
   readonly begun?: {
     readonly startedAt: string;
     readonly formulaVersion?: number;
+    readonly method: DeviceId;
     readonly events: readonly BakeEvent[];
   };
 }
@@ -63,28 +64,62 @@ export async function listPlans(db: Database): Promise<PlannedBake[]> {
   return rows.map(ofRow);
 }
 
-/** Whether there is anything to look out for: a planned bake, or a timer. */
+/** Whether there is anything to look out for: a planned bake, one under way, or a timer. */
 export async function isWatched(db: Database): Promise<boolean> {
   const plan = await db.selectFrom('planned_bake').select('id').limit(1).executeTakeFirst();
   if (plan && (await listPlans(db)).length > 0) return true;
-  return (await db.selectFrom('timer').select('id').limit(1).executeTakeFirst()) !== undefined;
+  if ((await db.selectFrom('timer').select('id').limit(1).executeTakeFirst()) !== undefined)
+    return true;
+  return (await underWay(db, new Date())).length > 0;
 }
 
-/** The same with what was noted of the bakes that have begun. */
-export async function plansWithBakes(db: Database): Promise<PlannedWithBake[]> {
+/** A bake that nobody has touched for so long is forgotten, and stands on no line of time, ms. */
+const forgotten = 4 * 24 * 60 * 60 * 1000;
+
+/** Bakes that are being made now, with what was noted of them. */
+async function underWay(db: Database, now: Date) {
+  const { rows } = await listBakes(db, { open: true, limit: mostBreads });
+  const since = new Date(now.getTime() - forgotten).toISOString();
+  const bakes = await withEvents(
+    db,
+    rows.filter((b) => b.formulaId !== undefined),
+  );
+  return bakes.filter((b) => b.startedAt > since || b.events.some((e) => e.at > since));
+}
+
+/**
+ * What is planned with what was noted of the bakes that have begun. A bake that was begun without a plan stands
+ * among them, under its own id.
+ */
+export async function plansWithBakes(db: Database, now = new Date()): Promise<PlannedWithBake[]> {
   const plans = await listPlans(db);
-  return Promise.all(
-    plans.map(async (plan) => {
+  const planned = await Promise.all(
+    plans.map(async (plan): Promise<PlannedWithBake> => {
       const bake = plan.bakeId === undefined ? undefined : await readBake(db, plan.bakeId);
-      if (!bake) return plan;
-      const { startedAt, formulaVersion, events } = bake;
-      return {
-        ...plan,
-        begun: { startedAt, events, ...(formulaVersion === undefined ? {} : { formulaVersion }) },
-      };
+      return bake ? { ...plan, begun: begunOf(bake) } : plan;
     }),
   );
+  const known = new Set(plans.map((p) => p.bakeId));
+  const others = (await underWay(db, now))
+    .filter((b) => !known.has(b.id))
+    .slice(0, Math.max(0, mostBreads - plans.length))
+    .map((bake): PlannedWithBake => ({
+      id: bake.id,
+      formulaId: bake.formulaId!,
+      version: 0,
+      bakeId: bake.id,
+      begun: begunOf(bake),
+    }));
+  return [...others, ...planned];
 }
+
+type Begun = NonNullable<PlannedWithBake['begun']>;
+const begunOf = ({ startedAt, events, method, formulaVersion }: Begun): Begun => ({
+  startedAt,
+  events,
+  method,
+  ...(formulaVersion === undefined ? {} : { formulaVersion }),
+});
 
 /** What became of a change to a planned bake. */
 export type PlanSaved =

@@ -1,7 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { forBread } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
-import { readBake } from '$lib/server/store/bakes.ts';
+import { readPlanData } from '$lib/server/plan-data.ts';
+import { notesBefore, readBake } from '$lib/server/store/bakes.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
@@ -14,6 +15,18 @@ export const load: PageServerLoad = async ({ params }) => {
     bake.formulaId === undefined
       ? undefined
       : await readFormula(db, bake.formulaId, bake.formulaVersion);
-  const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
-  return { bake, formula: version?.formula, household, belief: forBread(belief, bake.formulaId) };
+  const [household, { belief }, plan, lastNotes] = await Promise.all([
+    readHousehold(db),
+    readBelief(db),
+    readPlanData(db),
+    notesBefore(db, bake),
+  ]);
+  return {
+    bake,
+    formula: version?.formula,
+    household,
+    belief: forBread(belief, bake.formulaId),
+    plan,
+    lastNotes,
+  };
 };

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Settings } from '@tender-crumb/core';
   import AppliancesForm from '$lib/pantry/AppliancesForm.svelte';
+  import PansForm from '$lib/pantry/PansForm.svelte';
   import HoursForm from '$lib/pantry/HoursForm.svelte';
   import { numberIn } from '$lib/pantry/faults.ts';
   import { settle } from '$lib/sync/settle.ts';
@@ -37,10 +38,10 @@
   }
 </script>
 
-<svelte:head><title>Hours, ovens and hands · Tender Crumb</title></svelte:head>
+<svelte:head><title>Hours, ovens, pans and hands · Tender Crumb</title></svelte:head>
 
 <p><a class="link touch" href="/pantry">Pantry</a></p>
-<h1>Hours, ovens and hands</h1>
+<h1>Hours, ovens, pans and hands</h1>
 <p class="quiet min-h-5" role="status">
   {said}{#if fault}<span class="text-act">{fault}</span>{/if}
 </p>
@@ -69,6 +70,12 @@
     <AppliancesForm
       appliances={household.appliances}
       onkeep={(appliances) => void keep({ appliances })}
+    />
+    <PansForm
+      pans={household.pans}
+      custom={household.custom}
+      onkeep={(pans) => void keep({ pans })}
+      oncustom={(custom) => void keep({ custom } as Partial<Settings>)}
     />
     <section class="grid gap-3" aria-label="House">
       <h2>House</h2>

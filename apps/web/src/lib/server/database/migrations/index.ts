@@ -7,6 +7,7 @@ import { bakeWithoutFormula } from './0005-bake-without-formula.ts';
 import { offTheShelf } from './0006-off-the-shelf.ts';
 import { bagUse } from './0007-bag-use.ts';
 import { planOfBakes } from './0008-plan.ts';
+import { photos } from './0009-photo.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -18,4 +19,5 @@ export const migrations: Record<string, Migration> = {
   '0006-off-the-shelf': offTheShelf,
   '0007-bag-use': bagUse,
   '0008-plan': planOfBakes,
+  '0009-photo': photos,
 };

@@ -1,0 +1,65 @@
+<script lang="ts">
+  import { coolingOf, slicesFor, usualLength, type RunStep } from '@tender-crumb/core';
+  import { untilText } from '../plan/when.ts';
+  import type { Run } from './run.svelte.ts';
+
+  let {
+    run,
+    step,
+    now,
+    time,
+  }: { run: Run; step: RunStep; now: Date; time: (iso: string) => string } = $props();
+
+  const cooling = $derived(coolingOf(run.formula.style, run.doughGrams / run.loaves));
+  const out = $derived(step.begunAt ? Date.parse(step.begunAt) : now.getTime());
+  const at = (minutes: number) => new Date(out + minutes * 60_000).toISOString();
+  const ready = $derived(out + cooling.cut * 60_000 <= now.getTime());
+  let thick = $state(12);
+  const sliced = $derived(run.loaves === 1 && run.formula.style !== 'pizza');
+</script>
+
+<div class="grid gap-4">
+  {#if cooling.outOfPan > 0}
+    <p class="text-lg">
+      Out of its tin at <b>{time(at(cooling.outOfPan))}</b>
+      <span class="quiet">{untilText(at(cooling.outOfPan), now)}</span>
+    </p>
+  {/if}
+  <p>
+    <span class="quiet block">{ready ? 'It may be cut since' : 'It may be cut at'}</span>
+    <b class="figure">{time(at(cooling.cut))}</b>
+    <span class="text-lg">{untilText(at(cooling.cut), now)}</span>
+    <span class="block">{cooling.says}</span>
+  </p>
+  {#if sliced}
+    <section class="grid gap-2" aria-label="Slices">
+      <label class="flex flex-wrap items-center gap-3 text-lg">
+        Slices of
+        <input
+          type="range"
+          min="8"
+          max="25"
+          step="1"
+          bind:value={thick}
+          aria-label="Thickness, mm"
+        />
+        <b class="tabular-nums">{thick} mm</b>
+        <span
+          >give <b>{slicesFor(usualLength.value, thick)}</b> of a loaf of {usualLength.value} mm</span
+        >
+      </label>
+    </section>
+  {/if}
+</div>
+
+<style>
+  .figure {
+    font-size: 3rem;
+    line-height: 1;
+  }
+  input[type='range'] {
+    width: 12rem;
+    height: 3.5rem;
+    accent-color: var(--rim);
+  }
+</style>

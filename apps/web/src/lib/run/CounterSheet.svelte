@@ -1,0 +1,97 @@
+<script lang="ts">
+  import type { RunStep } from '@tender-crumb/core';
+  import type { TimedStep } from '../plan/planned.ts';
+  import { asMass, asWarmth, say } from '../ui/writing.ts';
+  import type { Run } from './run.svelte.ts';
+
+  let {
+    run,
+    timeOf,
+    time,
+  }: {
+    run: Run;
+    timeOf: (step: RunStep) => TimedStep | undefined;
+    time: (iso: string) => string;
+  } = $props();
+</script>
+
+<!-- One page for the counter: what goes in, and what is done when. Printed only. -->
+<section class="sheet" aria-hidden="true">
+  <div class="columns">
+    <div>
+      {#each run.stages as stage (stage.id)}
+        <h3>{stage.name}</h3>
+        <table>
+          <tbody>
+            {#each stage.items as item (item.id)}
+              <tr>
+                <td class="box">☐</td>
+                <td>{item.name} <small>{item.hint ?? ''}</small></td>
+                <td class="grams">{asMass(item.grams)}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      {/each}
+    </div>
+    <div>
+      <table>
+        <tbody>
+          {#each run.steps as step (step.id)}
+            {@const timed = timeOf(step)}
+            <tr>
+              <td class="grams">{timed ? time(timed.start) : ''}</td>
+              <td>
+                <b>{step.label}</b>{step.celsius === undefined
+                  ? ''
+                  : ` at ${asWarmth(step.celsius)}`}
+                <small>{say(run.sign(step))}</small>
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  </div>
+</section>
+
+<style>
+  .sheet {
+    display: none;
+  }
+  @media print {
+    .sheet {
+      display: block;
+      font-size: 10.5pt;
+    }
+  }
+  .columns {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 1.5rem;
+  }
+  h3 {
+    margin-top: 0.4rem;
+    font-weight: 700;
+  }
+  table {
+    width: 100%;
+  }
+  td {
+    padding: 2px 4px;
+    border-bottom: 1px solid #ccc;
+    vertical-align: top;
+  }
+  small {
+    display: block;
+    color: #444;
+  }
+  .grams {
+    font-weight: 700;
+    text-align: right;
+    white-space: nowrap;
+  }
+  .box {
+    width: 1.2rem;
+  }
+</style>

@@ -1,0 +1,48 @@
+<script lang="ts">
+  import type { RunStep } from '@tender-crumb/core';
+  import type { TimedBake } from '../plan/planned.ts';
+  import { asMass } from '../ui/writing.ts';
+  import type { Run } from './run.svelte.ts';
+
+  let { run, step, bake }: { run: Run; step: RunStep; bake: TimedBake | undefined } = $props();
+
+  const feeding = $derived(bake?.feedings.find((f) => f.stage === step.stage)?.feeding);
+  const parts = $derived(
+    feeding
+      ? ([
+          ['starter', feeding.seed],
+          ['flour', feeding.flour],
+          ['water', feeding.water],
+        ] as const)
+      : [],
+  );
+  const wanted = $derived(
+    run.planned.filter((l) => l.stage === step.stage).reduce((sum, l) => sum + l.grams, 0),
+  );
+</script>
+
+{#if feeding}
+  <ol class="grid gap-2" aria-label="What it is fed with">
+    {#each parts as [name, grams] (name)}
+      <li class="bowl flex items-baseline justify-between px-4 py-2">
+        <span class="text-xl font-semibold">{name}</span>
+        <b class="figure">{asMass(grams)}</b>
+      </li>
+    {/each}
+  </ol>
+  <p class="quiet mt-2">
+    It gives {asMass(wanted)} for the dough, and what is kept to go on from.
+  </p>
+{:else}
+  <p class="text-lg">
+    {asMass(wanted)} of ripe starter are wanted. How it is fed for that stands here once the times are
+    worked out.
+  </p>
+{/if}
+
+<style>
+  .figure {
+    font-size: 2.5rem;
+    line-height: 1;
+  }
+</style>

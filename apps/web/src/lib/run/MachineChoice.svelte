@@ -1,0 +1,172 @@
+<script lang="ts">
+  import {
+    bakeShift,
+    courses,
+    courseIds,
+    crusts,
+    fillingGrams,
+    machineSizes,
+    programmeMinutes,
+    scaleTo,
+    type Course,
+    type CourseNoted,
+    type CrustId,
+    type MachineFix,
+    type MachineSizeId,
+  } from '@tender-crumb/core';
+  import { standIns } from '../devices/stand-ins.svelte.ts';
+  import { asMass, say } from '../ui/writing.ts';
+  import type { Run } from './run.svelte.ts';
+
+  let {
+    run,
+    course,
+    now,
+    time,
+  }: { run: Run; course: Course; now: Date; time: (iso: string) => string } = $props();
+
+  const { machine } = $derived(course);
+  const times = $derived(run.courseTimes!);
+  const ends = $derived(
+    new Date(now.getTime() + (times.delay + times.first) * 60_000).toISOString(),
+  );
+  let fault = $state('');
+
+  function choose(edit: Partial<CourseNoted>) {
+    if (!run.machine) return;
+    const next: CourseNoted = {
+      machine: run.machine.id,
+      programme: course.programme.id,
+      kind: course.kind,
+      size: course.size,
+      crust: course.crust,
+      ...(course.delay === undefined ? {} : { delay: course.delay }),
+      ...edit,
+    };
+    run.say('course', next);
+  }
+  /** A course changes what the first programme is. */
+  function goes(kind: CourseNoted['kind']) {
+    const uses = {
+      whole: ['plain'],
+      dough: ['dough', 'knead'],
+      'by-eye': ['knead', 'dough'],
+    } as const;
+    const programme =
+      machine.programmes.find((p) => (uses[kind] as readonly string[]).includes(p.use)) ??
+      course.programme;
+    choose({ kind, programme: programme.id });
+  }
+  function mend(fix: MachineFix) {
+    fault = '';
+    if (fix.kind === 'size') choose({ size: fix.size });
+    else if (fix.kind === 'programme') choose({ programme: fix.programme });
+    else if (fix.kind === 'course') goes(fix.course);
+    else if (fix.kind === 'no-delay') choose({ delay: 0 });
+    else if (fix.kind === 'instead') fault = run.takeInstead(fix.line, fix.choice, fix.label) ?? '';
+    else {
+      const share = fix.grams / fillingGrams(run.planned);
+      const scaled = scaleTo(run.formula, 'dough', run.doughGrams * share, run.pantry);
+      if (scaled) run.say('batch', { share: (run.state.batch ?? 1) * share });
+      else fault = 'It cannot be scaled to that.';
+    }
+  }
+  const delays = [0, 60, 120, 240, 480, 600] as const;
+</script>
+
+<section class="grid gap-2" aria-labelledby="machine">
+  <details class="border-b border-line pb-1">
+    <summary class="flex min-h-14 flex-wrap items-baseline gap-x-2 text-lg">
+      <b id="machine">{run.machine?.name}: {course.programme.label}</b>
+      <span
+        >{machineSizes[course.size].label}, crust {crusts[course.crust].label}{times.delay > 0
+          ? `, begins in ${times.delay / 60} h`
+          : ''}</span
+      >
+      <span
+        >{course.kind === 'whole' ? 'ready' : 'dough ready'} about
+        <b class="text-2xl tabular-nums">{time(ends)}</b></span
+      >
+      <span class="link text-base">another</span>
+    </summary>
+    <p class="quiet mt-1">{courses[course.kind].says}</p>
+    <div class="mt-2 flex flex-wrap gap-3">
+      <label class="quiet grid gap-1"
+        >It goes
+        <select
+          class="field min-h-14 text-base text-ink"
+          value={course.kind}
+          onchange={(e) => goes(e.currentTarget.value as CourseNoted['kind'])}
+        >
+          {#each courseIds as id (id)}<option value={id}>{courses[id].label}</option>{/each}
+        </select>
+      </label>
+      <label class="quiet grid gap-1"
+        >Programme
+        <select
+          class="field min-h-14 text-base text-ink"
+          value={course.programme.id}
+          onchange={(e) => choose({ programme: e.currentTarget.value })}
+        >
+          {#each machine.programmes as p (p.id)}
+            <option value={p.id}
+              >{p.label}, {programmeMinutes(p, bakeShift(machine, course.size, course.crust))} min</option
+            >
+          {/each}
+        </select>
+      </label>
+      <label class="quiet grid gap-1"
+        >Size
+        <select
+          class="field min-h-14 text-base text-ink"
+          value={course.size}
+          onchange={(e) => choose({ size: e.currentTarget.value as MachineSizeId })}
+        >
+          {#each machine.sizes as id (id)}
+            <option value={id}
+              >{machineSizes[id].label}: {asMass(machineSizes[id].flour[0])} to {asMass(
+                machineSizes[id].flour[1],
+              )} of flour</option
+            >
+          {/each}
+        </select>
+      </label>
+      <label class="quiet grid gap-1"
+        >Crust
+        <select
+          class="field min-h-14 text-base text-ink"
+          value={course.crust}
+          onchange={(e) => choose({ crust: e.currentTarget.value as CrustId })}
+        >
+          {#each machine.crusts as id (id)}<option value={id}>{crusts[id].label}</option>{/each}
+        </select>
+      </label>
+      <label class="quiet grid gap-1"
+        >Begins
+        <select
+          class="field min-h-14 text-base text-ink"
+          value={String(course.delay ?? 0)}
+          onchange={(e) => choose({ delay: Number(e.currentTarget.value) })}
+        >
+          {#each delays as delay (delay)}
+            <option value={String(delay)}>{delay === 0 ? 'now' : `in ${delay / 60} h`}</option>
+          {/each}
+        </select>
+      </label>
+    </div>
+  </details>
+  {#each run.findings as finding (finding.id)}
+    <div class="border-l-4 border-act pl-3" role="status">
+      <p>{say(finding.says)}</p>
+      <div class="mt-1 flex flex-wrap gap-2">
+        {#each finding.fixes as fix (fix.label)}
+          <button class="knob min-h-14" type="button" onclick={() => mend(fix)}>{fix.label}</button>
+        {/each}
+      </div>
+    </div>
+  {/each}
+  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  {#if standIns.on && !standIns.hasMachine}
+    <p class="quiet">The stand-in machine starts with “All in: it runs”.</p>
+  {/if}
+</section>

@@ -1,0 +1,187 @@
+<script lang="ts">
+  import {
+    machineStageKinds,
+    spansOf,
+    bakeShift,
+    type Course,
+    type RunStep,
+  } from '@tender-crumb/core';
+  import { scaleLinear } from 'd3-scale';
+  import { standIns } from '../devices/stand-ins.svelte.ts';
+  import { asMass } from '../ui/writing.ts';
+  import type { Run } from './run.svelte.ts';
+
+  let {
+    run,
+    step,
+    course,
+    now,
+    time,
+  }: { run: Run; step: RunStep; course: Course; now: Date; time: (iso: string) => string } =
+    $props();
+
+  const spans = $derived(
+    spansOf(course.programme, bakeShift(course.machine, course.size, course.crust)).filter(
+      (s) => s.kind !== 'warm',
+    ),
+  );
+  const whole = $derived(spans.at(-1)?.to ?? 1);
+  const x = $derived(scaleLinear().domain([0, whole]).range([0, 100]));
+  const times = $derived(run.courseTimes!);
+  const begun = $derived(
+    step.begunAt ? Date.parse(step.begunAt) + times.delay * 60_000 : undefined,
+  );
+  const reading = $derived(standIns.machine.reading);
+  /** A power cut stops its clock: what it stood at then, it stands at when the power is back. */
+  const dark = $derived.by(() => {
+    let minutes = 0;
+    let from: number | undefined;
+    for (const { what, at } of run.state.power) {
+      if (what === 'cut') from = Date.parse(at);
+      else if (from !== undefined) {
+        minutes += (Date.parse(at) - from) / 60_000;
+        from = undefined;
+      }
+    }
+    return from === undefined ? minutes : minutes + (now.getTime() - from) / 60_000;
+  });
+  const minute = $derived(
+    reading?.minute ??
+      (begun === undefined ? 0 : Math.max(0, (now.getTime() - begun) / 60_000 - dark)),
+  );
+  const stage = $derived(spans.find((s) => minute < s.to) ?? spans.at(-1));
+  const at = (m: number) =>
+    begun === undefined ? `${m} min in` : time(new Date(begun + (m + dark) * 60_000).toISOString());
+  const cut = $derived(run.state.power.at(-1)?.what === 'cut');
+  const atSignal = $derived(run.atSignal);
+
+  // What the machine says of its power goes into the book by itself.
+  $effect(() => {
+    if (!reading) return;
+    if (!reading.running && reading.stage === 'has no power' && !cut)
+      run.say('power', { what: 'cut', minute: Math.round(minute) });
+    if (reading.running && cut) run.say('power', { what: 'back' });
+  });
+</script>
+
+<div class="grid gap-4">
+  <figure
+    class="grid gap-1"
+    aria-label="The programme: now {stage ? machineStageKinds[stage.kind].label : ''}"
+  >
+    <div class="bar">
+      {#each spans as s (s.from)}
+        <div
+          class="part"
+          class:turns={machineStageKinds[s.kind].turns}
+          class:bakes={s.kind === 'bake'}
+          class:past={s.to <= minute}
+          style:left="{x(s.from)}%"
+          style:width="{x(s.to) - x(s.from)}%"
+          title="{machineStageKinds[s.kind].label}, {s.minutes} min"
+        >
+          {#if x(s.to) - x(s.from) > 11}<span>{s.kind}</span>{/if}
+        </div>
+      {/each}
+      <div class="needle" style:left="{Math.min(100, x(minute))}%"></div>
+    </div>
+    <figcaption class="text-xl">
+      {#if step.standing === 'ahead'}
+        It has not been started.
+      {:else if cut}
+        <b>The power is out.</b>
+      {:else}
+        It {stage ? machineStageKinds[stage.kind].label : 'is done'}:
+        <b>minute {Math.floor(minute)}</b> of {whole}.
+      {/if}
+    </figcaption>
+  </figure>
+  <ul class="grid gap-1 text-lg">
+    {#if times.signal !== undefined && atSignal.length > 0}
+      <li>
+        <b>{at(times.signal)}</b> its signal: {atSignal
+          .map((i) => `${i.name} ${asMass(i.grams)}`)
+          .join(', ')}
+        {#each atSignal as item (item.id)}
+          <button
+            class="knob min-h-14"
+            type="button"
+            aria-pressed={run.state.weighed.has(item.id)}
+            onclick={() => (run.state.weighed.has(item.id) ? run.unweigh(item) : run.weigh(item))}
+            >{item.name} is in</button
+          >
+        {/each}
+      </li>
+    {/if}
+    {#if times.still !== undefined}
+      <li><b>{at(times.still)}</b> the paddle turns no more: it can be lifted out</li>
+    {/if}
+    <li>
+      <b>{at(times.first)}</b>
+      {course.kind === 'whole' ? 'the loaf is done' : 'switch it off, or take the dough out'}
+    </li>
+  </ul>
+  {#if step.standing === 'under-way'}
+    <div class="flex flex-wrap gap-2">
+      {#if cut}
+        <button
+          class="knob knob-act min-h-14"
+          type="button"
+          onclick={() => run.say('power', { what: 'back' })}>The power is back, it goes on</button
+        >
+        <p class="basis-full">
+          Out for more than a few minutes it forgets its programme: start “dough” or “bake” for what
+          is left, or take the dough out and go on by hand.
+        </p>
+      {:else}
+        <button
+          class="knob min-h-14"
+          type="button"
+          onclick={() => run.say('power', { what: 'cut', minute: Math.round(minute) })}
+          >The power went out</button
+        >
+      {/if}
+    </div>
+  {/if}
+</div>
+
+<style>
+  .bar {
+    position: relative;
+    height: 4rem;
+    overflow: hidden;
+    border: 2px solid var(--rim);
+    border-radius: 4px 4px 14px 14px;
+    background: var(--sunk);
+  }
+  .part {
+    position: absolute;
+    inset-block: 0;
+    display: grid;
+    place-items: center;
+    overflow: hidden;
+    border-right: 1px solid var(--line);
+    font-size: 0.8rem;
+    font-weight: 600;
+  }
+  .turns {
+    background: repeating-linear-gradient(
+      45deg,
+      color-mix(in oklab, var(--rim), transparent 70%) 0 3px,
+      transparent 3px 9px
+    );
+  }
+  .bakes {
+    background: var(--act-tint);
+  }
+  .past {
+    color: var(--soft);
+  }
+  .needle {
+    position: absolute;
+    inset-block: 0;
+    width: 4px;
+    margin-left: -2px;
+    background: var(--act);
+  }
+</style>

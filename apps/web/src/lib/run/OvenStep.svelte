@@ -1,0 +1,149 @@
+<script lang="ts">
+  import {
+    celsiusTyped,
+    coreAt,
+    coreSpan,
+    doneBy,
+    fiveMore,
+    numberTyped,
+    ovenPlace,
+    ovenSetting,
+    ovenTroubles,
+    styles,
+    type RunStep,
+  } from '@tender-crumb/core';
+  import { standIns } from '../devices/stand-ins.svelte.ts';
+  import { asWarmth, say, writing } from '../ui/writing.ts';
+  import type { Run } from './run.svelte.ts';
+
+  let { run, step, now }: { run: Run; step: RunStep; now: Date } = $props();
+
+  const setting = $derived(
+    step.celsius === undefined ? undefined : ovenSetting(step.celsius, run.oven),
+  );
+  const place = $derived(ovenPlace(run.formula.style, run.state.divided?.form));
+  const core = $derived(coreAt(styles[run.formula.style].baking, run.household.altitude));
+  const begun = $derived(step.begunAt ? Date.parse(step.begunAt) : now.getTime());
+  const readings = $derived(
+    run.state.core.map(({ celsius, at }) => ({
+      minute: (Date.parse(at) - begun) / 60_000,
+      celsius,
+    })),
+  );
+  const done = $derived(doneBy(readings, core));
+  const probe = $derived(standIns.probe.reading?.celsius);
+
+  let typed = $state('');
+  let fault = $state('');
+  function keep(celsius: number | undefined) {
+    if (celsius === undefined || !(celsius >= coreSpan[0] && celsius <= coreSpan[1])) {
+      fault = `The middle of a bread is ${asWarmth(coreSpan[0])} to ${asWarmth(coreSpan[1])}: is the probe in the bread?`;
+      return;
+    }
+    fault = '';
+    typed = '';
+    run.say('core', { celsius: Math.round(celsius * 10) / 10 });
+  }
+  function enter(event: SubmitEvent) {
+    event.preventDefault();
+    const number = numberTyped(typed, writing());
+    keep(number === undefined ? undefined : celsiusTyped(number, writing()));
+  }
+  let trouble = $state<keyof typeof ovenTroubles | undefined>();
+  const troubleIds = Object.keys(ovenTroubles) as Array<keyof typeof ovenTroubles>;
+</script>
+
+<div class="grid gap-4">
+  {#if setting}
+    <p>
+      <span class="quiet block">Set {run.oven?.name ?? 'the oven'} to</span>
+      <b class="figure">{asWarmth(setting.set)}</b>
+      {#if setting.says}<span class="quiet block"
+          >for {asWarmth(step.celsius!)} inside: {setting.says}</span
+        >{/if}
+    </p>
+  {/if}
+  <p class="text-lg">
+    On {place.rack}. {place.lid ?? ''}
+    {place.steam ?? 'No steam.'}
+    {place.turn ? 'Half-way, turn it round.' : ''}
+  </p>
+  {#if step.kind === 'bake'}
+    <section class="bowl grid gap-2 p-4" aria-labelledby="core">
+      <h3 id="core">
+        In the middle, done at {core[0] === core[1]
+          ? asWarmth(core[0])
+          : `${asWarmth(core[0])} to ${asWarmth(core[1])}`}
+      </h3>
+      <div class="flex flex-wrap items-end gap-2">
+        {#if probe !== undefined}
+          <button class="knob knob-act min-h-14 text-lg" type="button" onclick={() => keep(probe)}
+            >The probe says {asWarmth(probe)}</button
+          >
+        {/if}
+        <form class="flex items-end gap-2" onsubmit={enter}>
+          <label class="quiet grid gap-1"
+            >The probe shows
+            <input
+              class="field min-h-14 w-28 text-right text-lg"
+              inputmode="decimal"
+              aria-invalid={fault ? 'true' : undefined}
+              bind:value={typed}
+            /></label
+          >
+          <button class="knob min-h-14" type="submit">Keep</button>
+        </form>
+      </div>
+      {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+      {#if done}
+        <p class="text-xl font-semibold" role="status">{say(done.says)}</p>
+        {#if done.more}
+          <div>
+            <button class="knob min-h-14" type="button" onclick={() => run.longer(step, done.more)}
+              >{done.more} minutes more</button
+            >
+          </div>
+        {/if}
+      {:else}
+        <div>
+          <button class="knob min-h-14" type="button" onclick={() => run.longer(step, fiveMore)}
+            >{fiveMore} minutes more</button
+          >
+        </div>
+      {/if}
+      {#if readings.length > 0}
+        <p class="quiet">
+          {readings
+            .map((r) => `${Math.max(0, Math.round(r.minute))} min ${asWarmth(r.celsius)}`)
+            .join(', ')}
+        </p>
+      {/if}
+    </section>
+    <section class="grid gap-2" aria-label="Something is wrong">
+      <div class="flex flex-wrap gap-2">
+        {#each troubleIds as id (id)}
+          <button
+            class="knob min-h-14"
+            type="button"
+            aria-pressed={trouble === id}
+            onclick={() => (trouble = trouble === id ? undefined : id)}
+            >{ovenTroubles[id].label}</button
+          >
+        {/each}
+      </div>
+      {#if trouble}<p class="text-lg font-semibold" role="status">
+          {say(ovenTroubles[trouble].says)}
+        </p>{/if}
+    </section>
+  {/if}
+</div>
+
+<style>
+  .figure {
+    font-size: 3rem;
+    line-height: 1;
+  }
+  h3 {
+    font-weight: 650;
+  }
+</style>

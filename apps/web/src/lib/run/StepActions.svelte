@@ -1,0 +1,81 @@
+<script lang="ts">
+  import type { RunStep } from '@tender-crumb/core';
+  import Undo2 from '@lucide/svelte/icons/undo-2';
+  import { longerBy, laterBy, type Run } from './run.svelte.ts';
+
+  let { run, step }: { run: Run; step: RunStep } = $props();
+
+  const taps = $derived(run.taps(step));
+  const over = $derived(step.standing === 'done' || step.standing === 'skipped');
+  const isNow = $derived(step.id === run.now.id);
+  const waits = $derived(
+    step.standing === 'ahead' && (taps.begins === 'tap' || taps.begins === 'itself'),
+  );
+  /** The step itself asks for something first: how the dough feels, a spoon of water. */
+  const asks = $derived(
+    step.kind === 'check' && (run.feeling !== undefined || run.advice?.action !== 'leave'),
+  );
+  const beginSays = $derived(
+    'beginSays' in taps && taps.beginSays ? taps.beginSays : 'It begins now',
+  );
+</script>
+
+<div class="actions no-print" role="group" aria-label="This step">
+  {#if !over && step.kind !== 'taste'}
+    {#if waits}
+      <button class="knob knob-act knob-large" type="button" onclick={() => run.begin(step)}
+        >{beginSays}</button
+      >
+    {:else if step.kind === 'weigh'}
+      <button class="knob knob-act knob-large" type="button" onclick={() => run.allIn(step)}
+        >{run.steps.some((s) => s.runs && s.task === step.task)
+          ? 'All in: it runs'
+          : 'All in'}</button
+      >
+    {:else}
+      <button
+        class="knob knob-large"
+        class:knob-act={!asks}
+        type="button"
+        onclick={() => run.done(step)}>{taps.doneSays}</button
+      >
+    {/if}
+    {#if step.standing === 'under-way'}
+      <button class="knob min-h-14" type="button" onclick={() => run.longer(step)}
+        >It takes longer: +{longerBy} min</button
+      >
+    {:else if isNow || waits}
+      <button class="knob min-h-14" type="button" onclick={() => run.later(step)}
+        >Later: +{laterBy} min</button
+      >
+    {/if}
+    {#if isNow}
+      <button class="knob min-h-14" type="button" onclick={() => run.skip(step)}
+        >Leave it out</button
+      >
+    {:else}
+      <button class="knob min-h-14" type="button" onclick={() => run.beginHere(step)}
+        >All before this is done already</button
+      >
+    {/if}
+  {/if}
+  {#if run.lastTap}
+    <button class="knob min-h-14" type="button" onclick={() => run.takeBackLast()}>
+      <Undo2 size={18} aria-hidden="true" /> Take back: {run.lastTap.says}
+    </button>
+  {/if}
+</div>
+
+<style>
+  .actions {
+    position: sticky;
+    bottom: 0;
+    z-index: 10;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    padding: 0.75rem 0;
+    background: var(--ground);
+    border-top: 1px solid var(--line);
+  }
+</style>

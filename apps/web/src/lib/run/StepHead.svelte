@@ -1,0 +1,164 @@
+<script lang="ts">
+  import type { RunStep, Sentence } from '@tender-crumb/core';
+  import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+  import type { TimedStep } from '../plan/planned.ts';
+  import { untilText } from '../plan/when.ts';
+  import Explain from '../ui/Explain.svelte';
+  import { glossary, type GlossaryWord } from '../ui/glossary.ts';
+  import { asWarmth, say } from '../ui/writing.ts';
+  import type { Run } from './run.svelte.ts';
+
+  let {
+    run,
+    step,
+    timed,
+    now,
+    time,
+  }: {
+    run: Run;
+    step: RunStep;
+    timed: TimedStep | undefined;
+    now: Date;
+    time: (iso: string) => string;
+  } = $props();
+
+  const isExplained = (word: string | undefined): word is GlossaryWord =>
+    word !== undefined && word in glossary;
+
+  const sentences = $derived<readonly Sentence[]>(run.sentences(step));
+  const sign = $derived(run.sign(step));
+  const hours = $derived(timed ? timed.minutes / 60 : undefined);
+  const cautions = $derived(run.cautions(step, hours));
+  const note = $derived(run.lastNotes[step.id]);
+  /** A part of what is timed has no time of its own: a look into the machine has the kneading's. */
+  const isPart = $derived(step.kind === 'weigh' || step.kind === 'check');
+  const lookAt = $derived(step.kind === 'check' ? run.lookAt : undefined);
+  const over = $derived(step.standing === 'done' || step.standing === 'skipped');
+  /** Sentences of a guided step that were read. */
+  const read = $derived(Math.min(run.state.read[step.id] ?? 0, sentences.length - 1));
+  const guided = $derived(run.state.guided === true);
+  const shown = $derived(guided ? sentences.slice(0, read + 1) : sentences.slice(0, 1));
+  const more = $derived(guided ? [] : sentences.slice(1));
+</script>
+
+<div class="grid gap-3">
+  {#if over}
+    <p class="quiet">
+      {step.standing === 'skipped' ? 'Left out' : 'Done'}{step.doneAt
+        ? ` at ${time(step.doneAt)}`
+        : ''}
+    </p>
+  {:else if lookAt}
+    <p class="when">
+      <span class="quiet">look at</span>
+      <b class="figure">{time(lookAt.from)}</b>
+      <span class="quiet">to {time(lookAt.to)}</span>
+    </p>
+  {:else if timed && !isPart}
+    <p class="when">
+      {#if step.standing === 'under-way'}
+        <span class="quiet">over about</span>
+        <b class="figure">{time(timed.end)}</b>
+        <span class="quiet">{untilText(timed.end, now)}</span>
+        {#if timed.doubt > 0}
+          <span class="quiet basis-full"
+            >8 times in 10 between {time(timed.soonest)} and {time(timed.latest)}</span
+          >
+        {/if}
+      {:else}
+        <span class="quiet">from</span>
+        <b class="figure">{time(timed.start)}</b>
+        <span class="quiet">{untilText(timed.start, now)}</span>
+        <span class="quiet basis-full"
+          >about {timed.minutes} min{timed.celsius === undefined
+            ? ''
+            : `, at ${asWarmth(timed.celsius)}`}</span
+        >
+      {/if}
+    </p>
+  {/if}
+
+  {#if guided}
+    <ol class="grid gap-2" aria-live="polite">
+      {#each shown as sentence, i (i)}
+        <li class:latest={i === read} class:earlier={i < read}>
+          <span>{say(sentence.says)}</span>
+          {#if i === read && isExplained(sentence.word)}
+            <span class="quiet block">What is <Explain word={sentence.word} />?</span>
+          {/if}
+          {#if i === read && sentence.why}<span class="quiet block">{say(sentence.why)}</span>{/if}
+        </li>
+      {/each}
+    </ol>
+    {#if read < sentences.length - 1}
+      <div>
+        <button
+          class="knob knob-act min-h-14 text-lg"
+          type="button"
+          onclick={() => run.say('read', { step: step.id, count: read + 1 })}>Next sentence</button
+        >
+      </div>
+    {/if}
+  {:else}
+    <p class="does">{say(shown[0]?.says ?? '')}</p>
+    {#if shown[0]?.why}<p class="quiet">{say(shown[0].why)}</p>{/if}
+  {/if}
+  {#if step.says}<p class="quiet italic">“{step.says}”</p>{/if}
+  {#if sign && !over}<p><b>Until</b> {say(sign)}</p>{/if}
+  {#if more.length > 0}
+    <details>
+      <summary class="link inline-flex min-h-11 items-center">How</summary>
+      <ul class="mt-1 grid list-disc gap-1.5 pl-5">
+        {#each more as sentence (sentence.says)}
+          <li>
+            {say(sentence.says)}
+            {#if sentence.why}<span class="quiet block">{say(sentence.why)}</span>{/if}
+          </li>
+        {/each}
+      </ul>
+    </details>
+  {/if}
+  {#if note}
+    <p class="border-l-4 border-rim pl-3"><b>Last time:</b> {note}</p>
+  {/if}
+  {#if cautions.length > 0 && !over}
+    <ul class="grid gap-1.5" aria-label="Mind this">
+      {#each cautions as { id, text } (id)}
+        <li class="flex gap-2 text-sm">
+          <TriangleAlert class="mt-0.5 shrink-0 text-act" size={16} aria-hidden="true" />
+          <span>{say(text)}</span>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</div>
+
+<style>
+  .when {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0 0.5rem;
+  }
+  .figure {
+    font-size: 2.75rem;
+    line-height: 1.05;
+  }
+  .does {
+    font-size: 1.5rem;
+    font-weight: 600;
+    line-height: 1.25;
+  }
+  .latest {
+    font-size: 1.5rem;
+    font-weight: 600;
+    line-height: 1.3;
+  }
+  .latest .quiet {
+    font-size: 1.05rem;
+    font-weight: 450;
+  }
+  .earlier {
+    color: var(--soft);
+  }
+</style>

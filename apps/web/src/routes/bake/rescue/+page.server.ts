@@ -1,0 +1,29 @@
+import { asBaked, bakeState, forBread } from '@tender-crumb/core';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { readBake } from '$lib/server/store/bakes.ts';
+import { readFormula } from '$lib/server/store/formulas.ts';
+import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ url }) => {
+  const db = await kitchen();
+  const id = url.searchParams.get('bake');
+  const bake = id === null ? undefined : await readBake(db, id);
+  const version =
+    bake?.formulaId === undefined
+      ? undefined
+      : await readFormula(db, bake.formulaId, bake.formulaVersion);
+  const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
+  return {
+    household,
+    belief: forBread(belief, bake?.formulaId),
+    /** The dough that is in trouble, where it is one of ours: what went in is known then. */
+    ...(bake && version
+      ? {
+          bake: bake.id,
+          startedAt: bake.startedAt,
+          formula: asBaked(version.formula, bakeState(bake.events)),
+        }
+      : {}),
+  };
+};

@@ -1,0 +1,105 @@
+import type { Appliance } from '../machine/appliance.ts';
+import { figure, fromMemory } from '../figure/figure.ts';
+import type { Form } from './event-kinds.ts';
+import { styles, type StyleId } from '../style/style.ts';
+
+/** A fan oven is set so much lower. From memory. */
+const fanLess = figure(20, '°C', 5, fromMemory('fan ovens, 20 °C less'));
+/** Knobs have marks so far apart, °C. Own choice, no source. */
+const knob = 5;
+
+/** What an oven is set to so that a bread stands in a warmth. */
+export interface OvenSetting {
+  readonly set: number;
+  readonly says: string;
+}
+
+const round = (celsius: number): number => Math.round(celsius / knob) * knob;
+
+/**
+ * What this oven is set to for a warmth: less where it blows its air about, and less by what it is hotter than it
+ * says.
+ *
+ * @param celsius wanted, of an oven without a fan
+ * @example ovenSetting(230, {fan: true, offset: 10}).set // 200
+ */
+export function ovenSetting(
+  celsius: number,
+  { fan, offset = 0 }: Pick<Appliance, 'fan' | 'offset'> = {},
+): OvenSetting {
+  const set = round(celsius - (fan ? fanLess.value : 0) - offset);
+  const why = [
+    fan ? `${fanLess.value} °C less, as it has a fan` : '',
+    offset === 0
+      ? ''
+      : `${Math.abs(offset)} °C ${offset > 0 ? 'less, as it is hotter' : 'more, as it is colder'} than it says`,
+  ].filter(Boolean);
+  return { set, says: why.join('; ') };
+}
+
+/** How a bread of a kind stands in the oven. */
+interface OvenPlace {
+  readonly rack: string;
+  readonly steam?: string;
+  readonly turn: boolean;
+  /** What is done with a lid. */
+  readonly lid?: string;
+}
+
+/** A heating as long as this is that of a pot or stone, minutes. Own choice, no source. */
+const potHeating = 45;
+const leanSteam =
+  'A tray of just boiled water on the floor of the oven for the first ten minutes; then out with it.';
+
+/**
+ * Where a bread stands in the oven, and with how much steam.
+ *
+ * @example ovenPlace('pizza').rack // 'the second lowest rack'
+ */
+export function ovenPlace(style: StyleId, form?: Form): OvenPlace {
+  const { baking } = styles[style];
+  const hearth =
+    style === 'hearth-yeast' || style === 'hearth-white' || style === 'hearth-wholegrain';
+  if (baking.heating.value >= potHeating)
+    return {
+      rack: 'the lowest rack, the pot heated on it',
+      turn: false,
+      lid: 'Lid on for 20 minutes, then off until it is as dark as you like it.',
+    };
+  if (style === 'pizza' || style === 'flatbread' || style === 'slack')
+    return { rack: 'the second lowest rack', turn: true };
+  if (hearth || form === 'sticks') return { rack: 'the middle rack', steam: leanSteam, turn: true };
+  if (form === 'loaf' || form === undefined)
+    return { rack: 'one below the middle, so that a deep tin stands in the middle', turn: true };
+  return { rack: 'the middle rack', turn: true };
+}
+
+/** A way to make a warm place. */
+export interface WarmPlace {
+  readonly id: string;
+  readonly says: string;
+}
+
+/** An oven that goes no lower than this bakes a dough that is forgotten in it, °C. Own choice, no source. */
+const cool = 55;
+
+/**
+ * How a warm place of 24 to 26 °C is made with what is there. Handbook section 12; common practice, no source.
+ *
+ * @example warmPlaces({lowest: 50}).map((w) => w.id) // ['oven', 'light', 'microwave']
+ */
+export function warmPlaces(oven: Pick<Appliance, 'lowest'> | undefined): WarmPlace[] {
+  const lowest = oven?.lowest ?? 50;
+  const heats =
+    lowest <= cool
+      ? `Oven at ${lowest} °C for five minutes, then off, its light on`
+      : `Oven at ${lowest} °C, its lowest, for one minute, then off, its light on`;
+  return [
+    { id: 'oven', says: `${heats}: 24 to 26 °C inside. Hold a hand in before the dough goes in.` },
+    { id: 'light', says: 'Oven off, only its light on, the door shut: slower, and never too hot.' },
+    {
+      id: 'microwave',
+      says: 'Microwave, off, with a cup of just boiled water beside the dough; fresh water after half an hour.',
+    },
+  ];
+}

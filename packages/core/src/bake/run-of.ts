@@ -1,0 +1,91 @@
+import type { Formula } from '../formula/formula.ts';
+import { type Household } from '../household/household.ts';
+import type { Belief } from '../household/belief.ts';
+import type { DeviceId } from '../machine/device.ts';
+import type { Course } from '../course/course.ts';
+import { bakedByMachine, breadTasks } from '../schedule/bread-tasks.ts';
+import { breadOf, type Bread } from '../schedule/bread.ts';
+import type { Task } from '../schedule/task.ts';
+import { ways, writtenWay, type WayId } from '../schedule/ways.ts';
+import { asBaked } from './as-baked.ts';
+import type { BakeEvent } from './event.ts';
+import { runSteps, type RunStep } from './run-steps.ts';
+import { bakeState, type BakeState, type CourseNoted } from './state.ts';
+
+/** A bake that is being made, with where it is made. */
+export interface RunGiven {
+  readonly id: string;
+  readonly formula: Formula;
+  readonly device: DeviceId;
+  readonly events: readonly BakeEvent[];
+  readonly household: Household;
+  readonly belief: Belief;
+}
+
+/** A bake as it is led: what it is made of, how it goes, what its steps are and how they stand. */
+export interface RunView {
+  readonly state: BakeState;
+  readonly formula: Formula;
+  readonly bread: Bread;
+  /** None where a machine does all of it, or no model tells. */
+  readonly way?: WayId;
+  readonly tasks: readonly Task[];
+  readonly steps: readonly RunStep[];
+}
+
+/** A course as it was noted, with the household's machine behind it; undefined where that is gone. */
+export function courseOf(
+  { machine: id, programme, kind, size, crust, delay }: CourseNoted,
+  { appliances }: Pick<Household, 'appliances'>,
+): Course | undefined {
+  const machine = appliances.find((a) => a.id === id)?.machine;
+  const found = machine?.programmes.find((p) => p.id === programme);
+  if (!machine || !found) return undefined;
+  return {
+    machine,
+    programme: found,
+    kind,
+    size,
+    crust,
+    ...(delay === undefined ? {} : { delay }),
+  };
+}
+
+/**
+ * A bake as it is led, from its events alone.
+ *
+ * @example runOf({id: 'b', formula, device: 'hand', events: [], household, belief}).steps.at(-1).id // 'taste'
+ */
+export function runOf({ id, formula, device, events, household, belief }: RunGiven): RunView {
+  const state = bakeState(events);
+  const made = asBaked(formula, state);
+  const course = state.course && courseOf(state.course, household);
+  const { air, dough } = state.warmth;
+  const bread = breadOf(
+    {
+      id,
+      formula: made,
+      device,
+      ...(air === undefined ? {} : { room: air }),
+      ...(dough === undefined ? {} : { dough }),
+      ...(course ? { course } : {}),
+    },
+    household,
+    belief,
+  );
+  const chosen = state.way ?? writtenWay(bread);
+  const found = bakedByMachine(bread)
+    ? undefined
+    : ([chosen, 'as-it-is'] as const)
+        .map((way) => ({ way, rises: ways[way].of(bread) }))
+        .find((w) => w.rises);
+  const { tasks } = breadTasks(bread, found?.rises);
+  return {
+    state,
+    formula: made,
+    bread,
+    ...(found ? { way: found.way } : {}),
+    tasks,
+    steps: runSteps(tasks, made, state),
+  };
+}

@@ -1,0 +1,108 @@
+import { isFlour } from '../formula/base.ts';
+import type { Formula } from '../formula/formula.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
+import { totals } from '../formula/totals.ts';
+import { strengthShares } from '../dough/strength.ts';
+import type { ProgrammeUse } from '../machine/programme.ts';
+import { styles } from '../style/style.ts';
+
+/** How a bread goes through a machine. */
+export const courses = {
+  whole: { label: 'all in the machine', says: 'it kneads, rises and bakes it' },
+  dough: {
+    label: 'dough only, then the oven',
+    says: 'it kneads and rises it; shaped and baked by you',
+  },
+  'by-eye': {
+    label: 'kneaded there, risen by eye, baked there',
+    says: 'the dough stage, then switched off so that it does not overheat; baked with bake-only when it has risen',
+  },
+} as const;
+export type CourseId = keyof typeof courses;
+export const courseIds = Object.keys(courses) as CourseId[];
+
+/** Shares of the flour from which a dough is of that kind. Common practice, no source. */
+const mostWhole = 0.5;
+const mostFresh = 0.5;
+const mostWithoutGluten = 0.5;
+/** Sugar, of all flour, from which a dough is a sweet one. Common practice, no source. */
+const sweetFrom = 0.1;
+
+/** What of a dough decides how a machine treats it. */
+export interface DoughWants {
+  readonly use: Extract<ProgrammeUse, 'plain' | 'whole' | 'sweet' | 'short'>;
+  readonly course: CourseId;
+  /** Why that programme, and why that course. */
+  readonly why: string;
+  readonly whyCourse: string;
+}
+
+const sugarOf = (lines: readonly ResolvedLine[]): number =>
+  sumGrams(lines.filter((l) => l.of.role === 'sugar'));
+
+/** Raised by a starter alone: it keeps to no machine's clock. */
+export const isSourdough = (lines: readonly ResolvedLine[]): boolean =>
+  lines.some((l) => l.stageKind === 'starter' && l.grams > 0) &&
+  !lines.some((l) => l.of.yeast && l.grams > 0);
+
+/**
+ * What a dough wants of a machine: which kind of programme, and how much of the work.
+ *
+ * @example doughWants(formulaOfWholeWheat, lines).use // 'whole'
+ */
+export function doughWants(
+  { style, pieces }: Pick<Formula, 'style' | 'pieces'>,
+  lines: readonly ResolvedLine[],
+): DoughWants {
+  const sums = totals(lines);
+  const flour = lines.filter(isFlour);
+  const all = sumGrams(flour);
+  const fresh = all > 0 ? sumGrams(flour.filter((l) => l.of.freshMilled)) / all : 0;
+  const none = all > 0 ? strengthShares(lines).none : 1;
+  const lowCarb = sums?.dryBase === true;
+  const course: CourseId = isSourdough(lines)
+    ? 'by-eye'
+    : styles[style].machine || lowCarb || none > mostWithoutGluten
+      ? (pieces ?? 1) > 1
+        ? 'dough'
+        : 'whole'
+      : 'dough';
+  const whyCourse =
+    course === 'by-eye'
+      ? 'A starter keeps to no clock: a yeast programme bakes it before it has risen.'
+      : course === 'dough'
+        ? 'It is divided or shaped by hand, and baked in the oven.'
+        : '';
+  if (lowCarb)
+    return {
+      use: 'short',
+      course,
+      whyCourse,
+      why: 'Without cereal flour a dough wants one short knead and one rise; a long programme knocks it down, and it comes out wrinkled.',
+    };
+  if (none > mostWithoutGluten)
+    return {
+      use: 'short',
+      course,
+      whyCourse,
+      why: 'Without gluten there is nothing to knead, and what is knocked down does not rise again: one short knead, one rise.',
+    };
+  if (fresh > mostFresh)
+    return {
+      use: 'plain',
+      course,
+      whyCourse,
+      why: 'Fresh-milled flour is warm from the mill: the long warming of the whole-grain programme is needless, and overheats it.',
+    };
+  if ((sums?.wholeShare ?? 0) > mostWhole)
+    return {
+      use: 'whole',
+      course,
+      whyCourse,
+      why: 'Bran drinks slowly and rises slowly: the whole-grain programme gives it the time.',
+    };
+  if (all > 0 && sugarOf(lines) / all > sweetFrom)
+    return { use: 'sweet', course, whyCourse, why: 'A sweet dough rises slowly and browns soon.' };
+  return { use: 'plain', course, whyCourse, why: 'A wheat dough.' };
+}

@@ -1,0 +1,75 @@
+/** What is known of a dough that has gone too far. */
+export interface GoneOver {
+  /** In its bowl, or shaped. */
+  readonly where: 'bowl' | 'shaped';
+  readonly leaven: 'yeast' | 'starter';
+  /** How it looks. */
+  readonly looks: 'puffy' | 'fallen' | 'liquid';
+  readonly smells: 'mild' | 'of beer' | 'sharp';
+}
+
+/** What can still be saved of a dough that has gone too far. */
+export interface OverRescue {
+  readonly id: string;
+  readonly says: string;
+  readonly why: string;
+}
+
+interface Way extends OverRescue {
+  readonly when: (of: GoneOver) => boolean;
+}
+
+/** One row a way, the best first. Common practice, no source. */
+const saves: readonly Way[] = [
+  {
+    id: 'bake-now',
+    when: ({ where, looks }) => where === 'shaped' && looks === 'puffy',
+    says: 'Bake it now, uncut, ten degrees hotter for the first ten minutes.',
+    why: 'It still stands. A cut, or a knock at the door, and it falls.',
+  },
+  {
+    id: 'knock-back',
+    when: ({ looks, leaven }) => looks !== 'liquid' && leaven === 'yeast',
+    says: 'Press the gas out, shape it again tightly, and proof it at half the time, somewhere cooler.',
+    why: 'Its gluten holds one rise more. It rises sooner than the first time and less high.',
+  },
+  {
+    id: 'fold-cold',
+    when: ({ looks, leaven, where }) =>
+      leaven === 'starter' && looks === 'puffy' && where === 'bowl',
+    says: 'Fold it gently, shape it, and straight into the fridge; bake it from there within a few hours.',
+    why: 'Cold holds it. More standing in the warm and its acid lets the gluten go.',
+  },
+  {
+    id: 'tin',
+    when: ({ looks, leaven }) => leaven === 'starter' && looks === 'fallen',
+    says: 'Into an oiled tin, an hour of rest, and bake it there.',
+    why: 'It will not stand by itself any more; a tin holds it up.',
+  },
+  {
+    id: 'flat',
+    when: ({ looks }) => looks !== 'puffy',
+    says: 'Pour it into an oiled tray, oil and salt on top, dimple it, and bake it hot as a flat bread.',
+    why: 'A flat bread asks for no height, and its sourness is welcome there.',
+  },
+  {
+    id: 'old-dough',
+    when: ({ smells }) => smells !== 'sharp',
+    says: 'Keep a fifth of it in the fridge, and knead it into the next dough within three days.',
+    why: 'As old dough it gives flavour; more than a fifth slackens the new one.',
+  },
+  {
+    id: 'crackers',
+    when: ({ smells, looks }) => smells === 'sharp' || looks === 'liquid',
+    says: 'With its weight in flour and a spoon of oil: rolled thin, salted, baked crisp.',
+    why: 'What is too sour for bread is a good cracker.',
+  },
+];
+
+/**
+ * What can still be saved of a dough that has gone too far, the best first.
+ *
+ * @example rescueOver({where: 'shaped', leaven: 'yeast', looks: 'puffy', smells: 'mild'})[0].id // 'bake-now'
+ */
+export const rescueOver = (of: GoneOver): OverRescue[] =>
+  saves.filter((way) => way.when(of)).map(({ id, says, why }) => ({ id, says, why }));

@@ -1,0 +1,125 @@
+import { breadOf, breadRises } from '../schedule/bread.ts';
+import { resolve } from '../formula/resolve.ts';
+import type { Formula } from '../formula/formula.ts';
+import type { Household } from '../household/household.ts';
+import { pantryIn } from '../household/household.ts';
+import { nothingLearned, type Belief } from '../household/belief.ts';
+import { isForecast, riseForecast } from '../ferment/rise-doubt.ts';
+import { warmPlace } from '../schedule/ways.ts';
+import { normalBelow } from '../quantity/normal.ts';
+import { hoursText } from '../quantity/duration.ts';
+import { ranked, type Cause } from './cause.ts';
+
+/** What is known of a rise that does not come. */
+export interface NoRise {
+  /** Hours since it was mixed. */
+  readonly hours: number;
+  /** Where it stands, °C; the household's room where nobody knows. */
+  readonly celsius?: number;
+  /** How hot its water was. */
+  readonly water: 'cold' | 'lukewarm' | 'hot' | 'unknown';
+  /** How old its leaven is, or how long its starter was not fed. */
+  readonly leaven: 'fresh' | 'old' | 'unknown';
+}
+
+/** What to do about a rise that does not come. */
+export interface RiseRescue {
+  readonly now: readonly string[];
+  readonly causes: readonly Cause[];
+  /** Hours from its mixing in which it should be risen, 8 times in 10; none where nothing in it raises it. */
+  readonly expected?: { readonly low: number; readonly middle: number; readonly high: number };
+}
+
+/** A rise is seen from so much of its time on. Own choice, no source. */
+const seenFrom = 0.45;
+/** Chances before it is looked at. Common practice, no source. */
+const dead = { fresh: 0.02, old: 0.3, unknown: 0.08 } as const;
+const scalded = { cold: 0, lukewarm: 0.01, hot: 0.5, unknown: 0.06 } as const;
+const forgotten = 0.04;
+/** A place may be so much colder than a room's thermometer says, °C. Common practice, no source. */
+const colder = 5;
+const colderChance = 0.2;
+/** Yeast is dissolved in so much water when it is worked in late, grams. Common practice, no source. */
+const dissolvedIn = 15;
+
+/**
+ * A rise that does not come: whether it is only too early, what else it may be, and what to do now.
+ *
+ * @example rescueRise(formula, {hours: 1, water: 'lukewarm', leaven: 'fresh'}, household).causes[0].id // 'early'
+ */
+export function rescueRise(
+  formula: Formula,
+  seen: NoRise,
+  household: Household,
+  belief: Belief = nothingLearned,
+): RiseRescue {
+  const lines = resolve(formula, pantryIn(household));
+  const bread = breadOf(
+    { id: 'rescue', formula, ...(seen.celsius === undefined ? {} : { room: seen.celsius }) },
+    household,
+    belief,
+  );
+  const sour = lines.some((l) => l.stageKind === 'starter' && l.grams > 0);
+  const raised = sour || lines.some((l) => l.of.yeast && l.grams > 0);
+  const first = breadRises(bread, [{ hours: 1, celsius: bread.room }])[0];
+  if (!raised) {
+    return {
+      now: [
+        `Nothing in it raises it: dissolve a level teaspoon of instant yeast in ${dissolvedIn} g of warm water and knead it in.`,
+      ],
+      causes: [{ id: 'forgotten', says: 'No yeast and no starter went in.', share: 1 }],
+    };
+  }
+  /** Chance that nothing is to be seen yet, of a dough that rises so. */
+  const unseen = (celsius: number): number => {
+    if (!first) return 0.5;
+    const dough = { ...first.dough, air: [{ hours: 1, celsius }] };
+    const forecast = riseForecast(dough, first.end, bread.paces, bread.model);
+    if (!isForecast(forecast)) return 1;
+    const z = (Math.log(seen.hours) - Math.log(forecast.middle * seenFrom)) / forecast.sd;
+    return 1 - normalBelow(z);
+  };
+  const noLife = dead[seen.leaven];
+  const burnt = scalded[seen.water];
+  const well = Math.max(0, 1 - noLife - burnt - forgotten - colderChance);
+  const causes = ranked([
+    {
+      id: 'early',
+      says: 'It is only too early: such a dough shows little by now.',
+      weight: well * unseen(bread.room),
+    },
+    {
+      id: 'cold',
+      says: 'It stands colder than you think: a stone sill, a draught, flour from a cold room.',
+      weight: colderChance * unseen(bread.room - colder),
+    },
+    {
+      id: 'dead',
+      says: sour ? 'The starter was hungry or past its peak.' : 'The yeast is dead of age.',
+      weight: noLife,
+    },
+    { id: 'scalded', says: 'Hot water killed its yeast: harm begins above 50 °C.', weight: burnt },
+    { id: 'forgotten', says: `The ${sour ? 'starter' : 'yeast'} was left out.`, weight: forgotten },
+  ]);
+  const lives = causes
+    .filter((c) => c.id === 'early' || c.id === 'cold')
+    .reduce((s, c) => s + c.share, 0);
+  const forecast = first && isForecast(first.forecast) ? first.forecast : undefined;
+  const warm = `Put it somewhere warm, about ${warmPlace.value} °C, covered.`;
+  const wait = forecast
+    ? `Look at it again in ${hoursText(Math.max(0.5, forecast.high - seen.hours))}: by then it has risen 9 times in 10, if anything in it lives.`
+    : 'Look at it again in an hour.';
+  const feed = sour
+    ? 'If nothing has moved by then: knead in a level teaspoon of instant yeast, dissolved in a spoon of warm water. It will be bread, milder.'
+    : `If nothing has moved by then: dissolve a fresh packet of yeast in ${dissolvedIn} g of warm water with a pinch of flour. Does it foam in ten minutes, knead it in; the dough takes it up in two minutes.`;
+  return {
+    now:
+      lives >= 0.5
+        ? [warm, wait, feed]
+        : [feed.replace('If nothing has moved by then: ', ''), warm],
+    causes,
+    ...(forecast
+      ? { expected: { low: forecast.low, middle: forecast.middle, high: forecast.high } }
+      : {}),
+  };
+}
