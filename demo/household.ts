@@ -42,6 +42,7 @@ import {
   type DemoFeeding,
 } from './leavens.ts';
 import { Draws } from './random.ts';
+import { lastTime } from './under-way.ts';
 import { demoBags, demoLabels, hiddenTruth } from './truth.ts';
 
 const ownSeed = 90231;
@@ -173,6 +174,7 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
     const at = new Date(end - dayMs).toISOString();
     return grams === undefined ? b : { ...b, left: { grams, at } };
   });
+  noteLast(bakes, 'sluice-gate-plait', lastTime);
   return {
     settings: { ...demoSettings, room: bakes.at(-1)!.room },
     labels: demoLabels,
@@ -190,6 +192,25 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
     feedings: demoFeedings(new Draws(seed + 2), begin, end),
     plans: demoPlans(today),
   };
+}
+
+/** What was noted at its steps, of the last bake of a bread. */
+function noteLast(
+  bakes: DemoBake[],
+  formulaId: string,
+  notes: Readonly<Record<string, string>>,
+): void {
+  const at = bakes.findLastIndex((b) => b.formulaId === formulaId);
+  const bake = bakes[at];
+  const last = bake?.events.at(-1);
+  if (!bake || !last) return;
+  const noted = Object.entries(notes).map(([step, text], i): BakeEvent => ({
+    id: `${bake.id}-note-${i + 1}`,
+    at: last.at,
+    kind: 'note',
+    data: { step, text },
+  }));
+  bakes[at] = { ...bake, events: [...bake.events.slice(0, -1), ...noted, last] };
 }
 
 /** What the household weighed yesterday, when it looked through its cupboard, grams. */

@@ -77,6 +77,27 @@ export { expect } from '@playwright/test';
 /** What is said to be wrong; the empty place in which dragging by keys is announced is not it. */
 export const alarm = (page: Page) => page.getByRole('alert').filter({ hasText: /\S/ });
 
+/** Goes to a step of a bake on its line. */
+export const toStep = async (page: Page, name: string | RegExp): Promise<void> => {
+  await page
+    .getByRole('navigation', { name: 'Steps of the bake' })
+    .getByRole('button', { name })
+    .first()
+    .click();
+};
+
+/** Gives every bake up that is under way, so that nothing stands in a plan's way. */
+export const giveUpAll = async (page: Page): Promise<void> => {
+  const { plans } = (await (await page.request.get('/api/v1/plans')).json()) as {
+    plans: Array<{ bakeId?: string }>;
+  };
+  for (const { bakeId } of plans) {
+    if (bakeId === undefined) continue;
+    const event = { id: 'given-up', at: new Date().toISOString(), kind: 'abandoned', data: {} };
+    await page.request.post(`/api/v1/bakes/${bakeId}/events`, { data: { events: [event] } });
+  }
+};
+
 /** Does something to a line of the sheet, by its menu. */
 export const toLine = async (page: Page, name: string, deed: string): Promise<void> => {
   await page

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { alarm, expect, test, visit, toLine } from './fixtures.ts';
+import { alarm, expect, test, visit, toLine, toStep } from './fixtures.ts';
 
 const level = (page: Page) => page.getByRole('img', { name: /^Dough level/ }).first();
 const bubble = async (of: Locator) => (await of.locator('.bubble').boundingBox())!;
@@ -365,7 +365,7 @@ test('slow flour: a touch too early is taken for what it is', async ({ page }) =
   });
   const { id } = (await begun.json()) as { id: string };
   await visit(page, `/bake/${id}`);
-  await page.getByRole('button', { name: '2 Dough check' }).click();
+  await toStep(page, 'Dough check');
   const late = (await page.locator('.counter .eye').boundingBox())!;
   await page.getByRole('radio', { name: 'just mixed' }).click();
   await expect

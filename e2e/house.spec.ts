@@ -7,7 +7,7 @@ import {
 } from '@playwright/test';
 import { readFileSync, rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
-import { expect, serve, test, visit, type Served } from './fixtures.ts';
+import { expect, serve, test, visit, type Served, toStep } from './fixtures.ts';
 import { launchOptions } from '../scripts/chromium.mjs';
 
 const saved = (page: Page, state = 'saved') =>
@@ -462,10 +462,10 @@ test.describe('a bake', () => {
   }) => {
     await away(page);
     await page.locator('button.tick').first().click();
-    await page.getByRole('button', { name: '4 How it came out' }).click();
+    await toStep(page, 'How it came out');
     await page.getByLabel('In your own words').fill('Kept while it was written.');
     await page.reload();
-    await page.getByRole('button', { name: '4 How it came out' }).click();
+    await toStep(page, 'How it came out');
     await expect(page.getByLabel('In your own words')).toHaveValue('Kept while it was written.');
     await page.getByRole('button', { name: 'Write it in the book' }).dblclick();
     await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
@@ -477,7 +477,7 @@ test.describe('a bake', () => {
 
     // Taken back, it takes its lesson back.
     await page.getByRole('button', { name: 'It is not finished yet' }).click();
-    await expect(page.getByRole('button', { name: '1 Weigh' })).toBeVisible();
+    await expect(page.getByRole('navigation', { name: 'Steps of the bake' })).toBeVisible();
     await expect
       .poll(async () => (await (await page.request.get(`/api/v1/bakes/${id}`)).json()).lesson)
       .toBe(undefined);
@@ -489,7 +489,7 @@ test.describe('a bake', () => {
     await page.getByRole('button', { name: 'Bake it' }).click();
     await expect(page).toHaveURL(/\/bake\/.+/);
     await page.getByRole('radio', { name: 'as it should be' }).click();
-    await page.getByRole('button', { name: 'dense' }).click();
+    await page.getByRole('button', { name: 'dense', exact: true }).click();
     await page.getByLabel('In your own words').fill('rye, I think');
     await page.getByRole('button', { name: 'Write it in the book' }).click();
     await expect(page.getByRole('heading', { name: 'as it should be' })).toBeVisible();
@@ -641,14 +641,15 @@ test.describe('a tablet on plain http', () => {
       await start?.();
     }
     let start = await restart();
-    await page.getByRole('button', { name: 'All in: to the dough check' }).click();
+    await page.getByRole('button', { name: /^All in/ }).click();
+    await toStep(page, 'Dough check');
     const feel = page.getByRole('slider', { name: 'How the dough feels' });
     await feel.focus();
     await page.keyboard.press('PageDown');
     await page.getByRole('button', { name: 'It feels like this' }).click();
     await start();
     await page.getByRole('button', { name: 'It stays as it is' }).click();
-    await page.getByRole('button', { name: 'Out of the oven: how it came out' }).click();
+    await toStep(page, 'How it came out');
     start = await restart();
     await page.getByLabel('In your own words').fill('Written with the server dead.');
     await page.getByRole('button', { name: 'Write it in the book' }).click();

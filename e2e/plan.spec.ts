@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, visit } from './fixtures.ts';
+import { expect, giveUpAll, test, toStep, visit } from './fixtures.ts';
 
 /** A Thursday morning, by the clock of the pages. */
 const morning = '2026-11-26T09:00:00Z';
@@ -13,6 +13,7 @@ interface Stored {
 /** Nothing is planned. */
 async function cleared(page: Page, at = morning): Promise<void> {
   const { plans, timers } = (await (await page.request.get('/api/v1/plans')).json()) as Stored;
+  await giveUpAll(page);
   for (const { id } of plans) await page.request.delete(`/api/v1/plans/${id}`);
   for (const { id } of timers) await page.request.delete(`/api/v1/timers/${id}`);
   await page.clock.setFixedTime(at);
@@ -188,13 +189,10 @@ test.describe('a plan', () => {
     await page.getByRole('button', { name: 'Begin this bake' }).click();
     await expect(page).toHaveURL(/\/bake\/.+/);
     const bake = page.url();
-    await page.getByRole('button', { name: /Rise/ }).click();
+    await toStep(page, 'First rise');
     await page.clock.setFixedTime('2026-11-26T09:30:00Z');
-    await page
-      .getByRole('region', { name: 'First rise' })
-      .getByRole('button', { name: 'It rises from now' })
-      .click();
-    await expect(page.getByRole('region', { name: 'First rise' })).toContainText('Rising');
+    await page.getByRole('button', { name: 'It rises from now' }).click();
+    await expect(page.getByText('over about')).toBeVisible();
     await expect(page.getByText('All written down')).toBeVisible();
     await page.clock.setFixedTime('2026-11-26T13:00:00Z');
     await visit(page, '/bake');

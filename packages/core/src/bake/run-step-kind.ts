@@ -35,9 +35,11 @@ export const runStepKinds = {
   check: { label: 'Dough check', begins: 'doing', doneSays: 'It stays as it is' },
   freeze: own('freeze', 'tap', 'It is out of the freezer', { beginSays: 'It is in the freezer' }),
   thaw: own('thaw', 'itself', 'It is thawed'),
-  'first-rise': own('first-rise', 'itself', 'It has risen'),
+  'first-rise': own('first-rise', 'itself', 'It has risen', { beginSays: 'It rises from now' }),
   shape: own('shape', 'doing', 'Shaped'),
-  'final-proof': own('final-proof', 'itself', 'It is ready for the oven'),
+  'final-proof': own('final-proof', 'itself', 'It is ready for the oven', {
+    beginSays: 'It rises from now',
+  }),
   heat: own('heat', 'tap', 'It is hot', { beginSays: 'The oven heats', beside: true }),
   bake: own('bake', 'tap', 'It is done', { beginSays: 'It is in' }),
   programme: own('programme', 'tap', 'The loaf is out of the pan', { beginSays: 'It runs' }),

@@ -58,7 +58,11 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
     : baked(bread, chain, raised(bread, chain, mixed(bread, chain, ahead), rises));
   const cool = saidBy(stepsWritten(bread).cool?.process);
   const { cooling: usual } = styles[bread.formula.style].baking;
-  chain.follow(last, chain.add('cool', cool ?? cooling(usual.value)));
+  const hot = !cool && usual.value === 0;
+  chain.follow(
+    last,
+    chain.add('cool', cool ?? cooling(usual.value), hot ? { label: 'To the table' } : {}),
+  );
   const { tasks, links } = chain;
   return { tasks, links };
 }

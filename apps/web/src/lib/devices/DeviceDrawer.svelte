@@ -43,7 +43,7 @@
     }
     standIns.airIs(celsius, humidity / 100);
   }
-  const speeds = [1, 60, 600] as const;
+  const speeds = [1, 10, 60, 600] as const;
 </script>
 
 <details class="bowl no-print p-3" open={standIns.on}>
@@ -153,17 +153,23 @@
             onclick={() => standIns.power(!standIns.hasPower)}
             >{standIns.hasPower ? 'Cut its power' : 'Power is back'}</button
           >
-          {#each speeds as speed (speed)}
-            <button
-              class="knob touch"
-              type="button"
-              aria-pressed={standIns.speed === speed}
-              onclick={() => (standIns.speed = speed)}
-              >{speed === 1 ? 'as slow as life' : `${speed} times as fast`}</button
-            >
-          {/each}
         </div>
       </fieldset>
+      <div
+        class="flex flex-wrap items-center gap-2 border-t border-line pt-2"
+        role="group"
+        aria-label="Their time"
+      >
+        {#each speeds as speed (speed)}
+          <button
+            class="knob touch"
+            type="button"
+            aria-pressed={standIns.speed === speed}
+            onclick={() => (standIns.speed = speed)}
+            >{speed === 1 ? 'as slow as life' : `${speed} times as fast`}</button
+          >
+        {/each}
+      </div>
       {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
     {/if}
     <details>

@@ -42,7 +42,7 @@ function scaleLeft(): Scale | undefined {
 class StandIns {
   /** Whether any of them is switched on. */
   on = $state(false);
-  /** A minute of the kitchen's clock in so many: the machine and the room go by it. */
+  /** Their time goes so many times as fast as the kitchen's. */
   speed = $state(1);
   #scale = $state.raw<Scale>(scaleStandIn());
   #probe = $state.raw(probeStandIn());
@@ -108,10 +108,11 @@ class StandIns {
 
   /** So many milliseconds pass. */
   later(ms: number): void {
-    this.#scale = scaleLater(this.#scale, ms);
-    this.#probe = probeLater(this.#probe, ms * this.speed);
-    this.#room = roomLater(this.#room, ms * this.speed);
-    if (this.#machine) this.#machine = machineLater(this.#machine, ms * this.speed);
+    const passed = ms * this.speed;
+    this.#scale = scaleLater(this.#scale, passed);
+    this.#probe = probeLater(this.#probe, passed);
+    this.#room = roomLater(this.#room, passed);
+    if (this.#machine) this.#machine = machineLater(this.#machine, passed);
     if (this.#scale.pouring !== 0) this.#keep();
   }
 

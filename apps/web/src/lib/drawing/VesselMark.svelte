@@ -16,7 +16,7 @@
 </script>
 
 <!-- A straight jar: where it began, where it stands, where it is to come. -->
-<svg viewBox="0 0 100 104" role="img" aria-label={label} class="h-44">
+<svg viewBox="10 0 108 104" role="img" aria-label={label} class="h-44">
   <rect x="22" y={y(now ?? 1)} width="44" height={96 - y(now ?? 1)} class="dough" />
   <path d="M20 8 V90 Q20 98 28 98 H60 Q68 98 68 90 V8" class="jar" />
   <g class="mark">

@@ -12,8 +12,6 @@
   const step = $derived(planning.next);
   const plan = $derived(step && planning.planOf(step.bake));
   const due = $derived(step ? Date.parse(step.start) <= planning.now.getTime() : false);
-  /** A bake begins with the first thing that is done for it, be it the feeding of its starter. */
-  const begins = $derived(plan !== undefined && plan.bakeId === undefined);
   const underWay = $derived(planning.ahead.filter((s) => planning.isBegun(s)));
   let fault = $state('');
 
@@ -76,26 +74,15 @@
       </p>
     {/if}
     <p class="no-print flex flex-wrap gap-2">
-      {#if begins && !plan?.bakeId}
+      {#if plan?.bakeId}
+        <a class="knob knob-act min-h-14 text-lg" href="/bake/{plan.bakeId}">Lead me through it</a>
+      {:else}
         <button class="knob knob-act min-h-14 text-lg" type="button" onclick={beginBake}
           >Begin this bake</button
         >
-      {:else}
-        <button
-          class="knob knob-act min-h-14 text-lg"
-          type="button"
-          onclick={() => void planning.done(step)}>Done</button
+        <button class="knob min-h-14 text-lg" type="button" onclick={() => void planning.done(step)}
+          >Done already</button
         >
-        {#if step.attended !== 'all'}
-          <button
-            class="knob min-h-14 text-lg"
-            type="button"
-            onclick={() => void planning.begin(step)}>It begins now</button
-          >
-        {/if}
-      {/if}
-      {#if plan?.bakeId}
-        <a class="knob min-h-14 text-lg" href="/bake/{plan.bakeId}">To this bake</a>
       {/if}
     </p>
     {#if underWay.length > 0}

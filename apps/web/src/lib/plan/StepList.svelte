@@ -21,6 +21,9 @@
   const move = (step: TimedStep, minutes: number) =>
     planning.hold(step, new Date(Date.parse(step.start) + minutes * 60_000).toISOString());
 
+  /** The bake that was begun of a plan: it is led on a page of its own, and said there what is done. */
+  const led = (step: TimedStep) => planning.planOf(step.bake)?.bakeId;
+
   /** Which bread, how warm, what ends it, and how unsure that is. */
   const detail = (step: TimedStep, done: boolean): string =>
     [
@@ -69,7 +72,11 @@
         {#if step.says && open === step.id}<p class="quiet italic">{step.says}</p>{/if}
       </div>
       <div class="no-print">
-        {#if current}
+        {#if current && led(step)}
+          <a class="knob touch" href="/bake/{led(step)}" aria-label="{step.label}: to this bake"
+            >To it</a
+          >
+        {:else if current}
           <button
             class="knob touch"
             type="button"
@@ -80,7 +87,13 @@
       </div>
       {#if open === step.id}
         <div class="no-print col-start-2 col-end-4 flex flex-wrap gap-1 py-1">
-          {#if done || begun}
+          {#if led(step)}
+            <p class="quiet py-2">
+              This bake is led on <a class="link" href="/bake/{led(step)}">its own page</a>: what is
+              done there moves the plan.
+            </p>
+          {/if}
+          {#if (done || begun) && !led(step)}
             <button class="knob touch" type="button" onclick={() => void planning.undo(step)}
               ><Undo2 size={16} /> Take that back</button
             >
@@ -108,11 +121,13 @@
                   ><Pin size={16} /> Hold it at this time</button
                 >
               {/if}
-              <button class="knob touch" type="button" onclick={() => void planning.begin(step)}
-                >It begins now</button
-              >
+              {#if !led(step)}
+                <button class="knob touch" type="button" onclick={() => void planning.begin(step)}
+                  >It begins now</button
+                >
+              {/if}
             {/if}
-            {#if !current}
+            {#if !current && !led(step)}
               <button class="knob touch" type="button" onclick={() => void planning.done(step)}
                 ><Check size={16} /> Done</button
               >

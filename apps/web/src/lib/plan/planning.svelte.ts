@@ -41,6 +41,7 @@ export class Planning {
 
   receive(data: PlanData): void {
     this.data = data;
+    this.now = new Date();
     void this.work();
   }
 

@@ -137,7 +137,7 @@
           <input
             class="field min-h-14 w-28 text-right text-lg"
             inputmode="decimal"
-            placeholder={sensed[of] === undefined ? 'not measured' : asWarmth(sensed[of]!)}
+            placeholder={sensed[of] === undefined ? '' : asWarmth(sensed[of]!)}
             bind:value={typed[of]}
           />
         </label>

@@ -57,11 +57,16 @@
     say({ pieces: number });
   }
 
-  /** What lay on the scale before this piece. */
-  let base = $state(0);
+  /** What lay on the scale before this piece: at first, whatever lies there once it rests. */
+  let base = $state<number | undefined>();
   const reading = $derived(standIns.scale.reading);
+  $effect(() => {
+    if (base === undefined && reading?.settled) base = reading.grams;
+  });
   const piece = $derived(
-    reading && reading.settled ? Math.round((reading.grams - base) * 10) / 10 : undefined,
+    reading?.settled && base !== undefined
+      ? Math.round((reading.grams - base) * 10) / 10
+      : undefined,
   );
   const off = $derived(
     piece !== undefined && standing.next > 0 ? piece / standing.next - 1 : undefined,

@@ -1,4 +1,5 @@
 import { demoData } from '../../../../../demo/household.ts';
+import { demoUnderWay } from '../../../../../demo/under-way.ts';
 import type { Database } from './database/open.ts';
 import { addBag } from './store/bags.ts';
 import { addOwn } from './store/own.ts';
@@ -30,5 +31,24 @@ export async function fillDemo(db: Database, today: Date): Promise<void> {
     }
     for (const { bag, ...feeding } of data.feedings) await saveFeeding(tx, bag, feeding);
     for (const plan of data.plans) await savePlan(tx, plan);
+    await beginUnderWay(tx, today, data.formulas);
   });
+}
+
+/** The bake that is under way when the demo opens. */
+async function beginUnderWay(
+  tx: Database,
+  now: Date,
+  formulas: ReturnType<typeof demoData>['formulas'],
+): Promise<void> {
+  const plait = formulas.find((f) => f.id === 'sluice-gate-plait');
+  const formula = plait?.versions.at(-1)?.formula;
+  if (!plait || !formula) return;
+  const { events, ...bake } = demoUnderWay(now, formula);
+  await startBake(tx, {
+    ...bake,
+    formulaId: plait.id,
+    formulaVersion: plait.versions.length,
+  });
+  await appendEvents(tx, bake.id, events);
 }

@@ -2,6 +2,7 @@
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
   import { api } from '$lib/api.ts';
+  import { timeText } from '$lib/plan/when.ts';
   import PlanView from '$lib/plan/PlanView.svelte';
   import type { PageProps } from './$types';
 
@@ -36,7 +37,7 @@
           href="/bake/{bake.id}"
         >
           <b class="text-lg">{bake.formulaName}</b>
-          <span class="quiet">begun {new Date(bake.startedAt).toLocaleString('en-GB')}</span>
+          <span class="quiet">begun {timeText(bake.startedAt, data.plan.zone, new Date())}</span>
         </a>
       </li>
     {/each}
