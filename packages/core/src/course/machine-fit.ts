@@ -202,7 +202,7 @@ export function machineFit(
   if (delay > 0 && spoils.length > 0) {
     found.push({
       id: 'delay-perishables',
-      says: `${names(spoils)} must not stand in the pan until the machine begins: not over 2 hours between 4 and 60 °C in all.`,
+      says: `No delay with ${names(spoils)} in the pan: not over 2 hours between 4 and 60 °C in all.`,
       fixes: [
         ...spoils.flatMap((l) => keeping(formula, l, household)),
         { kind: 'no-delay', label: 'Begin now' },

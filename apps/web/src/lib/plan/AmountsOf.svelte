@@ -94,8 +94,8 @@
     {:else if plan}
       <a class="knob touch" href="/bench/{plan.formulaId}">Look at its formula</a>
     {/if}
-    <button class="knob touch" type="button" onclick={() => void planning.drop(bake.id)}
-      >Take it off the plan</button
-    >
+    {#if !begun}<button class="knob touch" type="button" onclick={() => void planning.drop(bake.id)}
+        >Take it off the plan</button
+      >{/if}
   </p>
 </section>

@@ -4,6 +4,7 @@
   import type { Formula } from '@tender-crumb/core';
   import { onMount, untrack } from 'svelte';
   import { keepAwake } from '../run/awake.ts';
+  import Either from '../ui/Either.svelte';
   import type { PlanData } from '../server/plan-data.ts';
   import { outbox } from '../sync/here.ts';
   import { refresh } from '../ui/refresh.ts';
@@ -51,6 +52,24 @@
   });
 
   const planned = $derived(data.plans.length > 0);
+  /** A day of baking is looked at so far ahead, ms. */
+  const dayAhead = 16 * 60 * 60_000;
+  let whole = $state(false);
+  const today = $derived(
+    (planning.timed?.steps ?? []).filter(
+      (s) => Date.parse(s.start) < planning.now.getTime() + dayAhead,
+    ),
+  );
+  /** Something is under way, and other things are days off: then the day is drawn first. */
+  const longer = $derived(
+    today.some((s) => planning.isBegun(s)) && today.length < (planning.timed?.steps.length ?? 0),
+  );
+  const drawn = $derived.by(() => {
+    const all = planning.timed;
+    if (!all || !longer || whole) return all;
+    const bakes = new Set(today.map((s) => s.bake));
+    return { ...all, steps: today, bakes: all.bakes.filter((b) => bakes.has(b.id)) };
+  });
   const week = $derived(data.household.week);
   const nights = $derived(week.asleep.map((h) => `${h.from} to ${h.to}`).join(', '));
   let open = $state(untrack(() => first !== undefined || data.plans.length === 0));
@@ -93,8 +112,21 @@
           </p>
         {/if}
         <div class="bowl p-4">
+          {#if longer}
+            <p class="no-print mb-2">
+              <Either
+                label="How much of it is drawn"
+                value={whole ? 'all' : 'day'}
+                choices={[
+                  ['day', 'this day'],
+                  ['all', 'all of it'],
+                ]}
+                onpick={(what) => (whole = what === 'all')}
+              />
+            </p>
+          {/if}
           <PlanChart
-            plan={planning.timed}
+            plan={drawn!}
             now={planning.now}
             done={(s) => planning.isDone(s)}
             held={(s) => planning.isHeld(s)}

@@ -231,7 +231,7 @@ export function planned({
       id: of.id,
       name: of.name,
       ...(of.way ? { way: of.way, says: ways[of.way].says } : {}),
-      ...(late && begun.has(of.id) ? { late } : {}),
+      ...(late && begun.has(of.id) && bakes[i]!.readyBy !== undefined ? { late } : {}),
       ...amountsFor(breads[i]!, of, found.steps),
     })),
     calls,

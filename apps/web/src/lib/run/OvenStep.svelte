@@ -56,7 +56,7 @@
 <div class="grid gap-4">
   {#if setting}
     <p>
-      <span class="quiet block">Set {run.oven?.name ?? 'the oven'} to</span>
+      <span class="quiet block">{run.oven?.name ?? 'The oven'}, set to</span>
       <b class="figure">{asWarmth(setting.set)}</b>
       {#if setting.says}<span class="quiet block"
           >for {asWarmth(step.celsius!)} inside: {setting.says}</span

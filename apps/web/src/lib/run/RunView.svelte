@@ -284,7 +284,7 @@
                 <MachineChoice {run} course={run.course} now={planning.now} {time} />
               </div>
             {/if}
-            <WeighStep {run} step={run.step} />
+            <WeighStep {run} step={run.step} water={bakeTimed?.water} />
           {:else if run.step.kind === 'check'}
             <CheckStep {run} />
           {:else if run.step.kind === 'first-rise' || run.step.kind === 'final-proof'}

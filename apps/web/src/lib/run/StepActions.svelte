@@ -78,4 +78,16 @@
     background: var(--ground);
     border-top: 1px solid var(--line);
   }
+  /* One row on a phone, pushed aside by a thumb: what is done most stands first. */
+  @media (max-width: 700px) {
+    .actions {
+      flex-wrap: nowrap;
+      overflow-x: auto;
+      margin-inline: -1rem;
+      padding-inline: 1rem;
+    }
+    .actions :global(.knob) {
+      flex-shrink: 0;
+    }
+  }
 </style>

@@ -11,11 +11,20 @@
   import Check from '@lucide/svelte/icons/check';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import PanDrawing from '../drawing/PanDrawing.svelte';
-  import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';
+  import { asMass, asMassNumber, asWarmth, say, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
   import { Weigher } from './weigher.svelte.ts';
 
-  let { run, step }: { run: Run; step: RunStep } = $props();
+  let {
+    run,
+    step,
+    water,
+  }: {
+    run: Run;
+    step: RunStep;
+    /** How warm what is poured is to be. */
+    water?: { readonly name: string; readonly celsius: number } | undefined;
+  } = $props();
 
   const items = $derived(run.itemsOf(step));
   const next = $derived(items.find((i) => !run.state.weighed.has(i.id)));
@@ -140,6 +149,13 @@
     </section>
   {/if}
 
+  {#if water && step.kind === 'weigh'}
+    <p class="text-lg first-letter:uppercase">
+      {water.name} at <b class="text-2xl tabular-nums">{asWarmth(water.celsius)}</b>, for a dough of {asWarmth(
+        run.view.bread.dough,
+      )}.
+    </p>
+  {/if}
   <ol class="items" aria-label="To weigh">
     {#each items as item (item.id)}
       {@const weighed = run.state.weighed.get(item.id)}

@@ -1,0 +1,274 @@
+import { expect } from 'chai';
+import {
+  breadOf,
+  breadTasks,
+  courseFor,
+  courseTimes,
+  defaultHousehold,
+  doughWants,
+  machineFit,
+  machineSizes,
+  machines,
+  nothingLearned,
+  resolve,
+  substitute,
+  isRefused,
+  usualCourse,
+  ways,
+  type Course,
+  type Formula,
+  type Household,
+  type Machine,
+} from '../core.ts';
+import { build } from '../build.ts';
+
+const machine: Machine = machines['two-paddle'];
+const household: Household = {
+  ...defaultHousehold,
+  appliances: [{ id: 'm', kind: 'machine', name: 'Machine', holds: 1, machine }],
+};
+const white = build({ 'bread-flour': 420, water: 245, oil: 20, salt: 8, 'instant-yeast': 5 });
+const whole = build(
+  { 'whole-wheat': 420, water: 290, salt: 8, 'instant-yeast': 5 },
+  'wholegrain-pan',
+);
+const fresh = build(
+  { 'fresh-hard-wheat': 430, water: 330, salt: 8, 'instant-yeast': 5 },
+  'wholegrain-pan',
+);
+const lowCarb = build(
+  {
+    'vital-gluten': 165,
+    'oat-fibre': 50,
+    'flax-meal': 80,
+    water: 237,
+    egg: 100,
+    'instant-yeast': 7,
+  },
+  'low-carb',
+);
+const sour = build({ 'bread-flour': 400, water: 270, salt: 9 }, 'pan', {
+  'bread-flour': 50,
+  water: 50,
+});
+const milky = build({ 'bread-flour': 420, milk: 260, egg: 50, salt: 8, 'instant-yeast': 5 });
+const plait = build(
+  { 'plain-flour': 500, milk: 210, egg: 50, butter: 70, sugar: 60, 'instant-yeast': 7 },
+  'plait',
+);
+
+const courseOf = (formula: Formula, edit: Partial<Course> = {}): Course => ({
+  ...usualCourse(formula, resolve(formula), 'liquids-first', household)!,
+  ...edit,
+});
+const programme = (use: string) => machine.programmes.find((p) => p.use === use)!;
+const found = (formula: Formula, edit: Partial<Course> = {}) =>
+  machineFit(formula, courseOf(formula, edit), household);
+const ids = (formula: Formula, edit: Partial<Course> = {}) => found(formula, edit).map((f) => f.id);
+
+describe('what a dough wants of a machine (handbook section 10)', () => {
+  it('white on the plain one, whole grain on the long one, low-carb on one short knead, all in the machine', () => {
+    const wants = (of: Formula) => doughWants(of, resolve(of));
+    expect(wants(white)).to.include({ use: 'plain', course: 'whole' });
+    expect(wants(whole)).to.include({ use: 'whole', course: 'whole' });
+    expect(wants(lowCarb)).to.include({ use: 'short', course: 'whole' });
+    expect(wants(build({ 'buckwheat-flour': 400, water: 380, 'instant-yeast': 6 })).use).to.equal(
+      'short',
+    );
+  });
+
+  it('warm fresh flour on the plain one; bought whole grain is not that', () => {
+    expect(doughWants(fresh, resolve(fresh)).use).to.equal('plain');
+    expect(doughWants(fresh, resolve(fresh)).why).to.match(/warm from the mill/);
+  });
+
+  it('a sourdough by eye, what is shaped by hand dough only; doped, a sourdough keeps to the clock', () => {
+    expect(doughWants(sour, resolve(sour)).course).to.equal('by-eye');
+    expect(doughWants(plait, resolve(plait)).course).to.equal('dough');
+    const doped = build({ 'bread-flour': 400, water: 270, salt: 9, 'instant-yeast': 3 }, 'pan', {
+      'bread-flour': 50,
+      water: 50,
+    });
+    expect(doughWants(doped, resolve(doped)).course).to.equal('whole');
+  });
+});
+
+describe('what does not fit a machine, with what puts it right', () => {
+  it('nothing where it fits', () => {
+    for (const of of [white, whole]) expect(ids(of)).to.deep.equal([]);
+  });
+
+  it('more flour than the size takes: another size, or scaled to it; just at its end it fits', () => {
+    const [, most] = machineSizes['1.5lb'].flour;
+    const at = (flour: number) =>
+      ids(build({ 'bread-flour': flour, water: 0.6 * flour, 'instant-yeast': 5 }), {
+        size: '1.5lb',
+      });
+    expect(at(most)).to.deep.equal([]);
+    expect(at(most + 1)).to.deep.equal(['too-large']);
+    const [finding] = found(build({ 'bread-flour': 520, water: 300, 'instant-yeast': 6 }), {
+      size: '1.5lb',
+    });
+    expect(finding!.fixes.map((f) => f.label)).to.deep.equal([
+      'The 2 lb size',
+      `Scale the bread to ${most} g of flour`,
+    ]);
+  });
+
+  it('less than nine tenths of what it wants: the paddle would miss it', () => {
+    const least = 0.9 * machineSizes['2lb'].flour[0];
+    const at = (flour: number) =>
+      ids(build({ 'bread-flour': flour, water: 0.6 * flour, 'instant-yeast': 5 }), { size: '2lb' });
+    expect(at(least)).to.deep.equal([]);
+    expect(at(least - 1)).to.deep.equal(['too-small']);
+  });
+
+  it('a low-carb dough on a long programme comes out a wrinkled lump: the short one', () => {
+    const [finding] = found(lowCarb, { programme: programme('whole') });
+    expect(finding!.id).to.equal('wrong-programme');
+    expect(finding!.says).to.match(/wrinkled/);
+    expect(finding!.fixes[0]).to.include({ kind: 'programme', programme: 'short' });
+  });
+
+  it('whole grain on the plain one: the long one', () => {
+    const [finding] = found(whole, { programme: programme('plain') });
+    expect(finding!.fixes[0]).to.include({ kind: 'programme', programme: 'whole' });
+  });
+
+  it('a sourdough on a yeast programme: the dough stage, by eye, bake only and a quarter of an hour more', () => {
+    const [finding] = found(sour, { kind: 'whole', programme: programme('plain') });
+    expect(finding!.fixes[0]).to.include({ kind: 'course', course: 'by-eye' });
+    const times = courseTimes(courseOf(sour));
+    expect(times.bakingShort).to.equal(15);
+    expect(times.baking).to.equal(60 + 15 + courseShift(sour));
+    // Switched off when it has kneaded: it does not stand warm until the dough programme ends.
+    expect(times.first).to.equal(22);
+  });
+
+  it('a delay with milk and egg: what keeps in their place, or now; what it offers can be taken', () => {
+    const [finding] = found(milky, { delay: 480 });
+    expect(finding!.id).to.equal('delay-perishables');
+    expect(finding!.says).to.match(/whole milk, egg/);
+    const instead = finding!.fixes.filter((f) => f.kind === 'instead');
+    expect(instead.map((f) => f.label)).to.include('water and milk powder in place of whole milk');
+    for (const fix of instead) {
+      const swap = substitute(milky, fix.line, fix.choice, household, nothingLearned);
+      expect(isRefused(swap), fix.label).to.equal(false);
+      if (isRefused(swap)) continue;
+      const spoils = resolve(swap.formula).filter((l) => l.of.perishable && l.grams > 0);
+      expect(
+        spoils.map((l) => l.id),
+        fix.label,
+      ).not.to.include(fix.line);
+    }
+    expect(ids(white, { delay: 480 })).to.deep.equal([]);
+  });
+
+  it('a delay longer than it can be set to', () => {
+    expect(ids(white, { delay: machine.mostDelay * 60 })).to.deep.equal([]);
+    expect(ids(white, { delay: machine.mostDelay * 60 + 1 })).to.deep.equal(['long-delay']);
+  });
+
+  it('weak wheat stands ten minutes of kneading, strong wheat all of it', () => {
+    const spelt = build({ 'spelt-white': 420, water: 235, salt: 8, 'instant-yeast': 5 });
+    expect(ids(spelt)).to.deep.equal(['weak-wheat']);
+    expect(found(spelt)[0]!.fixes[0]!.label).to.match(/after 10 min/);
+  });
+
+  it('warm flour and a long warming: said, and cold water', () => {
+    expect(ids(fresh)).to.include('warm-flour');
+    expect(
+      machineFit(
+        fresh,
+        courseFor(machines.stages, doughWants(fresh, resolve(fresh)), 430)!,
+        household,
+      ).map((f) => f.id),
+    ).not.to.include('warm-flour');
+  });
+
+  it('every programme, size and course of every machine is told in words, none without a way out', () => {
+    for (const of of [white, whole, fresh, lowCarb, sour, milky, plait])
+      for (const m of Object.values(machines) as Machine[])
+        for (const p of m.programmes)
+          for (const size of m.sizes)
+            for (const kind of ['whole', 'dough', 'by-eye'] as const) {
+              const course: Course = {
+                machine: m,
+                kind,
+                programme: p,
+                size,
+                crust: 'medium',
+                delay: 60,
+              };
+              for (const f of machineFit(of, course, household)) {
+                expect(f.says, f.id).to.match(/^[A-Z0-9].*[.]$/);
+                if (f.id !== 'warm-flour') expect(f.fixes, `${f.id} ${p.id}`).not.to.deep.equal([]);
+              }
+            }
+  });
+});
+
+describe('a machine’s part in a timetable', () => {
+  const tasks = (formula: Formula, course?: Course) => {
+    const bread = breadOf(
+      { id: 'b', formula, device: 'liquids-first', ...(course ? { course } : {}) },
+      household,
+      nothingLearned,
+    );
+    return breadTasks(bread, ways['as-it-is'].of(bread)).tasks;
+  };
+
+  it('a whole programme is as long as its stages, with ten minutes of weighing', () => {
+    const [loaf] = tasks(white);
+    expect(loaf).to.include({ kind: 'programme', usual: 209 + 10 });
+  });
+
+  it('larger, darker and later it is longer by that', () => {
+    const later = courseOf(white, { size: '1kg', crust: 'dark', delay: 120 });
+    expect(tasks(white, later)[0]!.usual).to.equal(214 + 5 + 8 + 120 + 10);
+  });
+
+  it('dough only: kneaded and risen there, then shaped, proofed and baked by hand', () => {
+    expect(tasks(plait).map((t) => t.kind)).to.deep.equal([
+      'mix',
+      'shape',
+      'final-proof',
+      'heat',
+      'bake',
+      'cool',
+    ]);
+    expect(tasks(plait)[0]!.usual).to.equal(90 + 10);
+  });
+
+  it('by eye it stands in the machine’s pan until it is baked, and no oven is heated', () => {
+    const own = tasks(sour);
+    expect(own.map((t) => t.kind)).to.deep.equal([
+      'feed',
+      'ripen',
+      'mix',
+      'first-rise',
+      'shape',
+      'final-proof',
+      'bake',
+      'cool',
+    ]);
+    for (const kind of ['mix', 'first-rise', 'final-proof', 'bake'])
+      expect(
+        own.find((t) => t.kind === kind)!.uses.map((u) => u.resource),
+        kind,
+      ).to.deep.equal(['machine']);
+    expect(own.find((t) => t.kind === 'bake')!.usual).to.equal(75 + courseShift(sour));
+  });
+
+  it('without a machine that was described it takes about 200 minutes, as before', () => {
+    const bread = breadOf(
+      { id: 'b', formula: white, device: 'liquids-first' },
+      defaultHousehold,
+      nothingLearned,
+    );
+    expect(breadTasks(bread, undefined).tasks[0]!.usual).to.equal(200);
+  });
+});
+
+/** Minutes that a larger or smaller loaf than the machine’s middle one bakes longer. */
+const courseShift = (of: Formula): number => 5 * (machine.sizes.indexOf(courseOf(of).size) - 1);
