@@ -51,13 +51,29 @@ export function courseOf(
   };
 }
 
-/**
- * A bake as it is led, from its events alone.
- *
- * @example runOf({id: 'b', formula, device: 'hand', events: [], household, belief}).steps.at(-1).id // 'taste'
- */
-export function runOf({ id, formula, device, events, household, belief }: RunGiven): RunView {
-  const state = bakeState(events);
+/** How a bake goes, apart from how far it is: worked out anew only where it goes otherwise. */
+interface Going extends Pick<RunView, 'formula' | 'bread' | 'way' | 'tasks'> {
+  readonly key: string;
+  readonly given: RunGiven;
+}
+const goings = new WeakMap<Formula, Going>();
+
+/** What of a bake's events decides how it goes. */
+const decides = ({ batch, instead, course, way, warmth }: BakeState): string =>
+  JSON.stringify([batch, instead, course, way, warmth]);
+
+function goingOf(given: RunGiven, state: BakeState): Going {
+  const { id, formula, device, household, belief } = given;
+  const key = decides(state);
+  const known = goings.get(formula);
+  if (
+    known?.key === key &&
+    known.given.id === id &&
+    known.given.device === device &&
+    known.given.household === household &&
+    known.given.belief === belief
+  )
+    return known;
   const made = asBaked(formula, state);
   const course = state.course && courseOf(state.course, household);
   const { air, dough } = state.warmth;
@@ -80,12 +96,32 @@ export function runOf({ id, formula, device, events, household, belief }: RunGiv
         .map((way) => ({ way, rises: ways[way].of(bread) }))
         .find((w) => w.rises);
   const { tasks } = breadTasks(bread, found?.rises);
-  return {
-    state,
+  const going: Going = {
+    key,
+    given,
     formula: made,
     bread,
     ...(found ? { way: found.way } : {}),
     tasks,
-    steps: runSteps(tasks, made, state),
+  };
+  goings.set(formula, going);
+  return going;
+}
+
+/**
+ * A bake as it is led, from its events alone.
+ *
+ * @example runOf({id: 'b', formula, device: 'hand', events: [], household, belief}).steps.at(-1).id // 'taste'
+ */
+export function runOf(given: RunGiven): RunView {
+  const state = bakeState(given.events);
+  const { formula, bread, way, tasks } = goingOf(given, state);
+  return {
+    state,
+    formula,
+    bread,
+    ...(way ? { way } : {}),
+    tasks,
+    steps: runSteps(tasks, formula, state),
   };
 }

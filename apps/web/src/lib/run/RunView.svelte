@@ -1,6 +1,8 @@
 <script lang="ts">
   import {
     nextTime,
+    planFacts,
+    putOff,
     type Belief,
     type Circumstances,
     type Formula,
@@ -70,13 +72,22 @@
   const planning = untrack(() => new Planning(data.plan, refresh));
   const planId = $derived(data.plan.plans.find((p) => p.bakeId === run.id)?.id ?? run.id);
   // What was tapped here moves the plan before the server has heard of it.
+  /** What of it a plan goes by: a thing that is weighed moves nothing. */
+  const told = $derived.by(() => {
+    const { batch, instead, course, way, warmth } = run.state;
+    const facts = [planFacts(run.steps, run.state), putOff(run.steps, run.state)];
+    return JSON.stringify([facts, batch, instead, course, way, warmth]);
+  });
   $effect(() => {
     const { plan } = data;
-    const { events } = run;
+    void told;
+    const events = untrack(() => run.events);
     const plans = plan.plans.map((p) =>
       p.begun && p.bakeId === run.id ? { ...p, begun: { ...p.begun, events } } : p,
     );
-    untrack(() => planning.receive({ ...plan, plans }));
+    // After what was tapped is drawn: a plan holds nobody's finger up.
+    const soon = setTimeout(() => planning.receive({ ...plan, plans }));
+    return () => clearTimeout(soon);
   });
 
   let awake = $state(true);
@@ -115,10 +126,10 @@
 
   let heading = $state<HTMLElement>();
   /** A screen reader hears which step it is now, and the keyboard goes on from there. */
-  let told = untrack(() => run.step.id);
+  let heard = untrack(() => run.step.id);
   $effect(() => {
-    if (run.step.id === told) return;
-    told = run.step.id;
+    if (run.step.id === heard) return;
+    heard = run.step.id;
     heading?.focus();
   });
 
