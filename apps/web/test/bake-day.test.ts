@@ -81,7 +81,7 @@ describe('a bake that is led', () => {
       ['marked', { rise: 'first', volume: 0.4 }, /volume/],
       ['batch', { share: 0.09 }, /share/],
       ['piece', { grams: -300 }, /grams/],
-      ['step', { step: 'bake', sense: 'longer', minutes: 1441 }, /minutes/],
+      ['step', { step: 'bake', sense: 'longer', minutes: 20_161 }, /minutes/],
       ['step', { step: '', sense: 'done' }, /step/],
       ['note', { step: 'bake', text: 'x'.repeat(4001) }, /text/],
       ['outcome', { stars: 6, words: [], note: '' }, /stars/],

@@ -55,7 +55,8 @@ export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'fla
 export type Form = (typeof forms)[number];
 /** Name of a step within its bake. */
 const stepName = text(120, 1);
-const minutes = number(1, 24 * 60);
+/** From the tap on: a step is put off, or takes longer, until then. */
+const minutes = number(1, 14 * 24 * 60);
 /** A thermometer's tip in bread. */
 export const coreSpan = [0, 115] as const;
 /** Pieces of one dough. */
@@ -87,9 +88,7 @@ function said(
   if (sense === 'begun') return { begunAt: at };
   if (sense === 'done') return { ...before, doneAt: over ?? at };
   if (sense === 'skipped') return { ...before, skippedAt: over ?? at };
-  const until = sense === 'later' ? 'notFrom' : 'notBefore';
-  const from = before?.[until];
-  return { ...before, [until]: later(from !== undefined && from > at ? from : at, by) };
+  return { ...before, [sense === 'later' ? 'notFrom' : 'notBefore']: later(at, by) };
 }
 
 /** Points further than this are no dough's. */

@@ -93,12 +93,12 @@ describe('what a run says of its plan', () => {
     expect(bakes.facts['final-proof']?.end).to.equal(at('11:20'));
   });
 
-  it('what takes longer is not over before that, and again longer adds up', () => {
+  it('what takes longer is not over before so many minutes from the tap; the last tap holds', () => {
     const longer = bake([
       weighed,
       ['11:20', 'step', step('bake', 'begun')],
       ['11:50', 'step', step('bake', 'longer', 10)],
-      ['11:52', 'step', step('bake', 'longer', 5)],
+      ['11:52', 'step', step('bake', 'longer', 13)],
     ]);
     expect(longer.facts['bake']).to.deep.equal({ start: at('11:20'), notBefore: iso('12:05') });
     const over = bake([

@@ -5,7 +5,6 @@
     panKindIds,
     panKinds,
     panMillilitres,
-    type Custom,
     type Pan,
     type PanKindId,
   } from '@tender-crumb/core';
@@ -16,14 +15,10 @@
 
   let {
     pans,
-    custom,
     onkeep,
-    oncustom,
   }: {
     pans: readonly Pan[];
-    custom: Custom | undefined;
     onkeep: (of: readonly Pan[]) => void;
-    oncustom: (of: Custom | undefined) => void;
   } = $props();
 
   let fault = $state('');
@@ -51,23 +46,6 @@
     const named = name.trim() || panKinds[kind].label;
     onkeep([...pans, { id: nanoid(), kind, name: named.slice(0, 60) }]);
     name = '';
-  }
-
-  let called = $derived(custom?.name ?? '');
-  let fromFlour = $derived(custom ? String(custom.fromFlour) : '');
-  let asideGrams = $derived(custom ? String(custom.grams) : '');
-  function keepCustom() {
-    if (called.trim() === '') {
-      oncustom(undefined);
-      return;
-    }
-    const [from, grams] = [numberIn(fromFlour), numberIn(asideGrams)];
-    if (!from || !grams || from < 100 || from > 50_000 || grams > 5000) {
-      fault = 'From how much flour, 100 g to 50 kg, and how much is set aside, in grams?';
-      return;
-    }
-    fault = '';
-    oncustom({ name: called.trim().slice(0, 60), fromFlour: from, grams });
   }
 </script>
 
@@ -136,40 +114,4 @@
     </label>
     <button class="knob touch" type="submit">Add it</button>
   </form>
-
-  <h2 class="mt-3">A piece set aside by custom</h2>
-  <p class="quiet">
-    Some households set a piece of dough aside once a batch has so much flour. Whether, from how
-    much and how much of it, yours decides; you are reminded when it is divided.
-  </p>
-  <div class="flex flex-wrap items-end gap-2">
-    <label class="quiet grid flex-1 basis-40 gap-1"
-      >What it is called
-      <input
-        class="field text-base text-ink"
-        maxlength="60"
-        placeholder="none here"
-        bind:value={called}
-        onchange={keepCustom}
-      />
-    </label>
-    <label class="quiet grid gap-1"
-      >From flour, g
-      <input
-        class="field w-28 text-right text-base text-ink"
-        inputmode="numeric"
-        bind:value={fromFlour}
-        onchange={keepCustom}
-      />
-    </label>
-    <label class="quiet grid gap-1"
-      >Set aside, g
-      <input
-        class="field w-24 text-right text-base text-ink"
-        inputmode="numeric"
-        bind:value={asideGrams}
-        onchange={keepCustom}
-      />
-    </label>
-  </div>
 </section>

@@ -99,7 +99,7 @@
         <p class="text-xl font-semibold" role="status">{say(done.says)}</p>
         {#if done.more}
           <div>
-            <button class="knob min-h-14" type="button" onclick={() => run.longer(step, done.more)}
+            <button class="knob min-h-14" type="button" onclick={() => run.longer(step, done.more!)}
               >{done.more} minutes more</button
             >
           </div>

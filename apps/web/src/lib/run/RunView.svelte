@@ -322,7 +322,7 @@
         </div>
       </section>
     {/key}
-    <StepActions {run} step={run.step} />
+    <StepActions {run} step={run.step} timed={timeOf(run.step)} now={planning.now} />
     <div class="no-print mt-4 grid gap-3">
       <DeviceDrawer />
       <div class="flex flex-wrap items-center gap-3">

@@ -1,9 +1,19 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core';
   import Undo2 from '@lucide/svelte/icons/undo-2';
+  import type { TimedStep } from '../plan/planned.ts';
   import { longerBy, laterBy, type Run } from './run.svelte.ts';
 
-  let { run, step }: { run: Run; step: RunStep } = $props();
+  let {
+    run,
+    step,
+    timed,
+    now,
+  }: { run: Run; step: RunStep; timed: TimedStep | undefined; now: Date } = $props();
+
+  /** Minutes until a moment of the plan; none where it is past. */
+  const until = (iso: string | undefined): number =>
+    iso === undefined ? 0 : Math.max(0, (Date.parse(iso) - now.getTime()) / 60_000);
 
   const taps = $derived(run.taps(step));
   const over = $derived(step.standing === 'done' || step.standing === 'skipped');
@@ -41,12 +51,17 @@
       >
     {/if}
     {#if step.standing === 'under-way'}
-      <button class="knob min-h-14" type="button" onclick={() => run.longer(step)}
+      <button
+        class="knob min-h-14"
+        type="button"
+        onclick={() => run.longer(step, until(timed?.end) + longerBy)}
         >It takes longer: +{longerBy} min</button
       >
     {:else if isNow || waits}
-      <button class="knob min-h-14" type="button" onclick={() => run.later(step)}
-        >Later: +{laterBy} min</button
+      <button
+        class="knob min-h-14"
+        type="button"
+        onclick={() => run.later(step, until(timed?.start) + laterBy)}>Later: +{laterBy} min</button
       >
     {/if}
     {#if isNow}

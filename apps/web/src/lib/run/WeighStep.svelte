@@ -107,7 +107,9 @@
         <p class="live">waiting for the scale to rest</p>
       {:else}
         <p class="live" aria-live="off">
-          {asMassNumber(Math.max(0, live.grams))}<span class="of"> of {asMass(next.grams)}</span>
+          {asMassNumber(Math.max(0, live.grams))}<span class="of"
+            >{` of ${asMass(next.grams)}`}</span
+          >
         </p>
         <progress max={next.grams} value={Math.min(next.grams, Math.max(0, live.grams))}></progress>
       {/if}

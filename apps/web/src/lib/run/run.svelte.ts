@@ -68,8 +68,8 @@ export interface RunData {
 /** A step is put off, and takes longer, by so much at a tap, minutes. */
 export const laterBy = 15;
 export const longerBy = 10;
-/** What was said within so much of each other was one tap, ms. */
-const oneTap = 20;
+/** Events of one tap have an id that begins alike: so they are taken back together. */
+const tapId = 21;
 const senseSays = {
   begun: 'begun',
   done: 'done',
@@ -293,9 +293,19 @@ export class Run {
   }
 
   say<Kind extends BakeEvent['kind']>(kind: Kind, data: EventOf<Kind>['data']): void {
-    const event = { id: nanoid(), at: this.#now(), kind, data } as BakeEvent;
+    const id = this.#tap === undefined ? nanoid(tapId) : `${this.#tap}_${(this.#said += 1)}`;
+    const event = { id, at: this.#now(), kind, data } as BakeEvent;
     this.events = [...this.events, event];
     void outbox().add(eventEntry(this.id, event));
+  }
+
+  #tap: string | undefined;
+  #said = 0;
+  /** Everything that one tap says. */
+  #atOnce(say: () => void): void {
+    [this.#tap, this.#said] = [nanoid(tapId), 0];
+    say();
+    this.#tap = undefined;
   }
 
   weigh(item: WeighingItem, grams = item.grams, byScale = false): void {
@@ -378,6 +388,10 @@ export class Run {
   }
 
   #over(step: RunStep, sense: 'done' | 'skipped'): void {
+    this.#atOnce(() => this.#saysOver(step, sense));
+    this.chosen = undefined;
+  }
+  #saysOver(step: RunStep, sense: 'done' | 'skipped'): void {
     if (isRise(step.kind) && sense === 'done') {
       if (step.begunAt === undefined) this.noteRise(riseOf[step.kind], 'begun');
       this.noteRise(riseOf[step.kind], 'there');
@@ -385,32 +399,38 @@ export class Run {
     const at = this.steps.findIndex((s) => s.id === step.id);
     const next = this.steps[at + 1];
     if (next && isRise(next.kind) && next.begunAt === undefined) this.begin(next);
-    this.chosen = undefined;
   }
 
   /** Everything in: where a machine makes it, it runs from now. */
   allIn(step: RunStep): void {
-    this.say('step', { step: step.id, sense: 'done' });
-    const runs = this.steps.find((s) => s.runs && s.task === step.task);
-    if (runs) this.say('step', { step: runs.id, sense: 'begun' });
+    this.#atOnce(() => {
+      this.say('step', { step: step.id, sense: 'done' });
+      const runs = this.steps.find((s) => s.runs && s.task === step.task);
+      if (runs) this.say('step', { step: runs.id, sense: 'begun' });
+    });
     this.chosen = undefined;
   }
 
-  later(step: RunStep): void {
-    this.say('step', { step: step.id, sense: 'later', minutes: laterBy });
+  /** It is put off, or takes longer, by so many minutes from now. */
+  later(step: RunStep, minutes: number): void {
+    this.say('step', { step: step.id, sense: 'later', minutes: Math.max(1, Math.round(minutes)) });
   }
-  longer(step: RunStep, by = longerBy): void {
-    this.say('step', { step: step.id, sense: 'longer', minutes: by });
+  longer(step: RunStep, minutes: number): void {
+    this.say('step', { step: step.id, sense: 'longer', minutes: Math.max(1, Math.round(minutes)) });
   }
 
   /** All before a step was done elsewhere: the bake is begun in its middle. */
   beginHere(step: RunStep): void {
-    for (const before of this.steps) {
-      if (before.id === step.id) break;
-      if (before.standing === 'ahead' || before.standing === 'under-way')
-        this.say('step', { step: before.id, sense: 'skipped' });
-    }
-    if (isRise(step.kind)) this.begin(step);
+    const before = this.steps.slice(
+      0,
+      this.steps.findIndex((s) => s.id === step.id),
+    );
+    this.#atOnce(() => {
+      for (const { id, standing } of before)
+        if (standing === 'ahead' || standing === 'under-way')
+          this.say('step', { step: id, sense: 'skipped' });
+      if (isRise(step.kind)) this.begin(step);
+    });
     this.chosen = undefined;
   }
 
@@ -444,9 +464,9 @@ export class Run {
   takeBackLast(): void {
     const last = this.lastTap;
     if (!last) return;
-    const from = Date.parse(last.at) - oneTap;
+    const tap = last.id.slice(0, tapId);
     const together = eventsThatCount(this.events).filter(
-      (e) => e.kind !== 'retracted' && Date.parse(e.at) >= from && e.at <= last.at,
+      (e) => e.kind !== 'retracted' && e.id.slice(0, tapId) === tap,
     );
     for (const event of together) this.retract(event.id);
     this.chosen = undefined;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Settings } from '@tender-crumb/core';
   import AppliancesForm from '$lib/pantry/AppliancesForm.svelte';
+  import CustomForm from '$lib/pantry/CustomForm.svelte';
   import PansForm from '$lib/pantry/PansForm.svelte';
   import HoursForm from '$lib/pantry/HoursForm.svelte';
   import { numberIn } from '$lib/pantry/faults.ts';
@@ -11,17 +12,24 @@
 
   let { data }: PageProps = $props();
 
-  const household = $derived(sync.settled(data.household));
+  /** What was just settled, until the page has it from the server: a row that came does not go in between. */
+  let pending = $state.raw<Partial<Settings>>({});
+  const household = $derived({ ...sync.settled(data.household), ...pending });
   const week = $derived(household.week);
   const zones = Intl.supportedValuesOf('timeZone');
   let said = $state('');
   let fault = $state('');
 
   async function keep(change: Partial<Settings>) {
-    const { refused, says } = await settle(household, change);
+    const before = household;
+    pending = { ...pending, ...change };
+    const mine = pending;
+    const { refused, says } = await settle(before, change);
     fault = refused ? says : '';
     said = refused ? '' : says;
     if (!refused) await refresh();
+    // Something settled meanwhile waits for its own answer.
+    if (pending === mine) pending = {};
   }
 
   function people(text: string) {
@@ -65,17 +73,16 @@
       hours={week.power}
       onkeep={(power) => void keep({ week: { ...week, power } })}
     />
+    <PansForm pans={household.pans} onkeep={(pans) => void keep({ pans })} />
+    <CustomForm
+      custom={household.custom}
+      onkeep={(custom) => void keep({ custom } as Partial<Settings>)}
+    />
   </div>
   <div class="bowl grid gap-6 p-4">
     <AppliancesForm
       appliances={household.appliances}
       onkeep={(appliances) => void keep({ appliances })}
-    />
-    <PansForm
-      pans={household.pans}
-      custom={household.custom}
-      onkeep={(pans) => void keep({ pans })}
-      oncustom={(custom) => void keep({ custom } as Partial<Settings>)}
     />
     <section class="grid gap-3" aria-label="House">
       <h2>House</h2>
