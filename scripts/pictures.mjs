@@ -39,18 +39,29 @@ async function visit(page, path) {
 }
 
 /** Begins a bake and goes to it. */
-async function bake(page, formula) {
+async function bake(page, formula, method) {
   const begun = await page.request.post(`${address}/api/v1/bakes`, {
-    data: { formulaId: formula, formulaVersion: 1, method: 'liquids-first' },
+    data: { formulaId: formula, formulaVersion: 1, method },
   });
   const { id } = await begun.json();
   await visit(page, `/bake/${id}`);
 }
 
+/** Looks at a step of the bake. */
+const step = (page, name) =>
+  page.getByRole('navigation', { name: 'Steps of the bake' }).getByRole('button', { name }).click();
+
 /** Plans breads, and nothing else, so many days from now at an hour. */
 async function plan(page, breads) {
   const { plans } = await (await page.request.get(`${address}/api/v1/plans`)).json();
-  for (const { id } of plans) await page.request.delete(`${address}/api/v1/plans/${id}`);
+  for (const { id, bakeId } of plans) {
+    await page.request.delete(`${address}/api/v1/plans/${id}`);
+    if (bakeId === undefined) continue;
+    const event = { id: 'given-up', at: new Date().toISOString(), kind: 'abandoned', data: {} };
+    await page.request.post(`${address}/api/v1/bakes/${bakeId}/events`, {
+      data: { events: [event] },
+    });
+  }
   for (const [formulaId, days, hour] of breads) {
     const moment = new Date(Date.now() + days * 86_400_000);
     moment.setUTCHours(hour, 0, 0, 0);
@@ -66,13 +77,6 @@ const pictures = [
   { name: 'shelf', path: '/' },
   { name: 'bench-plain', path: '/bench/lockside-whole', whole: false },
   { name: 'bench', path: '/bench/wash-house-hundred' },
-  {
-    name: 'bench-phone-dark',
-    path: '/bench/wash-house-hundred',
-    size: phone,
-    dark: true,
-    whole: false,
-  },
   {
     name: 'bench-sure',
     path: '/bench/porridge-rolls',
@@ -94,27 +98,6 @@ const pictures = [
     },
   },
   {
-    name: 'bench-goal',
-    path: '/bench/thin-slice-seed',
-    size: { width: 1280, height: 1400 },
-    async go(page) {
-      await page.getByRole('tab', { name: 'Goal' }).click();
-      await page.getByLabel('Net carbohydrate').fill('1.4');
-      await page.getByRole('button', { name: 'Find a bread' }).click();
-      await page.getByRole('table', { name: 'The bread that was found' }).waitFor();
-    },
-  },
-  {
-    name: 'bench-swap',
-    path: '/bench/lockside-white',
-    async go(page) {
-      await page.getByRole('button', { name: 'What to do with strong bread flour' }).click();
-      await page.getByRole('menuitem', { name: 'Something in its place' }).click();
-      const dialog = page.getByRole('dialog');
-      await dialog.getByRole('button', { name: 'whole wheat flour', exact: true }).click();
-    },
-  },
-  {
     name: 'bench-leaven',
     path: '/bench/towpath-sourdough',
     size: { width: 1280, height: 1900 },
@@ -122,6 +105,89 @@ const pictures = [
       await page.getByRole('tab', { name: 'Leaven' }).click();
       await page.getByRole('slider', { name: 'Starter' }).waitFor();
     },
+  },
+  {
+    name: 'leavens',
+    path: '/pantry/leavens',
+    size: { width: 1280, height: 1000 },
+    async go(page) {
+      const moment = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);
+      await page.getByLabel('Ripe at').first().fill(`${moment}T09:00`);
+    },
+  },
+  { name: 'book', path: '/book' },
+  { name: 'pantry', path: '/pantry' },
+  {
+    name: 'bake-day',
+    path: '/bake',
+    go: (page) => page.getByRole('img', { name: /line of time/ }).waitFor(),
+  },
+  {
+    name: 'bake-weigh',
+    size: tablet,
+    async go(page) {
+      await bake(page, 'lockside-white', 'liquids-first');
+      await page.getByText('Stand-in devices').click();
+      await page.getByRole('button', { name: 'Switch them on' }).click();
+      await page.getByRole('button', { name: '10 times as fast' }).click();
+      const scale = page.getByRole('region', { name: 'On the scale' });
+      for (const grams of [245, 8, 12]) {
+        await scale.locator('.of').waitFor();
+        await page.getByLabel('Grams', { exact: true }).fill(String(grams));
+        await page.getByRole('button', { name: 'Put on' }).click();
+        await page.waitForTimeout(1600);
+      }
+      await page.evaluate(() => scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'bake-check',
+    size: tablet,
+    async go(page) {
+      await bake(page, 'lockside-white', 'liquids-first');
+      await page.getByRole('button', { name: 'All in: it runs' }).click();
+      await page
+        .getByRole('list', { name: 'How a dough can look' })
+        .getByRole('button', { name: /tight/ })
+        .click();
+      await page.getByRole('button', { name: 'It feels like this' }).click();
+    },
+  },
+  {
+    name: 'bake-rise',
+    size: tablet,
+    path: '/bake/under-way',
+    go: (page) => page.getByText('over about').waitFor(),
+  },
+  {
+    name: 'bake-shape',
+    size: { width: 1280, height: 1000 },
+    async go(page) {
+      await visit(page, '/bake/under-way');
+      await step(page, 'Divide and shape');
+      for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Next move' }).click();
+    },
+  },
+  {
+    name: 'bake-oven',
+    size: upright,
+    async go(page) {
+      await visit(page, '/bake/under-way');
+      await step(page, /^Bake/);
+      await page.locator('.when b').waitFor();
+    },
+  },
+  {
+    name: 'bake-phone-dark',
+    size: phone,
+    dark: true,
+    path: '/bake/under-way',
+    go: (page) => page.getByText('over about').waitFor(),
+  },
+  {
+    name: 'rescue',
+    path: '/bake/rescue',
+    go: (page) => page.getByRole('button', { name: /slack/ }).click(),
   },
   {
     name: 'plan-two',
@@ -136,62 +202,6 @@ const pictures = [
     name: 'plan-poolish',
     size: { width: 1280, height: 1250 },
     go: (page) => plan(page, [['overnight-flatbread', 2, 13]]),
-  },
-  {
-    name: 'plan-sourdough',
-    size: upright,
-    go: (page) => plan(page, [['towpath-sourdough', 2, 18]]),
-  },
-  {
-    name: 'leavens',
-    path: '/pantry/leavens',
-    size: { width: 1280, height: 1000 },
-    async go(page) {
-      const moment = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);
-      await page.getByLabel('Ripe at').first().fill(`${moment}T09:00`);
-    },
-  },
-  { name: 'book', path: '/book' },
-  { name: 'pantry', path: '/pantry' },
-  {
-    name: 'bake-weigh',
-    size: tablet,
-    async go(page) {
-      await bake(page, 'lockside-white');
-      for (const tick of (await page.locator('button.tick').all()).slice(0, 3)) await tick.click();
-    },
-  },
-  {
-    name: 'bake-check',
-    size: tablet,
-    async go(page) {
-      await bake(page, 'lockside-white');
-      await page.getByRole('button', { name: '2 Dough check' }).click();
-      await page.getByRole('slider', { name: 'How the dough feels' }).focus();
-      for (let i = 0; i < 14; i += 1) await page.keyboard.press('ArrowLeft');
-      await page.getByRole('button', { name: 'It feels like this' }).click();
-    },
-  },
-  {
-    name: 'bake-rise',
-    size: tablet,
-    async go(page) {
-      await bake(page, 'towpath-sourdough');
-      await page.getByRole('button', { name: '3 Rise' }).click();
-      const first = page.getByRole('region', { name: 'First rise' });
-      await first.getByRole('button', { name: 'It rises from now' }).click();
-      await first.getByText(/^Look at/).waitFor();
-    },
-  },
-  {
-    name: 'bake-away',
-    size: tablet,
-    async go(page) {
-      await bake(page, 'lockside-white');
-      await page.route('**/api/v1/**', (route) => route.abort());
-      for (const tick of (await page.locator('button.tick').all()).slice(0, 2)) await tick.click();
-      await page.getByText('The server is away').waitFor();
-    },
   },
 ];
 
