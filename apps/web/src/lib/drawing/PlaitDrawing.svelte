@@ -7,14 +7,13 @@
   const row = 13;
   const left = 12;
   /** Pieces of a strand reach so far over each other that no seam shows. */
-  const lap = 0.6;
+  const laps = { edge: 0.4, strand: 1.4 } as const;
   const x = (place: number) => left + place * gap;
 
   interface Segment {
     readonly strand: number;
-    readonly d: string;
+    readonly d: (lap: number) => string;
     readonly over: boolean;
-    readonly last: boolean;
   }
   /** Crossing by crossing, each strand a row lower; those below are drawn first. */
   const drawn = $derived.by(() => {
@@ -24,14 +23,15 @@
     for (let move = 0; move < moves; move += 1) {
       const { crossings } = plait.moves[move % plait.moves.length]!;
       for (const { at, leftOver } of crossings) {
+        const [from, until] = [y, y + row];
         order.forEach((strand, place) => {
           const to = place === at ? at + 1 : place === at + 1 ? at : place;
-          const crosses = to !== place;
+          const half = from + row / 2;
+          const bend = `C${x(place)} ${half} ${x(to)} ${half} ${x(to)} ${until}`;
           segments.push({
             strand,
-            d: `M${x(place)} ${y - lap} V${y} C${x(place)} ${y + row / 2} ${x(to)} ${y + row / 2} ${x(to)} ${y + row} v${lap}`,
-            over: !crosses || (place === at) === leftOver,
-            last: move === moves - 1,
+            d: (lap) => `M${x(place)} ${from - lap} V${from} ${bend} v${lap}`,
+            over: to === place || (place === at) === leftOver,
           });
         });
         const next = [...order];
@@ -40,8 +40,9 @@
         y += row;
       }
     }
+    const end = y;
     order.forEach((strand, place) =>
-      segments.push({ strand, d: `M${x(place)} ${y - lap} V${y + 16}`, over: true, last: false }),
+      segments.push({ strand, d: (lap) => `M${x(place)} ${end - lap} V${end + 16}`, over: true }),
     );
     return { segments, height: y + 22 };
   });
@@ -56,9 +57,9 @@
 >
   {#each [false, true] as over (over)}
     {#each drawn.segments.filter((s) => s.over === over) as segment, i (i)}
-      <path d={segment.d} class="edge" />
+      <path d={segment.d(laps.edge)} class="edge" />
       <path
-        d={segment.d}
+        d={segment.d(laps.strand)}
         class="strand"
         style:stroke="color-mix(in oklab, var(--grain), var(--enamel) {100 -
           tones[segment.strand % tones.length]!}%)"

@@ -113,7 +113,7 @@
         {/if}
         <div class="bowl p-4">
           {#if longer}
-            <p class="no-print mb-2">
+            <div class="no-print mb-2 w-fit">
               <Either
                 label="How much of it is drawn"
                 value={whole ? 'all' : 'day'}
@@ -123,7 +123,7 @@
                 ]}
                 onpick={(what) => (whole = what === 'all')}
               />
-            </p>
+            </div>
           {/if}
           <PlanChart
             plan={drawn!}

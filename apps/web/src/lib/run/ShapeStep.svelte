@@ -192,10 +192,10 @@
       {:else}
         <p class="text-lg font-semibold" role="status">
           All {pieces} are there.
-          {#if Math.abs(standing.left) >= 2}
-            {asMass(Math.abs(standing.left))}
+          {#if Math.abs(standing.over) >= 1}
+            {asMass(Math.round(Math.abs(standing.left)))}
             {standing.left > 0 ? 'are left: about' : 'too much went in: about'}
-            {asMass(Math.abs(standing.over))}
+            {asMass(Math.round(Math.abs(standing.over)))}
             {standing.left > 0 ? 'onto each piece.' : 'less for each.'}
           {/if}
         </p>

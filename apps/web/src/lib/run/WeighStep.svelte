@@ -112,6 +112,14 @@
           >
         </p>
         <progress max={next.grams} value={Math.min(next.grams, Math.max(0, live.grams))}></progress>
+        {#if inside > 0}
+          <p class="quiet">
+            In already: {items
+              .filter((i) => isIn.has(i.id))
+              .map((i) => `${i.name} ${asMass(run.state.weighed.get(i.id)!.grams)}`)
+              .join(', ')}
+          </p>
+        {/if}
       {/if}
       {#if live.standing === 'over'}
         <p class="font-semibold text-act" role="alert">
@@ -327,6 +335,20 @@
   progress {
     width: 100%;
     height: 1rem;
+    overflow: hidden;
+    appearance: none;
+    border: 1.5px solid var(--rim);
+    border-radius: 2px 2px 8px 8px;
+    background: var(--sunk);
+  }
+  progress::-webkit-progress-bar {
+    background: var(--sunk);
+  }
+  progress::-webkit-progress-value {
+    background: var(--rim);
+  }
+  progress::-moz-progress-bar {
+    background: var(--rim);
   }
   .items {
     display: grid;
