@@ -37,6 +37,9 @@ export const mostTries = 400;
 /** A bake that is to begin at a time may be begun so much later, minutes. Own choice, no source. */
 export const beginSlack = 30;
 
+/** A dough that is ready waits so long for an oven that is cold, minutes: it is late, and not without a plan. Own choice, no source. */
+const overrun = 60;
+
 /** Places of a task's two moments. */
 const startOf = (i: number): number => 1 + 2 * i;
 const endOf = (i: number): number => 2 + 2 * i;
@@ -57,8 +60,8 @@ function rulesOf(puzzle: Puzzle, at: ReadonlyMap<string, number>): Network | und
     } else if (!network.fix(0, start, fact.start)) return undefined;
     if (fact?.end === undefined) {
       if (!holds(0, end, now, horizon)) return undefined;
-      // What has begun is over when it is over, however late that is.
-      const over = fact?.start === undefined ? 0 : now - fact.start;
+      // What has begun is over when it is over, however late that is; what comes after it may need a while yet.
+      const over = fact?.start === undefined ? 0 : now - fact.start + overrun;
       const longer =
         fact?.start === undefined || fact.notBefore === undefined ? 0 : fact.notBefore - fact.start;
       const least = Math.max(task.least, longer);
