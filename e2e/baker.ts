@@ -59,7 +59,7 @@ export class Baker {
     if ((await drawer.getAttribute('open')) === null)
       await drawer.locator('summary').first().click();
     await drawer.getByRole('button', { name: 'Switch them on' }).click();
-    await drawer.getByRole('button', { name: '10 times as fast' }).click();
+    await drawer.getByRole('button', { name: '60 times as fast' }).click();
   }
   get drawer(): Locator {
     return this.page.locator('details', { hasText: 'Stand-in devices' }).first();
@@ -83,6 +83,8 @@ export class Baker {
     for (let i = 0; i < count; i += 1) {
       const row = rows.nth(i);
       if ((await row.getAttribute('aria-pressed')) === 'true') continue;
+      const name = await row.locator('.name').textContent();
+      await expect(scale.locator('b').first()).toHaveText(name!);
       await expect(scale.locator('.of')).toBeVisible();
       const wanted = /([\d.,]+)/.exec((await scale.locator('.of').textContent())!)![1]!;
       await this.puts(Number(wanted.replace(',', '')));

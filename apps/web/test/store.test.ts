@@ -40,8 +40,11 @@ describe('the demo household', () => {
   it('has its seven kinds of bread, two bags of each flour and nine months of bakes that taught', async () => {
     const formulas = await listFormulas(db);
     expect(formulas.total).to.equal(8);
-    const { rows, total } = await listBakes(db, { limit: 200 });
+    const { rows: all, total } = await listBakes(db, { limit: 200 });
     expect(total).to.be.within(60, 150);
+    // One is under way, and has taught nothing yet.
+    const rows = all.filter((b) => b.finishedAt);
+    expect(all.length - rows.length).to.equal(1);
     expect(rows.every((b) => b.lesson?.felt !== undefined)).to.equal(true);
     const days = (Date.parse(rows[0]!.startedAt) - Date.parse(rows.at(-1)!.startedAt)) / 86_400_000;
     expect(days).to.be.within(240, 275);
@@ -57,7 +60,7 @@ describe('the demo household', () => {
   });
 
   it('its forecasts hold about as often as they say', async () => {
-    const { rows } = await listBakes(db, { limit: 200 });
+    const rows = (await listBakes(db, { limit: 200 })).rows.filter((b) => b.finishedAt);
     const held = rows.filter(({ lesson }) => {
       const { low, high } = lesson!.mixed;
       return lesson!.felt! >= low && lesson!.felt! <= high;

@@ -50,7 +50,7 @@
     {@const current = !done && (begun || step.id === planning.next?.id)}
     <li
       class="grid grid-cols-[6rem_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-line py-1"
-      class:opacity-50={done}
+      class:text-soft={done}
     >
       <button
         class="touch flex items-center gap-1 text-left text-lg font-bold tabular-nums hover:underline"

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core';
+  import { ovenSetting, type RunStep } from '@tender-crumb/core';
   import type { TimedStep } from '../plan/planned.ts';
   import { asMass, asWarmth, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
@@ -13,6 +13,15 @@
     timeOf: (step: RunStep) => TimedStep | undefined;
     time: (iso: string) => string;
   } = $props();
+
+  /** As it is set on this oven; of a place that it stands in, its air. */
+  const warmthOf = ({ kind, celsius }: RunStep): string => {
+    if (celsius === undefined) return '';
+    const oven = kind === 'heat' || kind === 'bake';
+    return oven
+      ? `, set to ${asWarmth(ovenSetting(celsius, run.oven).set)}`
+      : ` at ${asWarmth(celsius)}`;
+  };
 </script>
 
 <!-- One page for the counter: what goes in, and what is done when. Printed only. -->
@@ -42,9 +51,7 @@
             <tr>
               <td class="grams">{timed ? time(timed.start) : ''}</td>
               <td>
-                <b>{step.label}</b>{step.celsius === undefined
-                  ? ''
-                  : ` at ${asWarmth(step.celsius)}`}
+                <b>{step.label}</b>{warmthOf(step)}
                 <small>{say(run.sign(step))}</small>
               </td>
             </tr>

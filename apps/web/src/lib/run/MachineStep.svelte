@@ -8,7 +8,7 @@
   } from '@tender-crumb/core';
   import { scaleLinear } from 'd3-scale';
   import { standIns } from '../devices/stand-ins.svelte.ts';
-  import { asMass } from '../ui/writing.ts';
+  import AddIns from './AddIns.svelte';
   import type { Run } from './run.svelte.ts';
 
   let {
@@ -53,7 +53,6 @@
   const at = (m: number) =>
     begun === undefined ? `${m} min in` : time(new Date(begun + (m + dark) * 60_000).toISOString());
   const cut = $derived(run.state.power.at(-1)?.what === 'cut');
-  const atSignal = $derived(run.atSignal);
 
   // What the machine says of its power goes into the book by itself.
   $effect(() => {
@@ -96,23 +95,13 @@
       {/if}
     </figcaption>
   </figure>
+  <AddIns
+    {run}
+    when={times.signal === undefined
+      ? 'Once it has kneaded for a quarter of an hour:'
+      : `At its signal, ${at(times.signal)}:`}
+  />
   <ul class="grid gap-1 text-lg">
-    {#if times.signal !== undefined && atSignal.length > 0}
-      <li>
-        <b>{at(times.signal)}</b> its signal: {atSignal
-          .map((i) => `${i.name} ${asMass(i.grams)}`)
-          .join(', ')}
-        {#each atSignal as item (item.id)}
-          <button
-            class="knob min-h-14"
-            type="button"
-            aria-pressed={run.state.weighed.has(item.id)}
-            onclick={() => (run.state.weighed.has(item.id) ? run.unweigh(item) : run.weigh(item))}
-            >{item.name} is in</button
-          >
-        {/each}
-      </li>
-    {/if}
     {#if times.still !== undefined}
       <li><b>{at(times.still)}</b> the paddle turns no more: it can be lifted out</li>
     {/if}

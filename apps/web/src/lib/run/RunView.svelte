@@ -25,6 +25,7 @@
   import type { PlanData } from '../server/plan-data.ts';
   import { refresh } from '../ui/refresh.ts';
   import { keepAwake } from './awake.ts';
+  import AddIns from './AddIns.svelte';
   import CheckStep from './CheckStep.svelte';
   import CoolStep from './CoolStep.svelte';
   import CounterSheet from './CounterSheet.svelte';
@@ -304,6 +305,8 @@
             <ShapeStep {run} />
           {:else if run.step.kind === 'heat' || run.step.kind === 'bake'}
             <OvenStep {run} step={run.step} now={planning.now} />
+          {:else if run.step.kind === 'mix' && !run.step.runs}
+            <AddIns {run} when="At the end of the kneading, folded in:" />
           {:else if run.step.runs && run.course}
             <MachineStep {run} step={run.step} course={run.course} now={planning.now} {time} />
           {:else if run.step.kind === 'cool'}

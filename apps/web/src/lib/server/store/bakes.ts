@@ -238,7 +238,10 @@ export async function readBake(db: Database, id: string): Promise<BakeWithEvents
   return row && (await withEvents(db, [stored(row)]))[0];
 }
 
-/** What was noted at each step of the bake of that bread before this one. */
+/** Notes are looked for in so many bakes before. */
+const notesIn = 10;
+
+/** What was noted last at each step of the bakes of that bread before this one. */
 export async function notesBefore(
   db: Database,
   { id, formulaId, startedAt }: StoredBake,
@@ -252,10 +255,17 @@ export async function notesBefore(
     .where('started_at', '<', startedAt)
     .where('id', '!=', id)
     .orderBy('started_at', 'desc')
-    .limit(1)
-    .executeTakeFirst();
-  if (!before) return {};
-  return bakeState((await eventsOf(db, [before.id])).get(before.id) ?? []).notes;
+    .limit(notesIn)
+    .execute();
+  const events = await eventsOf(
+    db,
+    before.map((b) => b.id),
+  );
+  // The oldest first: what was said later at a step takes its place.
+  return before.reduceRight<BakeState['notes']>(
+    (notes, b) => ({ ...notes, ...bakeState(events.get(b.id) ?? []).notes }),
+    {},
+  );
 }
 
 /** Where the last bakes of some formulas were felt to be, newest first, at most `each` of one. */
