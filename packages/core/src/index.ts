@@ -444,7 +444,13 @@ export { rescueDough, type DoughRescue } from './rescue/rescue-dough.ts';
 export { rescueOver, type GoneOver } from './rescue/rescue-over.ts';
 export { rescueRise, type NoRise, type RiseRescue } from './rescue/rescue-rise.ts';
 export type { Cause } from './rescue/cause.ts';
-export { nearEnough, notWeighed, weighInNext, type WeighIn } from './bake/weigh-in.ts';
+export {
+  nearEnough,
+  notWeighed,
+  tooLittleFor,
+  weighInNext,
+  type WeighIn,
+} from './bake/weigh-in.ts';
 export { strengthShares } from './dough/strength.ts';
 export { aheadSteps } from './bake/ahead-steps.ts';
 export { dayOf, toBuy, toHave, type DayOf, type ToBuy } from './bake/first-loaf.ts';

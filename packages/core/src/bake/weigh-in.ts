@@ -23,9 +23,12 @@ const liftedBy = 15;
 /** A mark is met within this share of it. Handbook section 8: 2 % of flour is felt. */
 const nearShare = 0.01;
 
-/** How near a mark is met, grams: a step of the scale, or one per cent. */
+/** How near a mark is met, grams: a step of the scale, or one per cent; and never as near to nothing. */
 export const nearEnough = (target: number, step: number): number =>
-  Math.max(step, target * nearShare);
+  Math.min(target / 2, Math.max(step, target * nearShare));
+
+/** So little that the scale does not show it: it goes in by the spoon. */
+export const tooLittleFor = (target: number, step: number): boolean => target < step;
 
 /**
  * What a reading of the scale makes of what is being poured. The scale's own zero is not touched: what lay

@@ -23,6 +23,7 @@ import {
   scaleLater,
   scaleReading,
   scaleStandIn,
+  tooLittleFor,
   tare,
   weighInNext,
   type ScaleStandIn,
@@ -191,6 +192,21 @@ describe('weighing in, from what a scale says', () => {
     expect(play(300, putOn(bowl.scale, 296), 8, bowl.weighing).weighing.standing).to.equal(
       'pouring',
     );
+  });
+
+  it('nothing is not a gram: so little as a step of the scale wants to be seen, and less goes by the spoon', () => {
+    const bowl = play(1, putOn(scaleStandIn(), 300), 8);
+    expect(bowl.weighing.standing).to.equal('empty');
+    expect(play(1, bowl.scale, 10, bowl.weighing).weighing.standing).to.equal('empty');
+    expect(play(1, putOn(bowl.scale, 1), 8, bowl.weighing).weighing).to.include({
+      standing: 'in',
+      grams: 1,
+    });
+    expect([tooLittleFor(0.9, 1), tooLittleFor(1, 1), tooLittleFor(0.3, 0.1)]).to.deep.equal([
+      true,
+      false,
+      false,
+    ]);
   });
 
   it('a bowl that is lifted is not a negative weight, and goes on where it was', () => {

@@ -4,6 +4,7 @@
     measureText,
     mostGrams,
     numberTyped,
+    tooLittleFor,
     totals,
     type RunStep,
     type WeighingItem,
@@ -39,8 +40,11 @@
   let fault = $state('');
 
   const weigher = new Weigher(standIns.scale);
+  const bySpoon = $derived(
+    next !== undefined && weigher.listens && tooLittleFor(next.grams, standIns.scale.step),
+  );
   $effect(() => {
-    const grams = weigher.hear(step.standing === 'done' ? undefined : next);
+    const grams = weigher.hear(step.standing === 'done' || bySpoon ? undefined : next);
     if (grams !== undefined && next) run.weigh(next, grams, true);
   });
   const live = $derived(weigher.listens ? weigher.now : undefined);
@@ -103,6 +107,13 @@
       {#if live.standing === 'lifted'}
         <p class="live">the bowl is off</p>
         <p>Put it back: it goes on where it was.</p>
+      {:else if bySpoon}
+        <p class="live">{asMass(next.grams)}</p>
+        <p>
+          So little this scale does not show: by the spoon{inMeasure(next)
+            ? `, ${inMeasure(next)}`
+            : ''}.
+        </p>
       {:else if live.standing === 'waiting'}
         <p class="live">waiting for the scale to rest</p>
       {:else}
@@ -121,14 +132,18 @@
           </p>
         {/if}
       {/if}
-      {#if live.standing === 'over'}
+      {#if live.standing === 'over' && !bySpoon}
         <p class="font-semibold text-act" role="alert">
           {asMass(live.grams - next.grams)} over.
           {shownOver ? say(shownOver.says) : 'So little is not felt.'}
         </p>
       {/if}
       <div class="flex flex-wrap gap-2">
-        {#if live.standing === 'over'}
+        {#if bySpoon}
+          <button class="knob knob-act min-h-14" type="button" onclick={() => run.weigh(next)}
+            >It is in</button
+          >
+        {:else if live.standing === 'over'}
           {#if shownOver?.fix}
             {@const { line, name, grams } = shownOver.fix}
             <button
