@@ -88,13 +88,17 @@ export const toStep = async (page: Page, name: string | RegExp): Promise<void> =
 
 /** Gives every bake up that is under way, so that nothing stands in a plan's way. */
 export const giveUpAll = async (page: Page): Promise<void> => {
-  const { plans } = (await (await page.request.get('/api/v1/plans')).json()) as {
-    plans: Array<{ bakeId?: string }>;
-  };
-  for (const { bakeId } of plans) {
-    if (bakeId === undefined) continue;
-    const event = { id: 'given-up', at: new Date().toISOString(), kind: 'abandoned', data: {} };
-    await page.request.post(`/api/v1/bakes/${bakeId}/events`, { data: { events: [event] } });
+  // A plan holds so many; behind them stand the others.
+  for (;;) {
+    const { plans } = (await (await page.request.get('/api/v1/plans')).json()) as {
+      plans: Array<{ bakeId?: string }>;
+    };
+    const open = plans.flatMap((p) => p.bakeId ?? []);
+    if (open.length === 0) return;
+    for (const bake of open) {
+      const event = { id: 'given-up', at: new Date().toISOString(), kind: 'abandoned', data: {} };
+      await page.request.post(`/api/v1/bakes/${bake}/events`, { data: { events: [event] } });
+    }
   }
 };
 

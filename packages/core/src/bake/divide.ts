@@ -9,18 +9,55 @@ export const scraps = figure(0.015, 'share of the dough', 0.005, commonPractice)
 interface FormRow {
   readonly label: string;
   readonly usual: readonly [least: number, most: number];
+  /** How it is shaped, in a sentence or two. */
+  readonly how: string;
   readonly source: string;
 }
 
 /** One row a form. Handbook section 12. */
 export const formRows = {
-  loaf: { label: 'one loaf, or some', usual: [250, 1200], source: commonPractice },
-  rolls: { label: 'rolls', usual: [60, 105], source: commonPractice },
-  rings: { label: 'rings', usual: [100, 115], source: 'bagels, from memory' },
-  balls: { label: 'balls for pizza or flatbread', usual: [80, 350], source: commonPractice },
-  plait: { label: 'a plait', usual: [80, 300], source: 'strands, common practice, no source' },
-  sticks: { label: 'sticks', usual: [250, 350], source: commonPractice },
-  flat: { label: 'one flat sheet', usual: [200, 1200], source: commonPractice },
+  loaf: {
+    label: 'one loaf, or some',
+    usual: [250, 1200],
+    how: 'Press it flat, fold both sides in, roll it up tightly towards you; seam below.',
+    source: commonPractice,
+  },
+  rolls: {
+    label: 'rolls',
+    usual: [60, 105],
+    how: 'Cup a hand over the piece and roll it on the bare bench in small circles, until its skin is tight.',
+    source: commonPractice,
+  },
+  rings: {
+    label: 'rings',
+    usual: [100, 115],
+    how: 'Round it, push a thumb through its middle, and turn it on two fingers until the hole is twice as wide as you want it.',
+    source: 'bagels, from memory',
+  },
+  balls: {
+    label: 'balls for pizza or flatbread',
+    usual: [80, 350],
+    how: 'Pull its edges under until the top is smooth, pinch it shut below; oil it, and let it rest before it is stretched.',
+    source: commonPractice,
+  },
+  plait: {
+    label: 'a plait',
+    usual: [80, 300],
+    how: 'Roll each piece to a rope, let all of them rest for five minutes, then plait loosely: it grows.',
+    source: 'strands, common practice, no source',
+  },
+  sticks: {
+    label: 'sticks',
+    usual: [250, 350],
+    how: 'Press it to a rectangle, fold it in three, rest it; then roll it out from the middle with both hands.',
+    source: commonPractice,
+  },
+  flat: {
+    label: 'one flat sheet',
+    usual: [200, 1200],
+    how: 'Oil the tray and your hands, press it out from the middle; where it springs back, wait ten minutes.',
+    source: commonPractice,
+  },
 } as const satisfies Record<Form, FormRow>;
 
 /** How a dough is divided. */

@@ -16,6 +16,7 @@
   import LifeBuoy from '@lucide/svelte/icons/life-buoy';
   import Printer from '@lucide/svelte/icons/printer';
   import { onMount, untrack } from 'svelte';
+  import { api } from '../api.ts';
   import LessonView from '../book/LessonView.svelte';
   import DeviceDrawer from '../devices/DeviceDrawer.svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
@@ -91,6 +92,8 @@
     return () => clearTimeout(soon);
   });
 
+  /** Another tablet's taps are looked up so often, ms. */
+  const lookUpMs = 20_000;
   let awake = $state(true);
   let asked = $state(false);
   onMount(() => {
@@ -100,7 +103,18 @@
     });
     const release = keepAwake((can) => (awake = can));
     const follow = planning.follow();
+    // What another tablet tapped, or what passed while this one slept.
+    const look = async () => {
+      if (document.hidden) return;
+      const path = `/api/v1/bakes/${run.id}`;
+      const bake = await api<{ events: readonly BakeEvent[] }>('GET', path).catch(() => undefined);
+      if (bake) run.hear(bake.events);
+    };
+    const lookUp = setInterval(() => void look(), lookUpMs);
+    document.addEventListener('visibilitychange', look);
     return () => {
+      clearInterval(lookUp);
+      document.removeEventListener('visibilitychange', look);
       end();
       release();
       follow();

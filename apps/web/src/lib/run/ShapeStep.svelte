@@ -145,6 +145,7 @@
     {/if}
   </div>
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  <p class="text-lg">{formRows[form].how}</p>
 
   {#if !isRefused(division)}
     <p>

@@ -11,6 +11,7 @@
   } from '@tender-crumb/core';
   import Check from '@lucide/svelte/icons/check';
   import { standIns } from '../devices/stand-ins.svelte.ts';
+  import Level from '../level/Level.svelte';
   import PanDrawing from '../drawing/PanDrawing.svelte';
   import { asMass, asMassNumber, asWarmth, say, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
@@ -288,6 +289,14 @@
       label={inside > 0 ? `${asMass(inside)} are in` : 'nothing is in yet'}
     />
     <div class="grid gap-3">
+      {#if step.kind === 'weigh' && run.level && begun}
+        <div>
+          <p class="quiet">
+            With what is in so far as it was weighed, and the rest as it is wanted:
+          </p>
+          <Level level={run.level} window={run.window} label="Where the dough will stand" />
+        </div>
+      {/if}
       {#if bowls.length > 0}
         <label class="quiet grid gap-1"
           >It stands in

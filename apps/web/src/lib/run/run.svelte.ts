@@ -286,6 +286,11 @@ export class Run {
     this.#merge(events);
   }
 
+  /** Events of other devices, among ours. */
+  hear(events: readonly BakeEvent[]): void {
+    this.#merge(events);
+  }
+
   #merge(more: readonly BakeEvent[]): void {
     const known = new Set(this.events.map((e) => e.id));
     const fresh = more.filter((e) => !known.has(e.id));
