@@ -214,7 +214,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await baker.taps('It stays as it is');
     await baker.at('First rise');
     await expect(page.getByText('All written down')).toBeVisible();
-    const second = await baker.begins('lockside-whole', 'machine, liquids first');
+    const second = await baker.begins('wash-house-hundred', 'machine, liquids first');
     for (const tick of await page.locator('button.tick').all()) await tick.click();
     await baker.taps('All in: it runs');
     const meanwhile = page.getByRole('list', { name: 'Meanwhile, of the other bakes' });
@@ -231,7 +231,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
       page.getByRole('heading', { name: /To be done now|The next thing/ }),
     ).toBeVisible();
     const list = page.getByRole('list', { name: 'Do this at' });
-    await expect(list).toContainText('Lockside tin loaf, whole wheat');
+    await expect(list).toContainText('Wash-house hundred');
     await expect(list).toContainText('Lockside tin loaf, white');
     await visit(page, `/bake/${second}`);
     await baker.at('Dough check');
