@@ -224,7 +224,7 @@ export { mixedLines } from './bake/mixed.ts';
 export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake/outcome.ts';
 export { restedFeel, stillToDrink } from './bake/rested-feel.ts';
 export { bakeState } from './bake/state.ts';
-export { weighingList, type WeighingItem } from './bake/weighing-list.ts';
+export { weighedGrams, weighingList, type WeighingItem } from './bake/weighing-list.ts';
 export { riseClock, riseStanding, type RiseClock, type RiseStanding } from './bake/rise-clock.ts';
 export { bakeRises } from './learn/rises.ts';
 export { pacesFor } from './ferment/believed-paces.ts';
@@ -405,7 +405,8 @@ export { runOf, type RunGiven, type RunView } from './bake/run-of.ts';
 export { checkKindOf, checkKinds, type CheckKindId } from './bake/check-kind.ts';
 export { coolingOf } from './bake/cooling.ts';
 export { divide, dividing, formRows, pieceSlack, setAside } from './bake/divide.ts';
-export { doneBy, fiveMore, ovenTroubles } from './bake/done.ts';
+export { coreReadings, doneBy, fiveMore, ovenTroubles } from './bake/done.ts';
+export { courseReady, lookInto, machineClock, type MachineClock } from './bake/machine-clock.ts';
 export {
   batchSpan,
   coreSpan,
@@ -443,7 +444,7 @@ export { eventsThatCount, type BakeState, type CourseNoted } from './bake/state.
 export { rescueDough, type DoughRescue } from './rescue/rescue-dough.ts';
 export { rescueOver, type GoneOver } from './rescue/rescue-over.ts';
 export { rescueRise, type NoRise, type RiseRescue } from './rescue/rescue-rise.ts';
-export type { Cause } from './rescue/cause.ts';
+export { likelihood, type Cause } from './rescue/cause.ts';
 export {
   nearEnough,
   notWeighed,
@@ -451,7 +452,6 @@ export {
   weighInNext,
   type WeighIn,
 } from './bake/weigh-in.ts';
-export { strengthShares } from './dough/strength.ts';
 export { aheadSteps } from './bake/ahead-steps.ts';
 export { dayOf, toBuy, toHave, type DayOf, type ToBuy } from './bake/first-loaf.ts';
 export { loavesOf, usualShaping } from './bake/usual-form.ts';

@@ -282,3 +282,4 @@ export * from '../src/bake/weigh-in.ts';
 export * from '../src/bake/ahead-steps.ts';
 export * from '../src/bake/first-loaf.ts';
 export * from '../src/bake/usual-form.ts';
+export * from '../src/bake/machine-clock.ts';

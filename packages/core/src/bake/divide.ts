@@ -66,6 +66,8 @@ export interface Division {
   readonly each: number;
   /** What is lost to hands and bench. */
   readonly scraps: number;
+  /** What is left to divide. */
+  readonly whole: number;
   /** Beyond what such pieces usually weigh. */
   readonly unusual?: string;
 }
@@ -75,7 +77,7 @@ export interface Division {
  *
  * @param dough grams
  * @returns refused for no pieces, or more than a bench holds
- * @example divide(1000, 8) // {each: 123.125, scraps: 15}
+ * @example divide(1000, 8) // {each: 123.125, scraps: 15, whole: 985}
  */
 export function divide(
   dough: number,
@@ -86,7 +88,8 @@ export function divide(
     return refuse('pieces', `It is divided into 1 to ${mostOfPieces} pieces.`);
   }
   const lost = dough * scraps.value;
-  const each = (dough - lost - aside) / pieces;
+  const whole = dough - lost - aside;
+  const each = whole / pieces;
   if (!(each > 0)) return refuse('no-dough', 'Nothing would be left to divide.');
   const [least, most] = form ? formRows[form].usual : [0, Infinity];
   const unusual =
@@ -95,7 +98,7 @@ export function divide(
       : each > most
         ? `heavier than usual (${least} to ${most} g)`
         : undefined;
-  return { each, scraps: lost, ...(unusual ? { unusual } : {}) };
+  return { each, scraps: lost, whole, ...(unusual ? { unusual } : {}) };
 }
 
 /** Where a division stands while pieces are weighed one after the other. */

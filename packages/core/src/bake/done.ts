@@ -52,6 +52,21 @@ export function doneBy(
   };
 }
 
+/**
+ * Readings of a probe by the minutes since the bread went in.
+ *
+ * @param begunAt ISO moment at which it went in
+ * @example coreReadings([{celsius: 84, at: '2026-11-26T08:30:00Z'}], '2026-11-26T08:00:00Z')[0].minute // 30
+ */
+export const coreReadings = (
+  core: ReadonlyArray<{ readonly celsius: number; readonly at: string }>,
+  begunAt: string,
+): Array<{ readonly minute: number; readonly celsius: number }> =>
+  core.map(({ celsius, at }) => ({
+    minute: Math.max(0, (Date.parse(at) - Date.parse(begunAt)) / 60_000),
+    celsius,
+  }));
+
 /** Something seen in the oven that is not as it should be, and what helps now. */
 interface OvenTrouble {
   readonly label: string;

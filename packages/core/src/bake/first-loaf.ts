@@ -3,6 +3,7 @@ import { resolve } from '../formula/resolve.ts';
 import type { Formula } from '../formula/formula.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { Role } from '../ingredient/role.ts';
+import { isPotBaked } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import type { Task } from '../schedule/task.ts';
 
@@ -41,9 +42,6 @@ export function toBuy(formula: Formula, pantry: Pantry = cataloguePantry): ToBuy
     .sort((a, b) => b.grams - a.grams);
 }
 
-/** A lidded pot is heated so long. */
-const potHeating = 45;
-
 /**
  * What is needed in the hand for a bread that is made in a bowl.
  *
@@ -51,12 +49,11 @@ const potHeating = 45;
  */
 export function toHave({ style, pieces = 1 }: Pick<Formula, 'style' | 'pieces'>): string[] {
   const { baking } = styles[style];
-  const vessel =
-    baking.heating.value >= potHeating
-      ? 'a heavy pot with a lid that may go into the oven'
-      : pieces > 1 || style === 'plait' || style === 'rolls'
-        ? 'a baking tray and paper for it'
-        : 'a loaf tin of about 1.8 litres, oiled';
+  const vessel = isPotBaked(baking)
+    ? 'a heavy pot with a lid that may go into the oven'
+    : pieces > 1 || style === 'plait' || style === 'rolls'
+      ? 'a baking tray and paper for it'
+      : 'a loaf tin of about 1.8 litres, oiled';
   return [
     'a kitchen scale',
     'a large bowl and a cloth',

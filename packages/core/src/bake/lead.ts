@@ -1,18 +1,20 @@
 import { beforeCold } from '../schedule/ways.ts';
+import type { Appliance } from '../machine/appliance.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { devices } from '../machine/device.ts';
-import { kneadings } from '../machine/kneading.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { styles, type StyleId } from '../style/style.ts';
 import type { Course } from '../course/course.ts';
 import { courseTimes } from '../course/course.ts';
-import { weakStands } from '../course/machine-fit.ts';
+import type { MixingAdvice } from '../dough/mixing.ts';
 import { machineSizes } from '../machine/machine.ts';
 import { checkKinds, type CheckKindId } from './check-kind.ts';
 import { coolingOf } from './cooling.ts';
+import { formRows } from './divide.ts';
 import { ovenPlace, warmPlaces } from './oven-plan.ts';
 import type { RunStep } from './run-steps.ts';
 import type { BakeState } from './state.ts';
+import type { Shaping } from './usual-form.ts';
 
 /** One thing to do, in a sentence; why, for whoever has never done it; a word in it that is explained. */
 export interface Sentence {
@@ -29,16 +31,17 @@ export interface LeadFacts {
   readonly check: CheckKindId;
   readonly course?: Course;
   readonly state: BakeState;
-  /** Pieces that it is divided into, and raw grams of one. */
-  readonly pieces: number;
+  readonly shaping: Shaping;
+  /** Raw grams of one bread. */
   readonly pieceGrams: number;
-  /** Weak wheat stands little kneading. */
-  readonly weak: boolean;
+  /** How long this dough is worked in that device. */
+  readonly mixing: Pick<MixingAdvice, 'minutes' | 'says' | 'tooLong'>;
   /** Things that go in at the signal, by name. */
   readonly atSignal: readonly string[];
   /** What lies on it or in it and not in the dough, in the recipe's words. */
   readonly outside: readonly string[];
-  readonly lowestOven?: number;
+  /** The oven that it is baked in. */
+  readonly oven?: Pick<Appliance, 'lowest' | 'steam'>;
 }
 
 const s = (says: string, why?: string, word?: string): Sentence => ({
@@ -94,7 +97,13 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
     ),
     s('One thing at a time: set the scale to nothing in between, or let it count on.'),
     ...(f.atSignal.length > 0
-      ? [s(`${f.atSignal.join(', ')}: beside the machine, not into it. It calls for them.`)]
+      ? [
+          s(
+            bowl(f)
+              ? `${f.atSignal.join(', ')}: beside the bowl, for the end of the kneading.`
+              : `${f.atSignal.join(', ')}: beside the machine, not into it yet.`,
+          ),
+        ]
       : []),
   ],
   mix: (f) =>
@@ -102,9 +111,7 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       ? [
           s(
             'Bring it together, then knead.',
-            f.weak
-              ? `This flour stands about ${weakStands.value} minutes: past that it tears.`
-              : kneadings[f.device === 'mixer' ? 'mixer' : 'hand'].says,
+            `About ${f.mixing.minutes} minutes: ${f.mixing.says}.`,
           ),
           s(
             'Push it away with the heel of a hand, fold it back, turn it, again.',
@@ -145,19 +152,17 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       'Mark where it stands now: a band round the bowl, a tape on the jar.',
       'By eye nobody sees the difference between half again and double.',
     ),
-    ...(step.label.includes('fridge')
+    ...(step.cold
       ? [s(`After ${beforeCold.value * 60} minutes in the room it goes into the fridge.`)]
       : []),
   ],
   shape: (f) => [
-    s(
-      f.course?.kind === 'by-eye'
-        ? 'Wet hands: fold it over itself twice in its pan, and take the paddle out.'
-        : f.pieces > 1
-          ? `Divide it into ${f.pieces} equal pieces and shape them.`
-          : 'Press it flat, roll it up tightly, its seam below.',
-      'A tight skin holds it up while it proofs.',
-    ),
+    ...(f.course?.kind === 'by-eye'
+      ? [s('Wet hands: fold it over itself twice in its pan, and take the paddle out.')]
+      : [
+          ...(f.shaping.pieces > 1 ? [s(`Divide it into ${f.shaping.pieces} equal pieces.`)] : []),
+          s(formRows[f.shaping.form].how, 'A tight skin holds it up while it proofs.'),
+        ]),
     ...(f.outside.length > 0
       ? [s(`What lies outside the dough is ready now: ${f.outside.join('; ')}.`)]
       : []),
@@ -168,7 +173,7 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       'What a finger presses in comes back slowly, and not all the way.',
       'final proof',
     ),
-    s(warmPlaces(f.lowestOven === undefined ? undefined : { lowest: f.lowestOven })[0]!.says),
+    s(warmPlaces(f.oven)[0]!.says),
     s(
       'Half an hour in: a look every ten minutes.',
       'Too short it bursts, too long it falls. In doubt it goes in.',
@@ -181,8 +186,8 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       : []),
   ],
   bake: (f) => {
-    const place = ovenPlace(f.style, f.state.divided?.form);
-    if (f.course?.kind === 'by-eye' && f.step.label === 'Bake only')
+    const place = ovenPlace(f.style, f.shaping.form, f.oven);
+    if (f.course && courseTimes(f.course).baking !== undefined)
       return [
         s(
           'Start bake-only.',
@@ -227,7 +232,7 @@ function machineMix(f: LeadFacts): Sentence[] {
   if (course.kind === 'by-eye')
     return [
       s(
-        `Start ${course.programme.label}, and switch it off after ${f.weak ? kneadsFrom + weakStands.value : kneadsFrom + kneads} minutes.`,
+        `Start ${course.programme.label}, and switch it off after ${kneadsFrom + (f.mixing.tooLong ? Math.min(kneads, f.mixing.minutes) : kneads)} minutes.`,
         'Left on it goes on to warm the dough by its own clock, and overheats it.',
       ),
     ];
@@ -265,8 +270,8 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
       ? []
       : [
           s(
-            `From ${still} minutes on the paddle turns no more: with a wet hand it can be lifted out.`,
-            'It leaves a smaller hole.',
+            `From ${still} minutes on ${course.machine.paddles > 1 ? 'the paddles turn no more: with a wet hand they' : 'the paddle turns no more: with a wet hand it'} can be lifted out.`,
+            'A paddle left in tears a hole.',
           ),
         ]),
     s(

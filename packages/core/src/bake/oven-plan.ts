@@ -1,6 +1,7 @@
-import type { Appliance } from '../machine/appliance.ts';
+import type { Appliance, SteamId } from '../machine/appliance.ts';
 import { figure, fromMemory } from '../figure/figure.ts';
 import type { Form } from './event-kinds.ts';
+import { isPotBaked } from '../style/baking.ts';
 import { styles, type StyleId } from '../style/style.ts';
 
 /** A fan oven is set so much lower. From memory. */
@@ -46,21 +47,29 @@ interface OvenPlace {
   readonly lid?: string;
 }
 
-/** A heating as long as this is that of a pot or stone, minutes. Own choice, no source. */
-const potHeating = 45;
-const leanSteam =
-  'A tray of just boiled water on the floor of the oven for the first ten minutes; then out with it.';
+/** How a lean loaf gets its steam, by what the oven has. Common practice, no source. */
+const leanSteams: Readonly<Record<SteamId, string>> = {
+  tray: 'A tray of just boiled water on the floor of the oven for the first ten minutes; then out with it.',
+  own: 'The oven’s own steam for the first ten minutes; then let it out.',
+  none: 'Brush it wet before it goes in: this oven makes no steam.',
+};
 
 /**
  * Where a bread stands in the oven, and with how much steam.
  *
+ * @param oven what it makes steam with; a tray of water where nobody said
+ *
  * @example ovenPlace('pizza').rack // 'the second lowest rack'
  */
-export function ovenPlace(style: StyleId, form?: Form): OvenPlace {
+export function ovenPlace(
+  style: StyleId,
+  form?: Form,
+  { steam = 'tray' }: Pick<Appliance, 'steam'> = {},
+): OvenPlace {
   const { baking } = styles[style];
   const hearth =
     style === 'hearth-yeast' || style === 'hearth-white' || style === 'hearth-wholegrain';
-  if (baking.heating.value >= potHeating)
+  if (isPotBaked(baking))
     return {
       rack: 'the lowest rack, the pot heated on it',
       turn: false,
@@ -68,7 +77,8 @@ export function ovenPlace(style: StyleId, form?: Form): OvenPlace {
     };
   if (style === 'pizza' || style === 'flatbread' || style === 'slack')
     return { rack: 'the second lowest rack', turn: true };
-  if (hearth || form === 'sticks') return { rack: 'the middle rack', steam: leanSteam, turn: true };
+  if (hearth || form === 'sticks')
+    return { rack: 'the middle rack', steam: leanSteams[steam], turn: true };
   if (form === 'loaf' || form === undefined)
     return { rack: 'one below the middle, so that a deep tin stands in the middle', turn: true };
   return { rack: 'the middle rack', turn: true };

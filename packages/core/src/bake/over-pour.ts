@@ -29,7 +29,7 @@ const mindedShare = 0.1;
  * @param lines as they were meant, with what is in already as it was weighed
  * @param lineId of what was poured, and grams of it that lie there
  * @returns undefined where it is near enough
- * @example overPour(lines, 'water', 262, kitchen)?.says // '12 g over: 17 g more strong bread flour, or leave it.'
+ * @example 12 g too much water in a loaf of 420 g of strong flour: about 20 g more flour, or leave it
  */
 export function overPour(
   lines: readonly ResolvedLine[],

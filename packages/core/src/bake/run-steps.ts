@@ -16,6 +16,8 @@ export interface RunStep {
   readonly stage?: string;
   /** The task of the plan that it is, or is a part of. */
   readonly task: string;
+  /** It stands in the fridge. */
+  readonly cold?: true;
   /** A machine does it, and is looked into meanwhile. */
   readonly runs?: true;
   readonly standing: RunStanding;
@@ -54,6 +56,7 @@ function seen(tasks: readonly Task[], main: string): Seen[] {
       ...(until === undefined ? {} : { until }),
       ...(says === undefined ? {} : { says }),
       ...(celsius === undefined ? {} : { celsius }),
+      ...(task.uses.some((u) => u.resource === 'fridge') ? { cold: true as const } : {}),
     };
     const part = (kind: 'weigh' | 'check'): Seen => ({
       id: kind,
@@ -83,13 +86,8 @@ function seen(tasks: readonly Task[], main: string): Seen[] {
 function noted({ id, kind }: Seen, state: BakeState): StepNoted {
   const said = state.steps[id] ?? {};
   if (kind === 'check') {
-    const { doneAt } = said;
     const felt = state.felt[0]?.at;
-    return {
-      ...said,
-      ...(felt === undefined ? {} : { begunAt: felt }),
-      ...(doneAt ? { doneAt } : {}),
-    };
+    return felt === undefined ? said : { ...said, begunAt: felt };
   }
   if (kind === 'taste') return state.finishedAt ? { ...said, doneAt: state.finishedAt } : said;
   if (!isRise(kind)) return said;

@@ -14,6 +14,8 @@ export interface StepFacts {
   readonly hours?: number;
   /** The place that it stands in, °C. */
   readonly celsius?: number;
+  /** The machine's pan is coated: it must not be scratched. */
+  readonly coated: boolean;
   readonly pot: boolean;
   readonly steam: boolean;
   /** Somebody in the household must not eat gluten. */
@@ -160,7 +162,7 @@ export const stepCautions: readonly StepCaution[] = [
   {
     id: 'coated-pan',
     at: ['programme', 'cool'],
-    when: inMachine,
+    when: (f) => inMachine(f) && f.coated,
     text: 'No metal in the coated pan: a wooden spoon for the paddle. Soak pan and paddle at once; clean them without bleach.',
     source: makers,
   },

@@ -4,6 +4,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { Role } from '../ingredient/role.ts';
 import { devices, type DeviceId } from '../machine/device.ts';
+import type { BakeState } from './state.ts';
 import type { LoadingOrder } from '../machine/loading-order.ts';
 
 /** One thing to put on the scale. A starter is one thing, whatever it is made of. */
@@ -76,6 +77,16 @@ export function weighingList(
     })
     .filter((s) => s.items.length > 0);
 }
+
+/**
+ * Grams that are in so far, of some things to weigh.
+ *
+ * @example weighedGrams(items, bakeState([])) // 0
+ */
+export const weighedGrams = (
+  items: readonly Pick<WeighingItem, 'id'>[],
+  { weighed }: Pick<BakeState, 'weighed'>,
+): number => items.reduce((sum, { id }) => sum + (weighed.get(id)?.grams ?? 0), 0);
 
 function item(line: ResolvedLine, hints: LoadingOrder['hints']): WeighingItem {
   const { of } = line;

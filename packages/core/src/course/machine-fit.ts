@@ -1,21 +1,26 @@
-import { strengthShares } from '../dough/strength.ts';
+import { mixingAdvice } from '../dough/mixing.ts';
 import { isFlour } from '../formula/base.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
 import { pantryIn, type Household } from '../household/household.ts';
-import { commonPractice, figure } from '../figure/figure.ts';
 import { machineSizes, type MachineSizeId } from '../machine/machine.ts';
 import { bakes, kneadMinutes, programmeUses, spansOf } from '../machine/programme.ts';
 import { gramsText } from '../quantity/number.ts';
 import { choicesFor } from '../substitute/substitute.ts';
 import type { Course } from './course.ts';
-import { doughWants, isSourdough, courses, type CourseId } from './wants.ts';
+import { doughWants, isMostlyFresh, isSourdough, courses, type CourseId } from './wants.ts';
 
 /** What puts a thing right that does not fit. */
 export type MachineFix =
-  | { readonly kind: 'flour'; readonly grams: number; readonly label: string }
+  | {
+      readonly kind: 'flour';
+      readonly grams: number;
+      /** Of the dough as it stands. */
+      readonly share: number;
+      readonly label: string;
+    }
   | { readonly kind: 'size'; readonly size: MachineSizeId; readonly label: string }
   | { readonly kind: 'programme'; readonly programme: string; readonly label: string }
   | { readonly kind: 'course'; readonly course: CourseId; readonly label: string }
@@ -34,10 +39,6 @@ export interface MachineFinding {
   readonly fixes: readonly MachineFix[];
 }
 
-/** Minutes of kneading that wheat stands which is not strong. Common practice, no source. */
-export const weakStands = figure(10, 'min', 3, commonPractice);
-/** Share of weak and soft wheat in the flour from which that counts. Own choice, no source. */
-const muchWeak = 0.5;
 /** A rest longer than this warms, minutes; of warm flour it is needless. Own choice, no source. */
 const longRest = 15;
 /** A dough without cereal flour is as large as one of so much flour: its mass by this. Own estimate, no source. */
@@ -93,8 +94,6 @@ export function machineFit(
   const { machine, programme, size, kind, delay = 0 } = course;
   const found: MachineFinding[] = [];
   const wants = doughWants(formula, lines);
-  const sums = totals(lines);
-
   const flour = fillingGrams(lines);
   const [least, most] = machineSizes[size].flour;
   const other = machine.sizes.find(
@@ -114,7 +113,12 @@ export function machineFit(
           : `${gramsText(flour)} of flour is less than the ${machineSizes[size].label} size wants (${least} to ${most} g): the paddle would miss it.`,
       fixes: [
         ...sizeFix,
-        { kind: 'flour', grams: to, label: `Scale the bread to ${to} g of flour` },
+        {
+          kind: 'flour',
+          grams: to,
+          share: to / flour,
+          label: `Scale the bread to ${to} g of flour`,
+        },
       ],
     });
   }
@@ -158,8 +162,7 @@ export function machineFit(
   }
 
   const rest = spansOf(programme)[0];
-  const fresh = lines.some((l) => l.of.freshMilled && l.grams > 0.5 * (sums?.flourGrams ?? 0));
-  if (fresh && rest?.kind === 'rest' && rest.minutes > longRest) {
+  if (isMostlyFresh(lines) && rest?.kind === 'rest' && rest.minutes > longRest) {
     found.push({
       id: 'warm-flour',
       says: `Its ${rest.minutes} min of warming are needless with flour warm from the mill: everything else goes in from the fridge, the water cold.`,
@@ -168,9 +171,9 @@ export function machineFit(
   }
 
   const kneads = kneadMinutes(programme);
-  const { weak, soft } = strengthShares(lines);
-  const stands = weakStands.value;
-  if (weak + soft > muchWeak && kneads > stands * 1.5 && kind !== 'by-eye') {
+  const { minutes: stands, tooLong } = mixingAdvice(lines).find((m) => m.by === 'machine')!;
+  // A dough without wheat has a programme of its own: that is another matter.
+  if (tooLong && kneads > stands && wants.use !== 'short' && kind !== 'by-eye') {
     found.push({
       id: 'weak-wheat',
       says: `It kneads for ${kneads} min; this flour stands about ${stands} before it tears and slackens.`,

@@ -38,6 +38,13 @@ export interface DoughWants {
   readonly whyCourse: string;
 }
 
+/** Whether most of its flour comes warm from the mill. */
+export function isMostlyFresh(lines: readonly ResolvedLine[]): boolean {
+  const flour = lines.filter(isFlour);
+  const all = sumGrams(flour);
+  return all > 0 && sumGrams(flour.filter((l) => l.of.freshMilled)) / all > mostFresh;
+}
+
 const sugarOf = (lines: readonly ResolvedLine[]): number =>
   sumGrams(lines.filter((l) => l.of.role === 'sugar'));
 
@@ -56,9 +63,7 @@ export function doughWants(
   lines: readonly ResolvedLine[],
 ): DoughWants {
   const sums = totals(lines);
-  const flour = lines.filter(isFlour);
-  const all = sumGrams(flour);
-  const fresh = all > 0 ? sumGrams(flour.filter((l) => l.of.freshMilled)) / all : 0;
+  const all = sumGrams(lines.filter(isFlour));
   const none = all > 0 ? strengthShares(lines).none : 1;
   const lowCarb = sums?.dryBase === true;
   const course: CourseId = isSourdough(lines)
@@ -88,7 +93,7 @@ export function doughWants(
       whyCourse,
       why: 'Without gluten there is nothing to knead, and what is knocked down does not rise again: one short knead, one rise.',
     };
-  if (fresh > mostFresh)
+  if (isMostlyFresh(lines))
     return {
       use: 'plain',
       course,

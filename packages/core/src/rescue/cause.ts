@@ -9,6 +9,22 @@ export interface Cause {
 /** A cause with what it weighs before it is set beside the others. */
 export type Weighed = Omit<Cause, 'share'> & { readonly weight: number };
 
+/** How sure a cause is, as bakers say it: from so much of the whole on. Own choice, no source. */
+const sureness = [
+  [0.7, 'most likely'],
+  [0.35, 'likely'],
+  [0.15, 'perhaps'],
+  [0, 'hardly'],
+] as const;
+
+/**
+ * How sure a cause is, in a word.
+ *
+ * @example likelihood(0.5) // 'likely'
+ */
+export const likelihood = (share: number): string =>
+  sureness.find(([from]) => share >= from)?.[1] ?? 'hardly';
+
 /** Causes that are less likely than this are not worth naming. Own choice, no source. */
 const leastShare = 0.04;
 

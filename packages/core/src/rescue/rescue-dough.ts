@@ -8,6 +8,8 @@ import { windowFor, outside } from '../dough/window.ts';
 import { level, type Level } from '../dough/level.ts';
 import type { ParameterKind } from '../dough/parameter.ts';
 import { roles } from '../ingredient/role.ts';
+import { gramsByVolume } from '../ingredient/measure-weight.ts';
+import type { Kitchen } from '../household/kitchen.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { nothingLearned, type Belief } from '../household/belief.ts';
 import { normalDensity } from '../quantity/normal.ts';
@@ -24,8 +26,6 @@ export interface DoughRescue {
   readonly causes: readonly Cause[];
 }
 
-/** How surely a finger tells, points. From the household's feel, without its habit. */
-const finger = 1.5;
 /** Chance before anything is seen that somebody lost count of something. Common practice, no source. */
 const lostCount = 0.12;
 /** Chance that somebody has left a thing out. Common practice, no source. */
@@ -43,15 +43,15 @@ const doubtSays: Record<ParameterKind, (name: string, wetter: boolean) => string
   touch: (_, wetter) => `Your finger calls things ${wetter ? 'wet' : 'dry'} early.`,
 };
 
-/** A cup, spoon or egg more or less of a thing, as a share of what went in, where it was counted. */
-function miscounted(
-  lines: readonly ResolvedLine[],
-  kitchen: Parameters<typeof level>[1],
-  before: Level,
-) {
-  const cups = lines.filter((l) => l.grams > 60 && (isFlour(l) || l.of.role === 'liquid'));
-  return cups.flatMap((line) => {
-    const one = Math.min(line.grams / 2, isFlour(line) ? 125 : 237);
+/** What is counted by the cup: less of a thing than this is spooned, grams. Own choice, no source. */
+const byTheCup = 60;
+
+/** A cup more or less of a thing than somebody thinks, each with what that would make of the dough. */
+function miscounted(lines: readonly ResolvedLine[], kitchen: Kitchen, before: Level): Story[] {
+  const counted = lines.filter((l) => l.grams > byTheCup && (isFlour(l) || l.of.role === 'liquid'));
+  return counted.flatMap((line) => {
+    const cup = gramsByVolume(1, 'cup', line.of, kitchen.measures) ?? line.grams / 2;
+    const one = Math.min(line.grams / 2, cup);
     return [-1, 1].flatMap((sign) => {
       const other = lines.map((l) =>
         l.id === line.id ? { ...l, grams: l.grams + sign * one } : l,
@@ -61,14 +61,22 @@ function miscounted(
         ? [
             {
               id: `count:${line.id}:${sign}`,
-              says: `A cup of ${line.of.name} ${sign > 0 ? 'more' : 'less'} went in than you think.`,
+              says: `A cup ${sign > 0 ? 'more' : 'less'} of ${line.of.name} went in than you think.`,
               shift: after.points - before.points,
-              prior: lostCount / (2 * cups.length),
+              prior: lostCount / (2 * counted.length),
             },
           ]
         : [];
     });
   });
+}
+
+/** Something that may have happened: how likely it is beforehand, and by how many points it would move the dough. */
+interface Story {
+  readonly id: string;
+  readonly says: string;
+  readonly shift: number;
+  readonly prior: number;
 }
 
 /**
@@ -100,6 +108,7 @@ export function rescueDough(
   const off = will - at.points;
   const wetter = off > 0;
 
+  const finger = kitchen.coefficients.feel.value;
   const sd = Math.hypot(at.sd, finger);
   const counts = miscounted(lines, kitchen, at);
   const gone = lines
@@ -120,7 +129,7 @@ export function rescueDough(
           ]
         : [];
     });
-  const stories = [...counts, ...gone];
+  const stories: readonly Story[] = [...counts, ...gone];
   const ordinary = 1 - stories.reduce((sum, s) => sum + s.prior, 0);
   const density = (shift: number): number => normalDensity((off - shift) / sd) / sd;
   // Nothing happened but the usual scatter: parted by how much of it each doubt makes up.

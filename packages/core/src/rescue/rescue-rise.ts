@@ -36,9 +36,11 @@ const seenFrom = 0.45;
 const dead = { fresh: 0.02, old: 0.3, unknown: 0.08 } as const;
 const scalded = { cold: 0, lukewarm: 0.01, hot: 0.5, unknown: 0.06 } as const;
 const forgotten = 0.04;
-/** A place may be so much colder than a room's thermometer says, °C. Common practice, no source. */
+/** A place may be so much colder than a room's thermometer says, °C, so often. Common practice, no source. */
 const colder = 5;
 const colderChance = 0.2;
+/** It is waited for first where it lives rather than not. */
+const ratherLives = 0.5;
 /** Yeast is dissolved in so much water when it is worked in late, grams. Common practice, no source. */
 const dissolvedIn = 15;
 
@@ -79,19 +81,20 @@ export function rescueRise(
     const z = (Math.log(seen.hours) - Math.log(forecast.middle * seenFrom)) / forecast.sd;
     return 1 - normalBelow(z);
   };
-  const noLife = dead[seen.leaven];
-  const burnt = scalded[seen.water];
-  const well = Math.max(0, 1 - noLife - burnt - forgotten - colderChance);
+  // One after the other: what was left out cannot die, what is dead cannot be scalded.
+  const noLife = (1 - forgotten) * dead[seen.leaven];
+  const burnt = (1 - forgotten - noLife) * scalded[seen.water];
+  const alive = 1 - forgotten - noLife - burnt;
   const causes = ranked([
     {
       id: 'early',
       says: 'It is only too early: such a dough shows little by now.',
-      weight: well * unseen(bread.room),
+      weight: alive * (1 - colderChance) * unseen(bread.room),
     },
     {
       id: 'cold',
       says: 'It stands colder than you think: a stone sill, a draught, flour from a cold room.',
-      weight: colderChance * unseen(bread.room - colder),
+      weight: alive * colderChance * unseen(bread.room - colder),
     },
     {
       id: 'dead',
@@ -114,7 +117,7 @@ export function rescueRise(
     : `If nothing has moved by then: dissolve a fresh packet of yeast in ${dissolvedIn} g of warm water with a pinch of flour. Does it foam in ten minutes, knead it in; the dough takes it up in two minutes.`;
   return {
     now:
-      lives >= 0.5
+      lives >= ratherLives
         ? [warm, wait, feed]
         : [feed.replace('If nothing has moved by then: ', ''), warm],
     causes,

@@ -15,6 +15,7 @@ import { frictionOf } from '../household/friction.ts';
 import { deviceIds, kneadingOf, type DeviceId } from '../machine/device.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
 import type { Course } from '../course/course.ts';
+import { isPotBaked } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import { usualCourse } from './usual-course.ts';
 
@@ -96,7 +97,7 @@ export const pieceKilograms = ({ formula, lines }: Pick<Bread, 'formula' | 'line
 const shapedIn = (bread: Bread): VesselId =>
   pieceKilograms(bread) < trayPiece
     ? 'rolls'
-    : styles[bread.formula.style].baking.heating.value >= 45
+    : isPotBaked(styles[bread.formula.style].baking)
       ? 'basket'
       : 'tin';
 

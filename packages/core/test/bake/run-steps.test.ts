@@ -163,9 +163,9 @@ describe('the steps of a run', () => {
             check: checkKindOf(formula.style, device, false),
             ...(bread.course ? { course: bread.course } : {}),
             state,
-            pieces: formula.pieces ?? 1,
+            shaping: usualShaping(formula),
             pieceGrams: 800,
-            weak: false,
+            mixing: { minutes: 10, says: 'knead', tooLong: false },
             atSignal: ['raisins'],
             outside: [],
           });
@@ -251,6 +251,7 @@ describe('cautions at the step where they matter (handbook section 17)', () => {
     kind: 'bake',
     device: 'hand',
     lines: resolve(build({ 'bread-flour': 500, water: 310 })),
+    coated: true,
     pot: false,
     steam: false,
     glutenFree: false,
@@ -273,6 +274,9 @@ describe('cautions at the step where they matter (handbook section 17)', () => {
       'coated-pan',
       'power',
     ]);
+    expect(ids({ kind: 'programme', device: 'liquids-first', coated: false })).not.to.include(
+      'coated-pan',
+    );
     expect(ids({ kind: 'weigh', device: 'liquids-first', glutenFree: true })).to.include(
       'shared-machine',
     );

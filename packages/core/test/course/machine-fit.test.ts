@@ -7,10 +7,13 @@ import {
   defaultHousehold,
   doughWants,
   machineFit,
+  isMostlyFresh,
   machineSizes,
   machines,
+  mixingAdvice,
   nothingLearned,
   resolve,
+  scaleBy,
   substitute,
   isRefused,
   usualCourse,
@@ -19,6 +22,7 @@ import {
   type Formula,
   type Household,
   type Machine,
+  type StyleId,
 } from '../core.ts';
 import { build } from '../build.ts';
 
@@ -90,6 +94,55 @@ describe('what a dough wants of a machine (handbook section 10)', () => {
       water: 50,
     });
     expect(doughWants(doped, resolve(doped)).course).to.equal('whole');
+  });
+});
+
+describe('just below and just above each share', () => {
+  const use = (amounts: Record<string, number>, style: StyleId = 'pan') => {
+    const of = build({ water: 300, 'instant-yeast': 5, ...amounts }, style);
+    return doughWants(of, resolve(of)).use;
+  };
+  it('more than half whole grain is a whole-grain dough', () => {
+    expect(use({ 'bread-flour': 250, 'whole-wheat': 250 })).to.equal('plain');
+    expect(use({ 'bread-flour': 249, 'whole-wheat': 251 })).to.equal('whole');
+  });
+  it('more than half fresh from the mill is warm', () => {
+    const fresh = (grams: number) =>
+      isMostlyFresh(resolve(build({ 'bread-flour': 500 - grams, 'fresh-hard-wheat': grams })));
+    expect([fresh(250), fresh(251)]).to.deep.equal([false, true]);
+  });
+  it('more than half without gluten wants one short knead', () => {
+    expect(use({ 'bread-flour': 250, 'buckwheat-flour': 250 })).not.to.equal('short');
+    expect(use({ 'bread-flour': 249, 'buckwheat-flour': 251 })).to.equal('short');
+  });
+  it('more sugar than a tenth of the flour is a sweet dough', () => {
+    expect(use({ 'bread-flour': 500, sugar: 50 })).to.equal('plain');
+    expect(use({ 'bread-flour': 500, sugar: 50.1 })).to.equal('sweet');
+  });
+  it('a warming of a quarter of an hour is none that harms warm flour', () => {
+    const warmed = (minutes: number): Machine => ({
+      ...machines.stages,
+      programmes: machines.stages.programmes.map((p) => ({
+        ...p,
+        stages: p.stages.map((s) => (s.kind === 'rest' ? { ...s, minutes } : s)),
+      })),
+    });
+    const says = (minutes: number) =>
+      machineFit(
+        fresh,
+        courseFor(warmed(minutes), doughWants(fresh, resolve(fresh)), 430)!,
+        household,
+      ).some((f) => f.id === 'warm-flour');
+    expect([says(15), says(16)]).to.deep.equal([false, true]);
+  });
+  it('what it offers to scale to is what fits, whatever it stands at', () => {
+    for (const grams of [200, 520, 900]) {
+      const of = build({ 'bread-flour': grams, water: 0.6 * grams, 'instant-yeast': 5 });
+      const fix = found(of, { size: '1.5lb' })[0]!.fixes.find((f) => f.kind === 'flour');
+      if (fix?.kind !== 'flour') throw new Error('there is one');
+      expect(grams * fix.share).to.be.closeTo(fix.grams, 1e-9);
+      expect(ids(scaleBy(of, fix.share), { size: '1.5lb' })).to.deep.equal([]);
+    }
   });
 });
 
@@ -169,10 +222,12 @@ describe('what does not fit a machine, with what puts it right', () => {
     expect(ids(white, { delay: machine.mostDelay * 60 + 1 })).to.deep.equal(['long-delay']);
   });
 
-  it('weak wheat stands ten minutes of kneading, strong wheat all of it', () => {
+  it('weak wheat stands half of a machine’s kneading, strong wheat all of it', () => {
     const spelt = build({ 'spelt-white': 420, water: 235, salt: 8, 'instant-yeast': 5 });
     expect(ids(spelt)).to.deep.equal(['weak-wheat']);
-    expect(found(spelt)[0]!.fixes[0]!.label).to.match(/after 10 min/);
+    // What the mixing advice gives a machine: half of its usual 25.
+    expect(found(spelt)[0]!.fixes[0]!.label).to.match(/after 13 min/);
+    expect(mixingAdvice(resolve(spelt)).find((m) => m.by === 'machine')!.minutes).to.equal(13);
   });
 
   it('warm flour and a long warming: said, and cold water', () => {

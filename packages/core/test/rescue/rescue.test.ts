@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import {
   defaultHousehold,
+  likelihood,
   ranked,
   rescueDough,
   rescueOver,
@@ -174,6 +175,27 @@ describe('a dough that has gone too far (common practice, no source)', () => {
 });
 
 describe('causes beside each other', () => {
+  it('are said in a word, from their share on', () => {
+    const said = [0.7, 0.69, 0.35, 0.34, 0.15, 0.14, 0];
+    expect(said.map(likelihood)).to.deep.equal([
+      'most likely',
+      'likely',
+      'likely',
+      'perhaps',
+      'perhaps',
+      'hardly',
+      'hardly',
+    ]);
+  });
+  it('one in twenty-five is named, less is not', () => {
+    const of = (weight: number) =>
+      ranked([
+        { id: 'a', says: '', weight: 1 - weight },
+        { id: 'b', says: '', weight },
+      ]).length;
+    expect([of(0.041), of(0.039)]).to.deep.equal([2, 1]);
+  });
+
   it('the likeliest first, the hardly likely left out, the whole made up by the rest', () => {
     const causes = ranked([
       { id: 'a', says: '', weight: 1 },

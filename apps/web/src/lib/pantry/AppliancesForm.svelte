@@ -9,12 +9,13 @@
     type MachineRowId,
     type SteamId,
     type Appliance,
-    type ApplianceKindId,
   } from '@tender-crumb/core';
-  import X from '@lucide/svelte/icons/x';
   import { nanoid } from 'nanoid';
-  import { numberIn } from './faults.ts';
+  import AddNamed from './AddNamed.svelte';
+  import KeptNumber from './KeptNumber.svelte';
   import MachineForm from './MachineForm.svelte';
+  import NamedRow from './NamedRow.svelte';
+  import Pick from './Pick.svelte';
 
   let {
     appliances,
@@ -22,8 +23,6 @@
   }: { appliances: readonly Appliance[]; onkeep: (of: readonly Appliance[]) => void } = $props();
 
   let fault = $state('');
-  let kind = $state<ApplianceKindId>('oven');
-  let name = $state('');
 
   function change(i: number, edit: Partial<Appliance>) {
     const next = appliances.map((a, k) => (k === i ? { ...a, ...edit } : a));
@@ -41,27 +40,18 @@
     if (!fault) onkeep(next);
   }
 
-  function add(event: SubmitEvent) {
-    event.preventDefault();
-    const called = name.trim() || applianceKinds[kind].label;
-    onkeep([
-      ...appliances,
-      { id: nanoid(), kind, name: called.slice(0, 60), holds: applianceKinds[kind].holds },
-    ]);
-    name = '';
-  }
-
   /** A machine that is new here can do what one of ours can, until it is told otherwise. */
   const known = (id: string): Partial<Appliance> =>
     id in machines ? { machine: machines[id as MachineRowId] } : ({ machine: undefined } as object);
   const rowOf = ({ machine }: Appliance): string =>
     machineRowIds.find((id) => machines[id].label === machine?.label) ?? (machine ? 'own' : '');
 
-  /** An empty field takes what was there away. */
-  const offsetOf = (text: string): Partial<Appliance> => {
-    const value = numberIn(text);
-    return { offset: value } as Partial<Appliance>;
-  };
+  /** What a machine may be like: ours, and what it was told to be. */
+  const likes = (of: Appliance) => [
+    ['', 'not told'] as const,
+    ...machineRowIds.map((id) => [id, machines[id].label] as const),
+    ...(rowOf(of) === 'own' ? [['own', of.machine!.label] as const] : []),
+  ];
 </script>
 
 <section class="grid gap-2" aria-labelledby="appliances">
@@ -71,57 +61,37 @@
     room for three doughs in the fridge.
   </p>
   {#each appliances as one, i (one.id)}
-    <div class="flex flex-wrap items-end gap-2 border-t border-line pt-2">
-      <label class="quiet grid flex-1 basis-40 gap-1"
-        >{applianceKinds[one.kind].label}
-        <input
-          class="field text-base text-ink"
-          value={one.name}
-          maxlength="60"
-          onchange={(e) => change(i, { name: e.currentTarget.value })}
-        />
-      </label>
-      <label class="quiet grid gap-1"
-        >{applianceKinds[one.kind].room}
-        <input
-          class="field w-20 text-right text-base text-ink"
-          inputmode="numeric"
-          value={one.holds}
-          onchange={(e) => change(i, { holds: numberIn(e.currentTarget.value) ?? 0 })}
-        />
-      </label>
+    <NamedRow
+      kind={applianceKinds[one.kind].label}
+      name={one.name}
+      onname={(name) => change(i, { name })}
+      onout={() => onkeep(appliances.filter((_, k) => k !== i))}
+    >
+      <KeptNumber
+        label={applianceKinds[one.kind].room}
+        width="w-20"
+        value={one.holds}
+        onkeep={(holds) => change(i, { holds: holds ?? 0 })}
+      />
       {#if one.kind === 'oven'}
-        <label class="quiet grid gap-1"
-          >Hotter than it says, °C
-          <input
-            class="field w-24 text-right text-base text-ink"
-            inputmode="decimal"
-            placeholder="not measured"
-            value={one.offset ?? ''}
-            onchange={(e) => change(i, offsetOf(e.currentTarget.value))}
-          />
-        </label>
-        <label class="quiet grid gap-1"
-          >Lowest setting, °C
-          <input
-            class="field w-24 text-right text-base text-ink"
-            inputmode="decimal"
-            placeholder="not known"
-            value={one.lowest ?? ''}
-            onchange={(e) =>
-              change(i, { lowest: numberIn(e.currentTarget.value) } as Partial<Appliance>)}
-          />
-        </label>
-        <label class="quiet grid gap-1"
-          >Steam
-          <select
-            class="field text-base text-ink"
-            value={one.steam ?? 'none'}
-            onchange={(e) => change(i, { steam: e.currentTarget.value as SteamId })}
-          >
-            {#each steamIds as id (id)}<option value={id}>{steams[id]}</option>{/each}
-          </select>
-        </label>
+        <KeptNumber
+          label="Hotter than it says, °C"
+          placeholder="not measured"
+          value={one.offset}
+          onkeep={(offset) => change(i, { offset } as Partial<Appliance>)}
+        />
+        <KeptNumber
+          label="Lowest setting, °C"
+          placeholder="not known"
+          value={one.lowest}
+          onkeep={(lowest) => change(i, { lowest } as Partial<Appliance>)}
+        />
+        <Pick
+          label="Steam"
+          value={one.steam ?? 'tray'}
+          choices={steamIds.map((id) => [id, steams[id]] as const)}
+          onpick={(steam) => change(i, { steam: steam as SteamId })}
+        />
         <label class="flex min-h-11 items-center gap-2"
           ><input
             type="checkbox"
@@ -131,43 +101,25 @@
           /> its fan runs</label
         >
       {:else if one.kind === 'machine'}
-        <label class="quiet grid gap-1"
-          >It is like
-          <select
-            class="field text-base text-ink"
-            value={rowOf(one)}
-            onchange={(e) => change(i, known(e.currentTarget.value))}
-          >
-            <option value="">not told</option>
-            {#each machineRowIds as id (id)}<option value={id}>{machines[id].label}</option>{/each}
-            {#if rowOf(one) === 'own'}<option value="own">{one.machine?.label}</option>{/if}
-          </select>
-        </label>
+        <Pick
+          label="It is like"
+          value={rowOf(one)}
+          choices={likes(one)}
+          onpick={(like) => change(i, known(like))}
+        />
       {/if}
-      <button
-        class="knob touch px-2"
-        type="button"
-        aria-label="Take {one.name} out"
-        onclick={() => onkeep(appliances.filter((_, k) => k !== i))}><X size={16} /></button
-      >
       {#if one.machine}
-        <MachineForm machine={one.machine} onkeep={(machine) => change(i, { machine })} />
+        <div class="order-last basis-full">
+          <MachineForm machine={one.machine} onkeep={(machine) => change(i, { machine })} />
+        </div>
       {/if}
-    </div>
+    </NamedRow>
   {/each}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
-  <form class="flex flex-wrap items-end gap-2 border-t border-line pt-2" onsubmit={add}>
-    <label class="quiet grid gap-1"
-      >Kind
-      <select class="field text-base text-ink" bind:value={kind}>
-        {#each applianceKindIds as id (id)}<option value={id}>{applianceKinds[id].label}</option
-          >{/each}
-      </select>
-    </label>
-    <label class="quiet grid flex-1 basis-40 gap-1"
-      >Name
-      <input class="field text-base text-ink" maxlength="60" bind:value={name} />
-    </label>
-    <button class="knob touch" type="submit">Add it</button>
-  </form>
+  <AddNamed
+    kinds={applianceKindIds}
+    label={(kind) => applianceKinds[kind].label}
+    onadd={(kind, name) =>
+      onkeep([...appliances, { id: nanoid(), kind, name, holds: applianceKinds[kind].holds }])}
+  />
 </section>

@@ -8,8 +8,16 @@
 
   // What is typed stays, whatever else of the page is fetched anew meanwhile.
   let called = $state(untrack(() => custom?.name ?? ''));
-  let fromFlour = $state(untrack(() => (custom ? String(custom.fromFlour) : '')));
-  let grams = $state(untrack(() => (custom ? String(custom.grams) : '')));
+  let typed = $state(
+    untrack(() => ({
+      fromFlour: custom ? String(custom.fromFlour) : '',
+      grams: custom ? String(custom.grams) : '',
+    })),
+  );
+  const amounts = [
+    { of: 'fromFlour', label: 'From flour, g' },
+    { of: 'grams', label: 'Set aside, g' },
+  ] as const;
   let fault = $state('');
 
   function keep() {
@@ -18,8 +26,8 @@
       if (custom) onkeep(undefined);
       return;
     }
-    if (fromFlour.trim() === '' || grams.trim() === '') return;
-    const [from, aside] = [numberIn(fromFlour), numberIn(grams)];
+    if (typed.fromFlour.trim() === '' || typed.grams.trim() === '') return;
+    const [from, aside] = [numberIn(typed.fromFlour), numberIn(typed.grams)];
     if (!from || !aside || from < 100 || from > 50_000 || aside < 1 || aside > 5000) {
       fault = 'From how much flour, 100 g to 50 kg, and how much is set aside, 1 g to 5 kg?';
       return;
@@ -45,24 +53,17 @@
         onchange={keep}
       />
     </label>
-    <label class="quiet grid gap-1"
-      >From flour, g
-      <input
-        class="field w-28 text-right text-base text-ink"
-        inputmode="numeric"
-        bind:value={fromFlour}
-        onchange={keep}
-      />
-    </label>
-    <label class="quiet grid gap-1"
-      >Set aside, g
-      <input
-        class="field w-24 text-right text-base text-ink"
-        inputmode="numeric"
-        bind:value={grams}
-        onchange={keep}
-      />
-    </label>
+    {#each amounts as amount (amount.label)}
+      <label class="quiet grid gap-1"
+        >{amount.label}
+        <input
+          class="field w-28 text-right text-base text-ink"
+          inputmode="numeric"
+          bind:value={() => typed[amount.of], (text) => (typed[amount.of] = text)}
+          onchange={keep}
+        />
+      </label>
+    {/each}
   </div>
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
 </section>

@@ -1,11 +1,8 @@
 <script lang="ts">
-  import type { Cause } from '@tender-crumb/core';
+  import { likelihood, type Cause } from '@tender-crumb/core';
   import { say } from '../ui/writing.ts';
 
   let { causes }: { causes: readonly Cause[] } = $props();
-  /** As bakers say how sure they are; the odds stand smaller beside it. */
-  const sure = (share: number) =>
-    share > 0.7 ? 'most likely' : share > 0.35 ? 'likely' : share > 0.15 ? 'perhaps' : 'hardly';
 </script>
 
 <section aria-labelledby="causes">
@@ -13,7 +10,7 @@
   <ul class="mt-1 grid gap-1.5">
     {#each causes.slice(0, 6) as { id, says, share } (id)}
       <li class="grid grid-cols-[6.5rem_minmax(0,1fr)] items-baseline gap-2">
-        <span class="font-semibold">{sure(share)}</span>
+        <span class="font-semibold">{likelihood(share)}</span>
         <span>
           {say(says)}
           <span class="quiet">{Math.round(100 * share)} in 100</span>

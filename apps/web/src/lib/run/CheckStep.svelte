@@ -1,6 +1,6 @@
 <script lang="ts">
   import { checkKinds, stateAt } from '@tender-crumb/core';
-  import DoughDrawing from '../drawing/DoughDrawing.svelte';
+  import DoughLooks from '../drawing/DoughLooks.svelte';
   import Level from '../level/Level.svelte';
   import Either from '../ui/Either.svelte';
   import { asMass, say } from '../ui/writing.ts';
@@ -11,27 +11,11 @@
   const at = $derived(run.feeling ?? (run.feltSince ? run.felt : undefined));
   const kind = $derived(checkKinds[run.checkKind]);
   const style = $derived(run.formula.style);
-  /** Where the drawn doughs stand: one for each state that a finger tells apart. */
-  const drawn = [-12, -7, -2, 2, 6, 11, 16] as const;
-  const near = (points: number) => Math.abs(points - (at ?? NaN)) < 2.5;
 </script>
 
-<ul class="doughs" aria-label="How a dough can look">
-  {#each drawn as points (points)}
-    {@const state = stateAt(points, style)}
-    <li>
-      <button
-        type="button"
-        aria-pressed={near(points)}
-        title={state.says}
-        onclick={() => (run.feeling = points)}
-      >
-        <DoughDrawing {points} kind={kind.drawn} label={state.says} />
-        <span>{state.short}</span>
-      </button>
-    </li>
-  {/each}
-</ul>
+<div class="mb-3">
+  <DoughLooks {style} kind={kind.drawn} {at} onpick={(points) => (run.feeling = points)} />
+</div>
 {#if run.momentMatters}
   <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
     <span>This flour drinks slowly. You touch it</span>
@@ -101,28 +85,6 @@
 </div>
 
 <style>
-  .doughs {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(4.6rem, 1fr));
-    gap: 0.35rem;
-    margin-bottom: 0.75rem;
-  }
-  .doughs button {
-    display: grid;
-    gap: 0.2rem;
-    width: 100%;
-    min-height: 5.2rem;
-    padding: 0.9rem 0.35rem 0.3rem;
-    border: 2px solid var(--line);
-    border-radius: 3px 3px 12px 12px;
-    background: var(--enamel);
-    font-weight: 600;
-    text-align: center;
-  }
-  .doughs button[aria-pressed='true'] {
-    border-color: var(--rim);
-    background: var(--sunk);
-  }
   .big {
     font-size: 1.5rem;
     font-weight: 650;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core';
+  import { sumGrams, type RunStep } from '@tender-crumb/core';
   import type { TimedBake } from '../plan/planned.ts';
   import { asMass } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
@@ -16,9 +16,7 @@
         ] as const)
       : [],
   );
-  const wanted = $derived(
-    run.planned.filter((l) => l.stage === step.stage).reduce((sum, l) => sum + l.grams, 0),
-  );
+  const wanted = $derived(sumGrams(run.planned.filter((l) => l.stage === step.stage)));
 </script>
 
 {#if feeding}

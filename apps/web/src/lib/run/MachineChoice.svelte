@@ -1,13 +1,12 @@
 <script lang="ts">
   import {
     bakeShift,
+    courseReady,
     courses,
     courseIds,
     crusts,
-    fillingGrams,
     machineSizes,
     programmeMinutes,
-    scaleTo,
     type Course,
     type CourseNoted,
     type CrustId,
@@ -27,9 +26,7 @@
 
   const { machine } = $derived(course);
   const times = $derived(run.courseTimes!);
-  const ends = $derived(
-    new Date(now.getTime() + (times.delay + times.first) * 60_000).toISOString(),
-  );
+  const ends = $derived(courseReady(now.toISOString(), course));
   let fault = $state('');
 
   function choose(edit: Partial<CourseNoted>) {
@@ -64,12 +61,7 @@
     else if (fix.kind === 'course') goes(fix.course);
     else if (fix.kind === 'no-delay') choose({ delay: 0 });
     else if (fix.kind === 'instead') fault = run.takeInstead(fix.line, fix.choice, fix.label) ?? '';
-    else {
-      const share = fix.grams / fillingGrams(run.planned);
-      const scaled = scaleTo(run.formula, 'dough', run.doughGrams * share, run.pantry);
-      if (scaled) run.say('batch', { share: (run.state.batch ?? 1) * share });
-      else fault = 'It cannot be scaled to that.';
-    }
+    else run.scaleBy(fix.share);
   }
   const delays = [0, 60, 120, 240, 480, 600] as const;
 </script>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import {
+    machineClock,
     machineStageKinds,
     spansOf,
     bakeShift,
@@ -28,31 +29,16 @@
   const whole = $derived(spans.at(-1)?.to ?? 1);
   const x = $derived(scaleLinear().domain([0, whole]).range([0, 100]));
   const times = $derived(run.courseTimes!);
-  const begun = $derived(
-    step.begunAt ? Date.parse(step.begunAt) + times.delay * 60_000 : undefined,
-  );
   const reading = $derived(standIns.machine.reading);
-  /** A power cut stops its clock: what it stood at then, it stands at when the power is back. */
-  const dark = $derived.by(() => {
-    let minutes = 0;
-    let from: number | undefined;
-    for (const { what, at } of run.state.power) {
-      if (what === 'cut') from = Date.parse(at);
-      else if (from !== undefined) {
-        minutes += (Date.parse(at) - from) / 60_000;
-        from = undefined;
-      }
-    }
-    return from === undefined ? minutes : minutes + (now.getTime() - from) / 60_000;
-  });
-  const minute = $derived(
-    reading?.minute ??
-      (begun === undefined ? 0 : Math.max(0, (now.getTime() - begun) / 60_000 - dark)),
+  const clock = $derived(
+    step.begunAt
+      ? machineClock(step.begunAt, course, run.state.power, now.toISOString())
+      : undefined,
   );
+  const minute = $derived(reading?.minute ?? clock?.minute ?? 0);
   const stage = $derived(spans.find((s) => minute < s.to) ?? spans.at(-1));
-  const at = (m: number) =>
-    begun === undefined ? `${m} min in` : time(new Date(begun + (m + dark) * 60_000).toISOString());
-  const cut = $derived(run.state.power.at(-1)?.what === 'cut');
+  const at = (m: number) => (clock ? time(clock.at(m)) : `${m} min in`);
+  const cut = $derived(clock?.cut ?? false);
 
   // What the machine says of its power goes into the book by itself.
   $effect(() => {

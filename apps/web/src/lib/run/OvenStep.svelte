@@ -2,11 +2,11 @@
   import {
     celsiusTyped,
     coreAt,
+    coreReadings,
     coreSpan,
     doneBy,
     fiveMore,
     numberTyped,
-    ovenPlace,
     ovenSetting,
     ovenTroubles,
     styles,
@@ -21,15 +21,9 @@
   const setting = $derived(
     step.celsius === undefined ? undefined : ovenSetting(step.celsius, run.oven),
   );
-  const place = $derived(ovenPlace(run.formula.style, run.state.divided?.form));
+  const place = $derived(run.ovenPlace);
   const core = $derived(coreAt(styles[run.formula.style].baking, run.household.altitude));
-  const begun = $derived(step.begunAt ? Date.parse(step.begunAt) : now.getTime());
-  const readings = $derived(
-    run.state.core.map(({ celsius, at }) => ({
-      minute: (Date.parse(at) - begun) / 60_000,
-      celsius,
-    })),
-  );
+  const readings = $derived(coreReadings(run.state.core, step.begunAt ?? now.toISOString()));
   const done = $derived(doneBy(readings, core));
   const probe = $derived(standIns.probe.reading?.celsius);
 
@@ -42,7 +36,7 @@
     }
     fault = '';
     typed = '';
-    run.say('core', { celsius: Math.round(celsius * 10) / 10 });
+    run.say('core', { celsius });
   }
   function enter(event: SubmitEvent) {
     event.preventDefault();
@@ -113,9 +107,7 @@
       {/if}
       {#if readings.length > 0}
         <p class="quiet">
-          {readings
-            .map((r) => `${Math.max(0, Math.round(r.minute))} min ${asWarmth(r.celsius)}`)
-            .join(', ')}
+          {readings.map((r) => `${Math.round(r.minute)} min ${asWarmth(r.celsius)}`).join(', ')}
         </p>
       {/if}
     </section>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import {
-    nextTime,
+    bakeShift,
     planFacts,
     putOff,
     type Belief,
@@ -17,7 +17,6 @@
   import Printer from '@lucide/svelte/icons/printer';
   import { onMount, untrack } from 'svelte';
   import { api } from '../api.ts';
-  import LessonView from '../book/LessonView.svelte';
   import DeviceDrawer from '../devices/DeviceDrawer.svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import Photos from '../photo/Photos.svelte';
@@ -26,24 +25,15 @@
   import type { PlanData } from '../server/plan-data.ts';
   import { refresh } from '../ui/refresh.ts';
   import { keepAwake } from './awake.ts';
-  import AddIns from './AddIns.svelte';
-  import CheckStep from './CheckStep.svelte';
-  import CoolStep from './CoolStep.svelte';
   import CounterSheet from './CounterSheet.svelte';
-  import FeedStep from './FeedStep.svelte';
-  import MachineChoice from './MachineChoice.svelte';
-  import MachineStep from './MachineStep.svelte';
+  import RunOver from './RunOver.svelte';
+  import StepWork from './StepWork.svelte';
   import Meanwhile from './Meanwhile.svelte';
-  import OutcomeStep from './OutcomeStep.svelte';
-  import OvenStep from './OvenStep.svelte';
-  import RiseStep from './RiseStep.svelte';
   import { Run } from './run.svelte.ts';
   import RunLine from './RunLine.svelte';
-  import ShapeStep from './ShapeStep.svelte';
   import StepActions from './StepActions.svelte';
   import StepHead from './StepHead.svelte';
   import StepNote from './StepNote.svelte';
-  import WeighStep from './WeighStep.svelte';
 
   let {
     data,
@@ -153,14 +143,14 @@
     const { course, courseTimes } = run;
     const started = run.steps.some((s) => s.runs && s.standing === 'under-way');
     if (!standIns.on || !course || !started || standIns.hasMachine) return;
-    untrack(() => standIns.run(course.programme, 0, courseTimes?.delay ?? 0));
+    untrack(() =>
+      standIns.run(
+        course.programme,
+        bakeShift(course.machine, course.size, course.crust),
+        courseTimes?.delay ?? 0,
+      ),
+    );
   });
-
-  let mending = $state(false);
-  function mend(outcome: Outcome) {
-    run.say('outcome', outcome);
-    mending = false;
-  }
 </script>
 
 <svelte:head><title>{data.formula.name} · Bake day · Tender Crumb</title></svelte:head>
@@ -189,72 +179,8 @@
     </div>
   </div>
 
-  {#if run.state.finishedAt}
-    <section class="bowl grid gap-4 p-5" aria-labelledby="taught">
-      <h2 id="taught" class="text-xl">
-        {data.bake.finishedAt ? 'What this bake taught' : 'Written down here'}
-      </h2>
-      {#if data.bake.lesson}
-        <LessonView
-          lesson={data.bake.lesson}
-          style={data.formula.style}
-          household={data.household}
-          next={nextTime(data.formula, data.household, data.belief)}
-        />
-        {#if data.bake.circumstances.assumed}
-          <p class="quiet">
-            Nobody wrote down the room and the bags of that day: they are assumed to have been as
-            they were when the program began to keep them.
-          </p>
-        {/if}
-      {:else if !data.bake.finishedAt}
-        <p class="text-lg">
-          How it came out is kept in this browser and goes into the book when the server has it.
-          What it taught then stands here.
-        </p>
-      {:else}
-        <p>
-          What it taught is being worked out, or there was nothing to learn: a formula without flour
-          has no level.
-        </p>
-      {/if}
-      {#if mending}
-        <OutcomeStep
-          bake="{data.bake.id}/mended"
-          dough={run.doughGrams}
-          before={run.state.outcome}
-          says="Mend it in the book"
-          onfinish={mend}
-        />
-      {/if}
-      <Photos {run} step="taste" label="How it came out" />
-      <p class="flex flex-wrap gap-3">
-        <a class="knob knob-act min-h-14" href="/bench/{data.bake.formulaId}">To the bench</a>
-        <a class="knob min-h-14" href="/book?formula={data.bake.formulaId}">To the book</a>
-        <button class="knob min-h-14" type="button" onclick={() => (mending = !mending)}
-          >Mend how it came out</button
-        >
-        <button class="knob min-h-14" type="button" onclick={() => run.takeBack('finished')}
-          >It is not finished yet</button
-        >
-      </p>
-    </section>
-  {:else if run.state.abandonedAt}
-    <section class="bowl grid gap-4 p-5" aria-labelledby="given-up">
-      <h2 id="given-up" class="text-xl">This bake was given up</h2>
-      <p class="text-lg">
-        What was weighed and felt stays written down; it teaches nothing, and stands no longer among
-        what is being baked.
-      </p>
-      <p class="flex flex-wrap gap-3">
-        <button
-          class="knob knob-act min-h-14"
-          type="button"
-          onclick={() => run.takeBack('abandoned')}>Take it up again</button
-        >
-        <a class="knob min-h-14" href="/bake">To Bake day</a>
-      </p>
-    </section>
+  {#if run.state.finishedAt || run.state.abandonedAt}
+    <RunOver {run} {data} />
   {:else}
     <Meanwhile {planning} bake={planId} />
     <div class="mb-3">
@@ -302,36 +228,7 @@
           {/if}
         </div>
         <div class="work">
-          {#if run.step.kind === 'feed'}
-            <FeedStep {run} step={run.step} bake={bakeTimed} />
-          {:else if run.step.kind === 'weigh' || run.step.kind === 'preferment' || run.step.kind === 'soak' || run.step.kind === 'autolyse'}
-            {#if run.step.kind === 'weigh' && run.course}
-              <div class="mb-3">
-                <MachineChoice {run} course={run.course} now={planning.now} {time} />
-              </div>
-            {/if}
-            <WeighStep {run} step={run.step} water={bakeTimed?.water} />
-          {:else if run.step.kind === 'check'}
-            <CheckStep {run} />
-          {:else if run.step.kind === 'first-rise' || run.step.kind === 'final-proof'}
-            <RiseStep {run} step={run.step} {time} />
-          {:else if run.step.kind === 'shape'}
-            <ShapeStep {run} />
-          {:else if run.step.kind === 'heat' || run.step.kind === 'bake'}
-            <OvenStep {run} step={run.step} now={planning.now} />
-          {:else if run.step.kind === 'mix' && !run.step.runs}
-            <AddIns {run} when="At the end of the kneading, folded in:" />
-          {:else if run.step.runs && run.course}
-            <MachineStep {run} step={run.step} course={run.course} now={planning.now} {time} />
-          {:else if run.step.kind === 'cool'}
-            <CoolStep {run} step={run.step} now={planning.now} {time} />
-          {:else if run.step.kind === 'taste'}
-            <OutcomeStep
-              bake={data.bake.id}
-              dough={run.doughGrams}
-              onfinish={(o) => run.finish(o)}
-            />
-          {/if}
+          <StepWork {run} step={run.step} {bakeTimed} now={planning.now} {time} />
           <div class="mt-4 flex flex-wrap items-start gap-4">
             <Photos {run} step={run.step.id} label={run.step.label} />
             <div class="min-w-60 flex-1"><StepNote {run} step={run.step.id} /></div>

@@ -37,7 +37,7 @@
   const custom = $derived(setAside(run.household.custom, flour));
   const aside = $derived(run.state.aside ?? 0);
   const division = $derived(divide(run.doughGrams, pieces, { aside, form }));
-  const whole = $derived(isRefused(division) ? 0 : run.doughGrams - division.scraps - aside);
+  const whole = $derived(isRefused(division) ? 0 : division.whole);
   const weighed = $derived(run.state.pieces.map((p) => p.grams));
   const standing = $derived(dividing(whole, pieces, weighed));
 
@@ -91,9 +91,9 @@
 
   const pans = $derived(run.household.pans.filter((p) => panKinds[p.kind].use !== 'mix'));
   const chosenPan = $derived(pans.find((p) => p.id === pan));
-  const whole2 = $derived(totals(run.planned)?.wholeShare ?? 0);
+  const wholeShare = $derived(totals(run.planned)?.wholeShare ?? 0);
   const each = $derived(isRefused(division) ? 0 : division.each);
-  const fit = $derived(chosenPan ? panFit(chosenPan, each, whole2) : undefined);
+  const fit = $derived(chosenPan ? panFit(chosenPan, each, wholeShare) : undefined);
   const litre = (ml: number) => `${Math.round(ml / 100) / 10} l`;
 
   const strands = $derived(plaitStrands.find((n) => n === pieces) as PlaitStrands | undefined);
@@ -145,7 +145,6 @@
     {/if}
   </div>
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
-  <p class="text-lg">{formRows[form].how}</p>
 
   {#if !isRefused(division)}
     <p>
@@ -177,7 +176,7 @@
       {:else if fit.fits === 'too-large'}
         <b>{chosenPan.name} is too large:</b>
         {litre(chosenPan.millilitres!)} wants {asMass(fit.least!)} to {asMass(fit.most!)}; this
-        would lie low in it. {asMass(panDough(chosenPan, whole2)!)} of dough fill it.
+        would lie low in it. {asMass(panDough(chosenPan, wholeShare)!)} of dough fill it.
       {:else if fit.fits === 'right'}
         {chosenPan.name} holds it well.
       {/if}

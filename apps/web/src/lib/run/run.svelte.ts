@@ -6,17 +6,20 @@ import {
   checkKindOf,
   choicesFor,
   courseTimes,
-  eventsThatCount,
   householdOn,
   isRefused,
   isRise,
   kindOfEvent,
   kitchenOf,
+  lookInto,
   loavesOf,
+  kneadingOf,
   leadOf,
   level,
   machineFit,
+  measureText,
   mixedLines,
+  mixingAdvice,
   ovenPlace,
   overPour,
   pantryIn,
@@ -28,8 +31,8 @@ import {
   signOf,
   stepNow,
   stillToDrink,
-  strengthShares,
   substitute,
+  sumGrams,
   tellingDifference,
   usualShaping,
   weighingList,
@@ -46,12 +49,7 @@ import {
   type RunStep,
   type WeighingItem,
 } from '@tender-crumb/core';
-import { nanoid } from 'nanoid';
-import { outbox } from '../sync/here.ts';
-import { bakeLane, eventEntry } from '../sync/kinds.ts';
-import { sync } from '../sync/sync.svelte.ts';
-
-type EventOf<Kind extends BakeEvent['kind']> = Extract<BakeEvent, { kind: Kind }>;
+import { RunEvents } from './run-events.svelte.ts';
 
 /** What a bake's page is given. */
 export interface RunData {
@@ -68,8 +66,6 @@ export interface RunData {
 /** A step is put off, and takes longer, by so much at a tap, minutes. */
 export const laterBy = 15;
 export const longerBy = 10;
-/** Events of one tap have an id that begins alike: so they are taken back together. */
-const tapId = 21;
 const senseSays = {
   begun: 'begun',
   done: 'done',
@@ -80,14 +76,9 @@ const senseSays = {
   there: 'ready',
   past: 'gone over',
 } as const;
-/** A dough is looked at so many minutes into its kneading. Handbook section 11. */
-const [lookFrom, lookTo] = [5, 10] as const;
-/** Weak and soft wheat from this share of the flour. */
-const muchWeak = 0.5;
 
 /** One bake being made: its events, what they add up to, what to do next. */
-export class Run {
-  readonly id: string;
+export class Run extends RunEvents {
   /** As it stood when the bake began. */
   readonly asWritten: Formula;
   readonly method: DeviceId;
@@ -99,14 +90,6 @@ export class Run {
   chosen = $state<string | undefined>();
   /** Where the dough is being felt, before it is said. */
   feeling = $state<number | undefined>();
-  events = $state.raw<readonly BakeEvent[]>([]);
-  /** What this browser has said and the server has not acknowledged. */
-  readonly waiting = $derived.by(
-    () => sync.standing.waiting.filter((e) => e.lane === bakeLane(this.id)).length,
-  );
-  /** It cannot go out just now; what is so, stands above the page. */
-  readonly stuck = $derived.by(() => this.waiting > 0 && sync.isStuck);
-
   readonly view = $derived.by(() =>
     runOf({
       id: this.id,
@@ -178,18 +161,18 @@ export class Run {
   /** When a machine's dough is looked at: five to ten minutes into its kneading. */
   readonly lookAt = $derived.by(() => {
     const runs = this.steps.find((s) => s.runs && s.standing === 'under-way');
-    if (!runs?.begunAt || !this.courseTimes) return undefined;
-    const { delay, kneadsFrom } = this.courseTimes;
-    const at = (minutes: number) =>
-      new Date(Date.parse(runs.begunAt!) + (delay + kneadsFrom + minutes) * 60_000).toISOString();
-    return { from: at(lookFrom), to: at(lookTo) };
+    return runs?.begunAt && this.course ? lookInto(runs.begunAt, this.course) : undefined;
   });
   /** The household's machine that it goes through. */
   readonly machine = $derived(
     this.household.appliances.find((a) => a.machine && a.machine === this.course?.machine),
   );
   readonly oven = $derived(this.household.appliances.find((a) => a.kind === 'oven'));
-  readonly doughGrams = $derived(this.lines.reduce((sum, l) => sum + l.grams, 0));
+  /** Where it stands in this oven, and with how much steam. */
+  readonly ovenPlace = $derived.by(() =>
+    ovenPlace(this.formula.style, this.shaping.form, this.oven),
+  );
+  readonly doughGrams = $derived(sumGrams(this.lines));
   /** What it is shaped to, and in how many pieces. */
   readonly shaping = $derived(this.state.divided ?? usualShaping(this.formula));
   readonly pieces = $derived(this.shaping.pieces);
@@ -199,12 +182,11 @@ export class Run {
   readonly items = $derived(this.stages.flatMap((s) => s.items));
 
   constructor(given: RunData) {
-    this.id = given.id;
+    super(given.id, given.events);
     this.asWritten = given.formula;
     this.method = given.method;
     this.household = householdOn(given.household, given.circumstances);
     this.belief = given.belief;
-    this.events = given.events;
     this.lastNotes = given.lastNotes ?? {};
   }
 
@@ -220,6 +202,13 @@ export class Run {
   /** What goes in at the signal or at the end of the kneading. */
   readonly atSignal = $derived((this.stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'));
 
+  /** What is weighed in the household's spoons and cups; a starter is only ever weighed. */
+  inMeasure({ ingredient, grams }: WeighingItem): string | undefined {
+    return ingredient === 'starter'
+      ? undefined
+      : measureText(grams, this.ingredient(ingredient), this.household.measures);
+  }
+
   /** An ingredient of this household. */
   ingredient(id: string): Ingredient {
     return this.pantry.ingredient(id);
@@ -227,28 +216,29 @@ export class Run {
 
   /** What is to be done at a step, sentence by sentence. */
   sentences(step: RunStep) {
-    const { weak, soft } = strengthShares(this.planned);
+    const kneading = kneadingOf(this.method);
     return leadOf({
       step,
       style: this.formula.style,
       device: this.method,
       check: this.checkKind,
       state: this.state,
-      pieces: this.pieces,
+      shaping: this.shaping,
       pieceGrams: this.doughGrams / this.loaves,
-      weak: weak + soft > muchWeak,
+      mixing: mixingAdvice(this.planned).find((m) => m.by === kneading)!,
       atSignal: this.atSignal.map((i) => i.name),
       outside: (this.formula.outside ?? []).map((o) => o.says),
       ...(this.course ? { course: this.course } : {}),
-      ...(this.oven?.lowest === undefined ? {} : { lowestOven: this.oven.lowest }),
+      ...(this.oven ? { oven: this.oven } : {}),
     });
   }
   sign(step: RunStep): string {
     return signOf({ step, style: this.formula.style });
   }
   cautions(step: RunStep, hours?: number) {
-    const place = ovenPlace(this.formula.style, this.state.divided?.form);
+    const place = this.ovenPlace;
     return cautionsAt({
+      coated: this.course?.machine.coatedPan ?? true,
       kind: step.kind,
       device: this.method,
       lines: this.planned,
@@ -261,19 +251,6 @@ export class Run {
     });
   }
 
-  /** Follows what becomes of what was said; brings back what an earlier page could not send. */
-  follow(ondelivered: () => void): () => void {
-    const box = outbox();
-    void box.waitingIn(bakeLane(this.id)).then((kept) => {
-      this.#merge(kept.map((e) => e.body as BakeEvent));
-    });
-    return box.subscribe(({ outcome }) => {
-      if (outcome?.entry.lane === bakeLane(this.id) && outcome.result.kind === 'delivered') {
-        ondelivered();
-      }
-    });
-  }
-
   /** Takes in what the server has by now: events of other devices among ours. */
   receive({
     household,
@@ -283,34 +260,7 @@ export class Run {
   }: Pick<RunData, 'household' | 'belief' | 'events' | 'circumstances'>): void {
     this.household = householdOn(household, circumstances);
     this.belief = belief;
-    this.#merge(events);
-  }
-
-  /** Events of other devices, among ours. */
-  hear(events: readonly BakeEvent[]): void {
-    this.#merge(events);
-  }
-
-  #merge(more: readonly BakeEvent[]): void {
-    const known = new Set(this.events.map((e) => e.id));
-    const fresh = more.filter((e) => !known.has(e.id));
-    if (fresh.length > 0) this.events = [...this.events, ...fresh];
-  }
-
-  say<Kind extends BakeEvent['kind']>(kind: Kind, data: EventOf<Kind>['data']): void {
-    const id = this.#tap === undefined ? nanoid(tapId) : `${this.#tap}_${(this.#said += 1)}`;
-    const event = { id, at: this.#now(), kind, data } as BakeEvent;
-    this.events = [...this.events, event];
-    void outbox().add(eventEntry(this.id, event));
-  }
-
-  #tap: string | undefined;
-  #said = 0;
-  /** Everything that one tap says. */
-  #atOnce(say: () => void): void {
-    [this.#tap, this.#said] = [nanoid(tapId), 0];
-    say();
-    this.#tap = undefined;
+    this.hear(events);
   }
 
   weigh(item: WeighingItem, grams = item.grams, byScale = false): void {
@@ -378,6 +328,11 @@ export class Run {
     this.say('rise', { rise, sense });
   }
 
+  /** So much of it is made as stands on the list now, times this. */
+  scaleBy(share: number): void {
+    this.say('batch', { share: (this.state.batch ?? 1) * share });
+  }
+
   /** A step begins now. */
   begin(step: RunStep): void {
     if (isRise(step.kind)) this.noteRise(riseOf[step.kind], 'begun');
@@ -393,7 +348,7 @@ export class Run {
   }
 
   #over(step: RunStep, sense: 'done' | 'skipped'): void {
-    this.#atOnce(() => this.#saysOver(step, sense));
+    this.atOnce(() => this.#saysOver(step, sense));
     this.chosen = undefined;
   }
   #saysOver(step: RunStep, sense: 'done' | 'skipped'): void {
@@ -408,7 +363,7 @@ export class Run {
 
   /** Everything in: where a machine makes it, it runs from now. */
   allIn(step: RunStep): void {
-    this.#atOnce(() => {
+    this.atOnce(() => {
       this.say('step', { step: step.id, sense: 'done' });
       const runs = this.steps.find((s) => s.runs && s.task === step.task);
       if (runs) this.say('step', { step: runs.id, sense: 'begun' });
@@ -430,7 +385,7 @@ export class Run {
       0,
       this.steps.findIndex((s) => s.id === step.id),
     );
-    this.#atOnce(() => {
+    this.atOnce(() => {
       for (const { id, standing } of before)
         if (standing === 'ahead' || standing === 'under-way')
           this.say('step', { step: id, sense: 'skipped' });
@@ -441,10 +396,8 @@ export class Run {
 
   /** The last that was tapped and counts. */
   readonly lastTap = $derived.by(() => {
-    const last = eventsThatCount(this.events).findLast(
-      (e) => e.kind !== 'retracted' && e.kind !== 'read',
-    );
-    return last && { id: last.id, at: last.at, says: this.#tapSays(last) };
+    const last = this.lastThatCounts;
+    return last && { id: last.id, says: this.#tapSays(last) };
   });
 
   #tapSays(event: BakeEvent): string {
@@ -465,22 +418,6 @@ export class Run {
     return kindOfEvent(event)?.says ?? '';
   }
 
-  /** Takes the last tap back, with all that it said at once. */
-  takeBackLast(): void {
-    const last = this.lastTap;
-    if (!last) return;
-    const tap = last.id.slice(0, tapId);
-    const together = eventsThatCount(this.events).filter(
-      (e) => e.kind !== 'retracted' && e.id.slice(0, tapId) === tap,
-    );
-    for (const event of together) this.retract(event.id);
-    this.chosen = undefined;
-  }
-
-  retract(event: string): void {
-    this.say('retracted', { event });
-  }
-
   /** Says how it came out and ends it; pressed twice it is once. */
   finish(outcome: Outcome): void {
     if (this.state.finishedAt) return;
@@ -488,24 +425,18 @@ export class Run {
     this.say('finished', {});
   }
 
-  giveUp(): void {
-    if (!this.state.abandonedAt) this.say('abandoned', {});
+  /** Takes the last tap back, and shows where the bake stands then. */
+  override takeBackLast(): void {
+    super.takeBackLast();
+    this.chosen = undefined;
   }
 
-  /** Takes the last of a kind back: a finish, or that it was given up. */
-  takeBack(kind: 'finished' | 'abandoned'): void {
-    for (const event of this.events.filter((e) => e.kind === kind)) this.retract(event.id);
+  giveUp(): void {
+    if (!this.state.abandonedAt) this.say('abandoned', {});
   }
 
   /** The kind of a step's row: what its taps say. */
   taps(step: RunStep) {
     return runStepKinds[step.kind];
-  }
-
-  /** Later than every event so far, whatever this tablet's clock says of the other's. */
-  #now(): string {
-    const last = this.events.reduce((latest, e) => (e.at > latest ? e.at : latest), '');
-    const now = new Date().toISOString();
-    return now > last ? now : new Date(Date.parse(last) + 1).toISOString();
   }
 }

@@ -1,6 +1,6 @@
 import { forBread, nextTime, type Lesson, type NextTime } from '@tender-crumb/core';
 import type { Database } from './database/open.ts';
-import type { StoredBake } from './store/bakes.ts';
+import type { StoredBake } from './store/bake-rows.ts';
 import { readVersions } from './store/formulas.ts';
 import { readBelief, readHousehold } from './store/household.ts';
 

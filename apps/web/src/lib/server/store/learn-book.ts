@@ -1,7 +1,7 @@
 import { modelVersion } from '@tender-crumb/core';
 import { learnBook } from '@tender-crumb/core/heavy';
 import { inTransaction, type Database } from '../database/open.ts';
-import { saveLesson, wholeBook } from './bakes.ts';
+import { saveLesson, wholeBook } from './bake-lessons.ts';
 import { readHousehold, saveBelief } from './household.ts';
 import { learning } from './learning.ts';
 

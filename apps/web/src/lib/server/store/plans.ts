@@ -1,6 +1,7 @@
 import { mostBreads, type BakeEvent, type DeviceId, type WayId } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
-import { listBakes, readBake, withEvents } from './bakes.ts';
+import { withEvents } from './bake-events.ts';
+import { listBakes, readBake } from './bakes.ts';
 
 /** What is wished of a bake that is planned, and what was done of it. Moments are ISO texts. */
 export interface PlannedBody {

@@ -6,7 +6,8 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { withNext } from '$lib/server/next-times.ts';
 import { route } from '$lib/server/route.ts';
-import { listBakes, readBake, startBake, withEvents } from '$lib/server/store/bakes.ts';
+import { withEvents } from '$lib/server/store/bake-events.ts';
+import { listBakes, readBake, startBake } from '$lib/server/store/bakes.ts';
 
 export const GET = route(async ({ url }) => {
   const { limit, offset, formula } = check(

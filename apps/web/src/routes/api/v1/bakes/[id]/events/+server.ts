@@ -7,7 +7,7 @@ import { databaseFile, kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { withNext } from '$lib/server/next-times.ts';
 import { route } from '$lib/server/route.ts';
-import { appendEvents } from '$lib/server/store/bakes.ts';
+import { appendEvents } from '$lib/server/store/append-events.ts';
 
 export const POST = route(async ({ params, request }) => {
   const { events } = check(eventsBody, await readJson(request), 'body');

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import type { RunStep } from '@tender-crumb/core';
+  import type { TimedBake } from '../plan/planned.ts';
+  import AddIns from './AddIns.svelte';
+  import CheckStep from './CheckStep.svelte';
+  import CoolStep from './CoolStep.svelte';
+  import FeedStep from './FeedStep.svelte';
+  import MachineChoice from './MachineChoice.svelte';
+  import MachineStep from './MachineStep.svelte';
+  import OutcomeStep from './OutcomeStep.svelte';
+  import OvenStep from './OvenStep.svelte';
+  import RiseStep from './RiseStep.svelte';
+  import type { Run } from './run.svelte.ts';
+  import ShapeStep from './ShapeStep.svelte';
+  import WeighStep from './WeighStep.svelte';
+
+  let {
+    run,
+    step,
+    bakeTimed,
+    now,
+    time,
+  }: {
+    run: Run;
+    step: RunStep;
+    bakeTimed: TimedBake | undefined;
+    now: Date;
+    time: (iso: string) => string;
+  } = $props();
+</script>
+
+<!-- What is worked with at a step: one panel a kind. -->
+{#if step.kind === 'feed'}
+  <FeedStep {run} {step} bake={bakeTimed} />
+{:else if step.kind === 'weigh' || step.kind === 'preferment' || step.kind === 'soak' || step.kind === 'autolyse'}
+  {#if step.kind === 'weigh' && run.course}
+    <div class="mb-3">
+      <MachineChoice {run} course={run.course} {now} {time} />
+    </div>
+  {/if}
+  <WeighStep {run} {step} water={bakeTimed?.water} />
+{:else if step.kind === 'check'}
+  <CheckStep {run} />
+{:else if step.kind === 'first-rise' || step.kind === 'final-proof'}
+  <RiseStep {run} {step} {time} />
+{:else if step.kind === 'shape'}
+  <ShapeStep {run} />
+{:else if step.kind === 'heat' || step.kind === 'bake'}
+  <OvenStep {run} {step} {now} />
+{:else if step.kind === 'mix' && !step.runs}
+  <AddIns {run} when="At the end of the kneading, folded in:" />
+{:else if step.runs && run.course}
+  <MachineStep {run} {step} course={run.course} {now} {time} />
+{:else if step.kind === 'cool'}
+  <CoolStep {run} {step} {now} {time} />
+{:else if step.kind === 'taste'}
+  <OutcomeStep bake={run.id} dough={run.doughGrams} onfinish={(o) => run.finish(o)} />
+{/if}

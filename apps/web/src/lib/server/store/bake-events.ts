@@ -1,0 +1,41 @@
+import type { BakeEvent } from '@tender-crumb/core';
+import { sql } from 'kysely';
+import type { Database } from '../database/open.ts';
+import type { BakeWithEvents, StoredBake } from './bake-rows.ts';
+
+/** Events of some bakes, each in the order in which they arrived. */
+export const eventsOf = async (
+  db: Database,
+  ids: readonly string[],
+): Promise<Map<string, BakeEvent[]>> => {
+  const rows = await db
+    .selectFrom('bake_event')
+    .select(['id', 'bake_id', 'at', 'kind', 'data'])
+    // One parameter, however many bakes they are.
+    .where(sql<boolean>`bake_id in (select value from json_each(${JSON.stringify(ids)}))`)
+    .orderBy('seq')
+    .execute();
+  const events = new Map<string, BakeEvent[]>();
+  for (const { bake_id, data, ...rest } of rows) {
+    const event = { ...rest, data: JSON.parse(data) as unknown } as BakeEvent;
+    const list = events.get(bake_id);
+    if (list) list.push(event);
+    else events.set(bake_id, [event]);
+  }
+  return events;
+};
+
+/** Bakes with their events. */
+export async function withEvents(
+  db: Database,
+  bakes: readonly StoredBake[],
+): Promise<BakeWithEvents[]> {
+  const events =
+    bakes.length > 0
+      ? await eventsOf(
+          db,
+          bakes.map((b) => b.id),
+        )
+      : new Map();
+  return bakes.map((b) => ({ ...b, events: events.get(b.id) ?? [] }));
+}
