@@ -1,8 +1,11 @@
 import { Baker } from './baker.ts';
 import { expect, giveUpAll, test, visit } from './fixtures.ts';
+import { thursday } from './thursday.ts';
+
+test.use({ household: 'baking' });
 
 /** A morning by the clock of the page. */
-const morning = '2026-11-26T08:00:00Z';
+const morning = thursday('08:00:00Z');
 
 test.describe('a bake is led from the scale to the cooled bread, by the screen alone', () => {
   test.describe.configure({ timeout: 120_000 });
@@ -100,7 +103,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
   test('a poolish pizza over two days: the poolish is weighed on its own, and comes in whole', async ({
     page,
   }) => {
-    const baker = new Baker(page, '2026-11-26T18:00:00Z');
+    const baker = new Baker(page, thursday('18:00:00Z'));
     await visit(page, '/');
     await page
       .locator('#recipe')

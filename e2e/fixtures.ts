@@ -52,8 +52,16 @@ export async function serve(
   };
 }
 
-/** Each browser worker has the demo household to itself: no test waits for another, two runs neither. */
-export const test = base.extend<{ bench: 'plain' | 'whole' }, { server: Served }>({
+/**
+ * Each browser worker has the demo household to itself: no test waits for another, two runs neither.
+ * What is baked to its end teaches a household, and moves the figures of every bread with that
+ * flour: tests that bake have one of their own, those that read figures another.
+ */
+export const test = base.extend<
+  { bench: 'plain' | 'whole' },
+  { household: 'read' | 'baking'; server: Served }
+>({
+  household: ['read', { option: true, scope: 'worker' }],
   /** How much of the bench stands open. */
   bench: ['whole', { option: true }],
   page: async ({ page, server, bench }, use) => {

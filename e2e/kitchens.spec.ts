@@ -2,8 +2,11 @@ import type { Page } from '@playwright/test';
 import { Baker } from './baker.ts';
 import { alarm, expect, giveUpAll, serve, test, toStep, visit, type Served } from './fixtures.ts';
 import { rmSync } from 'node:fs';
+import { thursday } from './thursday.ts';
 
-const morning = '2026-11-26T08:00:00Z';
+test.use({ household: 'baking' });
+
+const morning = thursday('08:00:00Z');
 
 /** A drawn loaf as a photo, made by the browser itself. */
 const photo = async (page: Page): Promise<Buffer> =>
@@ -198,7 +201,7 @@ test.describe('kitchens as they are', () => {
   });
 
   test('over midnight times go on, with their day', async ({ page }) => {
-    const baker = new Baker(page, '2026-11-26T22:40:00Z');
+    const baker = new Baker(page, thursday('22:40:00Z'));
     await baker.begins('lockside-white', 'bowl, by hand');
     for (const tick of await page.locator('button.tick').all()) await tick.click();
     await baker.taps('All in');

@@ -1,6 +1,8 @@
 import type { Locator, Page } from '@playwright/test';
 import { alarm, expect, test, toStep, visit } from './fixtures.ts';
 
+test.use({ household: 'baking' });
+
 /** Length of the bubble of a level, in CSS pixels. */
 const bubble = async (level: Locator) => (await level.locator('.bubble').boundingBox())!;
 

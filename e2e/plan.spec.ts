@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test';
 import { expect, giveUpAll, test, toStep, visit } from './fixtures.ts';
+import { thursday } from './thursday.ts';
 
 /** A Thursday morning, by the clock of the pages. */
-const morning = '2026-11-26T09:00:00Z';
-const day = (n: number): string => `2026-11-${26 + n}`;
+const morning = thursday('09:00:00Z');
 
 interface Stored {
   plans: Array<{ id: string }>;
@@ -51,9 +51,9 @@ test.describe('a plan', () => {
   test('two bakes share the oven, neither at the other’s warmth', async ({ page }) => {
     await cleared(page);
     await visit(page, '/bake');
-    await plan(page, 'Lockside tin loaf, white', `${day(1)}T18:00`);
+    await plan(page, 'Lockside tin loaf, white', thursday('18:00', 1));
     await expect(row(page, 'Cool before cutting')).toBeVisible();
-    await plan(page, 'Sluice-gate cardamom plait', `${day(1)}T18:00`);
+    await plan(page, 'Sluice-gate cardamom plait', thursday('18:00', 1));
     await expect(row(page, 'Bake', 'Sluice-gate')).toBeVisible();
     const first = await time(page, 'Bake', 'Lockside');
     const second = await time(page, 'Bake', 'Sluice-gate');
@@ -64,7 +64,7 @@ test.describe('a plan', () => {
   test('a poolish bread over two days: the night belongs to the poolish', async ({ page }) => {
     await cleared(page);
     await visit(page, '/bake');
-    await plan(page, 'Overnight onion flatbread', `${day(2)}T13:00`);
+    await plan(page, 'Overnight onion flatbread', thursday('13:00', 2));
     await expect(row(page, 'ripens')).toContainText('domed or just falling');
     // Stirred the day before it is baked.
     expect(await time(page, 'Stir')).toMatch(/^(?:Fri )?\d\d:\d\d$/);
@@ -76,7 +76,7 @@ test.describe('a plan', () => {
   }) => {
     await cleared(page);
     await visit(page, '/bake');
-    await plan(page, 'Towpath rye and barley sourdough', `${day(2)}T18:00`);
+    await plan(page, 'Towpath rye and barley sourdough', thursday('18:00', 2));
     await expect(row(page, 'Feed')).toBeVisible();
     for (const step of ['Feed', 'Weigh, mix', 'Divide and shape']) {
       const at = (await time(page, step)).slice(-5);
@@ -98,7 +98,7 @@ test.describe('a plan', () => {
           now: morning,
           zone: 'UTC',
           bakes: [
-            { id: 'b', formula, ripe: true, readyBy: `${day(0)}T19:30:00Z`, ways: ['as-it-is'] },
+            { id: 'b', formula, ripe: true, readyBy: thursday('19:30:00Z'), ways: ['as-it-is'] },
           ],
         },
       });
@@ -122,7 +122,7 @@ test.describe('a plan', () => {
     await visit(page, '/bake?plan=same-evening');
     const form = page.locator('details', { hasText: 'Plan a bread' });
     await form.getByLabel('Starter or pre-ferment is ripe already').check();
-    await plan(page, name, `${day(0)}T19:30`);
+    await plan(page, name, thursday('19:30'));
     await expect(row(page, 'Bake')).toBeVisible();
     await expect(row(page, 'First rise')).toContainText('doubled');
   });
@@ -130,13 +130,13 @@ test.describe('a plan', () => {
   test('wishes that cannot be met say which to drop, and one tap does it', async ({ page }) => {
     await cleared(page);
     await visit(page, '/bake');
-    await plan(page, 'Lockside tin loaf, white', `${day(0)}T10:00`);
+    await plan(page, 'Lockside tin loaf, white', thursday('10:00'));
     const no = page.getByRole('alert').filter({ hasText: 'cannot all be met' });
     await expect(no).toContainText('Lockside tin loaf, white later');
     await no.getByRole('button', { name: 'Do that' }).click();
     await expect(no).toBeHidden();
     await expect(row(page, 'Cool before cutting')).toBeVisible();
-    await plan(page, 'Lockside tin loaf, white', `${day(0)}T08:00`);
+    await plan(page, 'Lockside tin loaf, white', thursday('08:00'));
     await expect(page.getByText('That time is past already')).toBeVisible();
   });
 
@@ -145,7 +145,7 @@ test.describe('a plan', () => {
   }) => {
     await cleared(page);
     await visit(page, '/bake');
-    await plan(page, 'Lockside tin loaf, white', `${day(1)}T18:00`);
+    await plan(page, 'Lockside tin loaf, white', thursday('18:00', 1));
     await expect(row(page, 'Bake')).toBeVisible();
     const before = [await time(page, 'Weigh'), await time(page, 'Bake')];
     await row(page, 'Weigh').getByRole('button').first().click();
@@ -164,7 +164,7 @@ test.describe('a plan', () => {
   test('dragged on the line of time, it moves too', async ({ page }) => {
     await cleared(page);
     await visit(page, '/bake');
-    await plan(page, 'Lockside tin loaf, white', `${day(1)}T18:00`);
+    await plan(page, 'Lockside tin loaf, white', thursday('18:00', 1));
     await expect(row(page, 'Weigh')).toBeVisible();
     const before = await time(page, 'Weigh');
     const block = page.locator('svg .step').first();
@@ -190,11 +190,11 @@ test.describe('a plan', () => {
     await expect(page).toHaveURL(/\/bake\/.+/);
     const bake = page.url();
     await toStep(page, 'First rise');
-    await page.clock.setFixedTime('2026-11-26T09:30:00Z');
+    await page.clock.setFixedTime(thursday('09:30:00Z'));
     await page.getByRole('button', { name: 'It rises from now' }).click();
     await expect(page.getByText('over about')).toBeVisible();
     await expect(page.getByText('All written down')).toBeVisible();
-    await page.clock.setFixedTime('2026-11-26T13:00:00Z');
+    await page.clock.setFixedTime(thursday('13:00:00Z'));
     await visit(page, '/bake');
     await expect(row(page, 'First rise')).toContainText('under way');
     await expect(async () => {
@@ -211,12 +211,12 @@ test.describe('a plan', () => {
   test('every page says what is next, and what calls now', async ({ page }) => {
     await cleared(page);
     await page.request.put('/api/v1/plans/bar', {
-      data: { version: 0, formulaId: 'lockside-white', readyBy: `${day(1)}T13:00:00Z` },
+      data: { version: 0, formulaId: 'lockside-white', readyBy: thursday('13:00:00Z', 1) },
     });
     await visit(page, '/pantry');
     await expect(page.getByRole('link', { name: /Weigh, mix and knead: Lockside/ })).toBeVisible();
     await page.request.put('/api/v1/timers/tea', {
-      data: { name: 'Tea', dueAt: '2026-11-26T08:59:00Z' },
+      data: { name: 'Tea', dueAt: thursday('08:59:00Z') },
     });
     await visit(page, '/book');
     await expect(page.getByRole('link', { name: /Now: Tea/ })).toBeVisible();
