@@ -295,9 +295,16 @@ export const eventKinds = {
     fold: (state) => state,
     retracts: ({ event }) => event,
   }),
+  /** Whether the book learns from it: an odd bake is set aside, and taken up again. */
+  counts: kind({
+    shape: { counts: flag },
+    teaches: true,
+    says: 'whether it counts',
+    fold: (state, { data }) => ({ ...state, counts: data.counts }),
+  }),
   outcome: kind({
     shape: outcomeShape,
-    teaches: false,
+    teaches: true,
     says: 'how it came out',
     fold: (state, { data }) => ({ ...state, outcome: data }),
   }),

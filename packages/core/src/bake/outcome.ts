@@ -66,6 +66,29 @@ export const outcomeShape = {
 /** How it came out, in the baker's own judgement. */
 export type Outcome = DataOf<typeof outcomeShape>;
 
+/** Words that say on which side of its window a dough stood. */
+const sides: Readonly<Partial<Record<OutcomeWord, 'tight' | 'loose'>>> = {
+  dense: 'tight',
+  crumbly: 'tight',
+  'spread flat': 'loose',
+  gummy: 'loose',
+};
+/** Words that say that it was its time and not its water. */
+const timed: readonly OutcomeWord[] = ['over-proofed', 'under-proofed'];
+
+/**
+ * Whether a bread came out as from too tight or too loose a dough; undefined where its words do not say, or say
+ * that it stood too long or too short.
+ *
+ * @example sideOf(['dense']) // 'tight'
+ * @example sideOf(['dense', 'under-proofed']) // undefined
+ */
+export function sideOf(words: readonly OutcomeWord[]): 'tight' | 'loose' | undefined {
+  if (words.some((w) => timed.includes(w))) return undefined;
+  const said = new Set(words.flatMap((w) => sides[w] ?? []));
+  return said.size === 1 ? [...said][0] : undefined;
+}
+
 /**
  * What a bread lost in the oven, as a share of its dough.
  *

@@ -103,6 +103,8 @@ export interface BakeState {
   }>;
   readonly guided?: boolean;
   readonly read: Readonly<Record<string, number>>;
+  /** False where the baker set it aside: the book learns nothing from it. */
+  readonly counts?: boolean;
   readonly outcome?: Outcome;
   readonly finishedAt?: string;
   /** When it was given up. Retracting that takes it up again. */

@@ -45,6 +45,10 @@ export interface CorrectionContext {
   readonly totals: Totals;
   readonly level: Level;
   readonly window: Window;
+  /** How far its ends are in doubt, standard deviation in points. */
+  readonly edge: number;
+  /** Judged loaves of this household that it rests on. */
+  readonly looks: number;
   readonly kitchen: Kitchen;
   readonly pantry: Pantry;
   readonly lowSodium?: boolean;

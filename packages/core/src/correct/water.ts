@@ -8,7 +8,7 @@ import { filledByHabit } from '../dough/parameter.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { level as levelOf } from '../dough/level.ts';
 import { thickenerOf, thickeningGrams, type Thickener } from '../dough/thickener.ts';
-import { edgeFor, judgedAs, outside } from '../dough/window.ts';
+import { judgedAs, outside } from '../dough/window.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
 
@@ -17,6 +17,13 @@ const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 
 /** What the level rests on, for the baker: the bakes of its main flour, or the catalogue. */
 function levelBasis(context: CorrectionContext): string {
+  const { looks } = context;
+  const of =
+    looks === 0 ? '' : ` and how ${looks} of your ${looks === 1 ? 'loaf' : 'loaves'} came out`;
+  return `${thirstBasis(context)}${of}`;
+}
+
+function thirstBasis(context: CorrectionContext): string {
   const main = thickenerOf(context.lines)?.line;
   const bakes = (main && context.kitchen.belief.bakes[thirstKeyOf(main)]) ?? 0;
   if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
@@ -36,10 +43,7 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   const off = outside(level.points, window);
   if (off === 0) return undefined;
   const grams = roundAway((-off * level.baseGrams) / 100, step(level.baseGrams));
-  const certainty = sureOf(
-    Math.abs(off) / Math.hypot(level.sd, edgeFor(context.formula.style, context.totals.dryness)),
-    context,
-  );
+  const certainty = sureOf(Math.abs(off) / Math.hypot(level.sd, context.edge), context);
   const basis = levelBasis(context);
   const state = stateAt(level.points, judgedAs(context.formula.style, context.totals));
   const drinker = mainDrinker(context);

@@ -37,7 +37,8 @@ function whatToDo({ doubts }: Level, lines: readonly ResolvedLine[]): string {
   const [worst] = doubts;
   const name = lines.find((l) => l.ingredient === worst?.ingredient)?.of.name;
   if (worst?.kind === 'measuring' && name) return `Weigh the ${name} first.`;
-  if (worst?.kind === 'habit') return 'Weigh the flour, or weigh your cup of it in the Pantry.';
+  if (worst?.kind === 'habit' || worst?.kind === 'habitOf')
+    return 'Weigh the flour, or weigh your cup of it in the Pantry.';
   if (worst?.kind === 'thirst' && name) {
     return `Hardly anything is known of how much ${name} drinks: mix it, add the water by the spoon, and say how it felt.`;
   }

@@ -1,6 +1,6 @@
 import { baseOf, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { departure, fillKey, softeningKey } from '../household/belief.ts';
+import { departure, fillKey, fillKeyOf, softeningKey } from '../household/belief.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { fatPercent, fatSoftens } from './fat-softening.ts';
 import { linearForm, type LinearForm } from './linear-form.ts';
@@ -19,10 +19,14 @@ export interface DoughModel {
 
 /** The lines with what the person's habit of filling makes of them. */
 function asFilled(lines: readonly ResolvedLine[], kitchen: Kitchen): readonly ResolvedLine[] {
-  const habit = departure(kitchen.belief, fillKey) + kitchen.coefficients.fillHabit.value;
-  return habit === 0
-    ? lines
-    : lines.map((l) => (filledByHabit(l, kitchen) ? { ...l, grams: l.grams * (1 + habit) } : l));
+  const { belief, coefficients } = kitchen;
+  const habit =
+    departure(belief, fillKey) + coefficients.fillHabit.value + coefficients.fillByFlour.value;
+  return lines.map((l) => {
+    if (!filledByHabit(l, kitchen)) return l;
+    const filled = habit + departure(belief, fillKeyOf(l.ingredient));
+    return filled === 0 ? l : { ...l, grams: l.grams * (1 + filled) };
+  });
 }
 
 /**

@@ -15,6 +15,7 @@ const columnOf: Readonly<Record<Channel, number>> = {
   fill: 3,
   mass: 4,
   level: 5,
+  air: 6,
 };
 const columns = Object.keys(columnOf).length;
 
@@ -61,6 +62,7 @@ function columnsOf(lines: readonly ResolvedLine[], kitchen: Kitchen) {
     perDryness: column((f) => f.perDryness),
     drinks: Uint8Array.from(forms, (f) => Number(f.thirst.value > 0)),
     moisture: column((f) => f.moisture),
+    drawn: column((f) => f.drawn),
     flour: Uint8Array.from(forms, (f) => Number(isFlour(f.line))),
     dry: Uint8Array.from(forms, (f) => Number(isDryStuff(f.line))),
     base: column((f) => partOfBase(f.line, model.base)),
@@ -169,13 +171,14 @@ export class DoughSampler {
   }
 
   #levelOf(dryness: number): number {
-    const { brings, softens, thirst, perDryness, drinks, moisture, flour, dry, model } =
+    const { brings, softens, thirst, perDryness, drinks, moisture, drawn, flour, dry, model } =
       this.#columns;
     const [mass, shift, count] = [this.#mass, this.#shift, this.#mass.length];
-    const [thirst0, soft0, wet0] = [
+    const [thirst0, soft0, wet0, air0] = [
       columnOf.thirst * count,
       columnOf.softening * count,
       columnOf.moisture * count,
+      columnOf.air * count,
     ];
     let [surplus, base] = [0, 0];
     for (let i = 0; i < count; i += 1) {
@@ -184,7 +187,7 @@ export class DoughSampler {
         drunk = thirst[i]! + dryness * perDryness[i]! + shift[thirst0 + i]!;
         if (drunk < 0) drunk = 0;
         if (flour[i]) {
-          const wet = moisture[i]! + shift[wet0 + i]!;
+          const wet = moisture[i]! + shift[wet0 + i]! + drawn[i]! * shift[air0 + i]!;
           drunk = ((1 + drunk) * (100 - wet)) / (100 - ordinaryMoisture) - 1;
         }
       }

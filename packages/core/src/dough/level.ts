@@ -1,7 +1,7 @@
 import { isFlour, isDryStuff, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { waterAccount, type WaterAccount } from './account.ts';
-import { doubtOf, placeOf, type Belief } from '../household/belief.ts';
+import { doubtOf, varianceOf } from '../household/belief.ts';
 import { ownPoints } from './own-points.ts';
 import { z80 } from '../household/coefficients.ts';
 import { doughModel, type DoughModel } from './dough-model.ts';
@@ -83,7 +83,7 @@ export function level(lines: readonly ResolvedLine[], kitchen: Kitchen): Level |
     if (own > 0) doubts.push({ key, kind, ingredient, points: own });
   }
   doubts.sort((a, b) => b.points - a.points);
-  const sd = Math.sqrt(passingVariance + learnedVariance(slopes, priors, kitchen.belief));
+  const sd = Math.sqrt(passingVariance + varianceOf(kitchen.belief, slopes, priors));
   return {
     points,
     early: points + (100 * account.later) / base.grams,
@@ -139,23 +139,4 @@ function dryingSlope(forms: readonly LinearForm[], base: Base, points: number): 
   if (base.perFlour === 0 && base.perDry === 0) return 0;
   const drunk = forms.reduce((sum, { perDryness, line }) => sum + perDryness * line.grams, 0);
   return (-100 * drunk - points * base.dryGrams) / base.grams;
-}
-
-/** gᵀΣg over what has been learned, with the catalogue's spread for what has not. */
-function learnedVariance(
-  slopes: ReadonlyMap<string, number>,
-  priors: ReadonlyMap<string, number>,
-  belief: Belief,
-): number {
-  let variance = 0;
-  const seen: Array<readonly [number, number]> = [];
-  for (const [key, slope] of slopes) {
-    const at = placeOf(belief, key);
-    if (at === undefined) variance += (slope * priors.get(key)!) ** 2;
-    else seen.push([at, slope]);
-  }
-  for (const [i, a] of seen) {
-    for (const [j, b] of seen) variance += a * b * belief.covariance[i]![j]!;
-  }
-  return variance;
 }

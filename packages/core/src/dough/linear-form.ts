@@ -3,7 +3,7 @@ import { isFlour, partOfBase, tableThirst, type Base } from '../formula/base.ts'
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles, type Role } from '../ingredient/role.ts';
 import { figure, type Figure } from '../figure/figure.ts';
-import { departure, thirstKey } from '../household/belief.ts';
+import { dampKey, departure, thirstKey } from '../household/belief.ts';
 import type { Coefficients } from '../household/coefficients.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { ordinaryMoisture, thirstAt } from './moisture.ts';
@@ -26,6 +26,8 @@ export interface LinearForm {
   readonly believed: number;
   /** Moisture of its bag, per cent; the ordinary where moisture means nothing to it. */
   readonly moisture: number;
+  /** Points of moisture that the air of the room has put into it, as the equation has it. */
+  readonly drawn: number;
   /** Grams of water that a gram drinks, as believed, at its moisture. */
   readonly drinks: number;
   /** Change of that for one unit of thirst at the ordinary moisture: under 1 for a damp flour. */
@@ -78,18 +80,23 @@ export function laterShare(line: ResolvedLine, coefficients: Coefficients): numb
   return line.of.slow && name && !soaked ? 1 - coefficients[name].value : 0;
 }
 
-/**
- * Moisture of a flour: as measured where the bag says it, else the ordinary one, shifted by the room's air
- * for as long as the bag has been open.
- *
- * @example moistureOf(bagOpenedLongAgo, {room: {humidity: .8}, …}) // 17.4 %
- */
-const moistureOf = (
+/** What the room's air has put into a flour for as long as its bag has been open; nothing where it was measured. */
+const drawnFromAir = (
   { bag }: Ingredient,
   { room, today, coefficients }: Pick<Kitchen, 'room' | 'today' | 'coefficients'>,
 ): number =>
+  bag?.moisture === undefined
+    ? moistureShift(room, daysOpen(bag?.openedOn, today), coefficients)
+    : 0;
+
+/** Moisture of a flour: as measured where the bag says it, else the ordinary one, moved by the air as it is here. */
+const moistureOf = (
+  { bag }: Ingredient,
+  drawn: number,
+  { belief, coefficients }: Pick<Kitchen, 'belief' | 'coefficients'>,
+): number =>
   bag?.moisture ??
-  ordinaryMoisture + moistureShift(room, daysOpen(bag?.openedOn, today), coefficients);
+  ordinaryMoisture + drawn * (1 + coefficients.damp.value + departure(belief, dampKey));
 
 /**
  * What a gram of a line does in a dough with that base, as believed in this kitchen.
@@ -110,7 +117,9 @@ export function linearForm(
   const thirst = atSignal(line) ? noThirst : tableThirst(of, base);
   const drinker = thirst.value !== 0;
   const believed = drinker ? thirst.value + departure(kitchen.belief, thirstKeyOf(line)) : 0;
-  const moisture = drinker && isFlour(line) ? moistureOf(of, kitchen) : ordinaryMoisture;
+  const floury = drinker && isFlour(line);
+  const drawn = floury ? drawnFromAir(of, kitchen) : 0;
+  const moisture = floury ? moistureOf(of, drawn, kitchen) : ordinaryMoisture;
   const usual = moisture === ordinaryMoisture;
   return {
     line,
@@ -123,6 +132,7 @@ export function linearForm(
     thirst,
     believed,
     moisture,
+    drawn,
     drinks: usual ? believed : thirstAt(believed, moisture),
     perStandard: usual ? 1 : (100 - moisture) / (100 - ordinaryMoisture),
     perDryness: drinker && of.dryBaseThirst ? of.dryBaseThirst.value - of.thirst.value : 0,

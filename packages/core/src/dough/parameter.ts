@@ -2,14 +2,21 @@ import { isFlour } from '../formula/base.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isOwnCup } from '../ingredient/measure-weight.ts';
-import { departureKey, fillKey, softeningKey, touchKey } from '../household/belief.ts';
+import {
+  dampKey,
+  departureKey,
+  fillKey,
+  fillKeyOf,
+  softeningKey,
+  touchKey,
+} from '../household/belief.ts';
 import type { Kitchen, Measuring } from '../household/kitchen.ts';
 import { thirstKeyOf, type LinearForm } from './linear-form.ts';
 import { measuringSd } from './measuring.ts';
 import { thirstSlope } from './moisture.ts';
 
 /** What of a dough a parameter moves. */
-export type Channel = 'thirst' | 'softening' | 'moisture' | 'fill' | 'mass' | 'level';
+export type Channel = 'thirst' | 'softening' | 'moisture' | 'air' | 'fill' | 'mass' | 'level';
 
 /** A dough at its middle: what slopes are taken at. */
 export interface DoughMiddle {
@@ -25,6 +32,7 @@ export const channelSlopes: Readonly<
   thirst: ({ perStandard, line }, { base }) => (-100 * perStandard * line.grams) / base,
   softening: ({ softens, line }, { base }) => (100 * softens * line.grams) / base,
   moisture: ({ drinks, line }, { base }) => (-thirstSlope(drinks) * line.grams) / base,
+  air: ({ drinks, drawn, line }, { base }) => (-thirstSlope(drinks) * drawn * line.grams) / base,
   level: () => 1,
   fill: (form, at) => at.perGram(form) * form.line.grams,
   mass: (form, at) => at.perGram(form),
@@ -95,6 +103,24 @@ const parameterKinds = {
       filledByHabit(line, kitchen)
         ? { key: fillKey, prior: kitchen.coefficients.fillHabit.sd }
         : undefined,
+  },
+  habitOf: {
+    channel: 'fill',
+    learned: true,
+    of: ({ line }, kitchen) =>
+      filledByHabit(line, kitchen)
+        ? {
+            key: fillKeyOf(line.ingredient),
+            prior: kitchen.coefficients.fillByFlour.sd,
+            ingredient: line.ingredient,
+          }
+        : undefined,
+  },
+  air: {
+    channel: 'air',
+    learned: true,
+    of: ({ line, drawn }, { coefficients: { damp } }) =>
+      drawn !== 0 && isFlour(line) ? { key: dampKey, prior: damp.sd } : undefined,
   },
   departure: {
     channel: 'level',

@@ -42,7 +42,8 @@ export function whatToWeigh(
   const { feel, moistureSpread, measuredMoisture, bagMoisture } = kitchen.coefficients;
   const width = (taken: number) => 1 - Math.sqrt(Math.max(0, 1 - taken));
   const byKey = new Map(shares.map((s) => [s.key, s]));
-  const habit = shares.find((s) => s.kind === 'habit')?.share ?? 0;
+  const habits = shares.filter((s) => s.kind === 'habit' || s.kind === 'habitOf');
+  const habit = habits.reduce((sum, s) => sum + s.share, 0);
   const filled = lines.filter((l) => methods[l.measured].by === 'volume' && l.of.role === 'flour');
   const filledGrams = sumGrams(filled);
 

@@ -7,7 +7,8 @@ import { level, type Level } from '../dough/level.ts';
 import { corrections } from '../correct/corrections.ts';
 import type { Correction } from '../correct/correction.ts';
 import { stateAt, unknownState, type DoughState } from '../dough/state.ts';
-import { edgeFor, judgedAs, windowFor } from '../dough/window.ts';
+import { windowIn } from '../dough/own-window.ts';
+import { judgedAs } from '../dough/window.ts';
 import { besidesOf } from '../formula/besides.ts';
 import { mainStage, type Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
@@ -21,7 +22,12 @@ export interface Evaluation {
   /** Why the level must not be believed, where it must not. */
   readonly cannotTell?: CannotTell;
   readonly state: DoughState;
+  /** As this household's loaves of this bread have it; the style's before the first that was judged. */
   readonly window: Window;
+  /** The style's. */
+  readonly styleWindow: Window;
+  /** Judged loaves that the window rests on. */
+  readonly looks: number;
   /** How far its ends are in doubt, standard deviation in points. */
   readonly edge: number;
   /** After so long slow drinkers have had enough. */
@@ -48,7 +54,12 @@ export function evaluate(
   const kitchen = kitchenOf(household, belief);
   const at = level(lines, kitchen);
   if (!sums || !at) return undefined;
-  const window = windowFor(formula.style, sums.dryness, household.figures);
+  const {
+    window,
+    style: styleWindow,
+    edge,
+    looks,
+  } = windowIn(formula.style, sums.dryness, kitchen);
   const unknown = cannotTell(lines, sums, at, formula.unread);
   return {
     lines,
@@ -57,7 +68,9 @@ export function evaluate(
     ...(unknown ? { cannotTell: unknown } : {}),
     state: unknown ? unknownState : stateAt(at.points, judgedAs(formula.style, sums)),
     window,
-    edge: edgeFor(formula.style, sums.dryness),
+    styleWindow,
+    looks,
+    edge,
     restMinutes: kitchen.coefficients.restMinutes.value,
     corrections: corrections(
       {
@@ -66,6 +79,8 @@ export function evaluate(
         totals: sums,
         level: at,
         window,
+        edge,
+        looks,
         kitchen,
         pantry,
         lowSodium: household.lowSodium,

@@ -16,6 +16,26 @@ export interface Belief {
   readonly day?: string;
   /** What noted rises taught of the pace of each leaven, by its key: a normal of its logarithm. */
   readonly paces?: Readonly<Record<string, KnownPace>>;
+  /** What bakes measured apart from their doughs; see measured.ts. */
+  readonly measured?: Readonly<Record<string, KnownMeasure>>;
+  /** How loaves of each bread came out against where they were felt, by the key of its departure. */
+  readonly windows?: Readonly<Record<string, readonly WindowLook[]>>;
+}
+
+/** A normal of something measured, and how many bakes stand behind it. */
+export interface KnownMeasure {
+  readonly mean: number;
+  readonly sd: number;
+  readonly bakes: number;
+}
+
+/** How a loaf was judged, and where its dough was felt last. */
+export interface WindowLook {
+  readonly points: number;
+  /** Place among the judgements, from 1. */
+  readonly stars: number;
+  /** What the loaf was said to be, where anybody said. */
+  readonly side?: 'tight' | 'loose';
 }
 
 /** What is known of a leaven's pace: a normal of its logarithm, and how many noted rises stand behind it. */
@@ -52,6 +72,12 @@ export const thirstKey = (line: { ingredient: string; bag?: string }): string =>
 /** Key of the household's habit of filling a cup with flour. */
 export const fillKey = 'fill';
 
+/** Key of the same for one flour, beside the habit. */
+export const fillKeyOf = (ingredient: string): string => `${fillKey}:${ingredient}`;
+
+/** Key of how far the flour of this house follows the air beyond what the equation says. */
+export const dampKey = 'damp';
+
 /** Key of how the bread that is looked at departs from the model. */
 export const departureKey = 'departure';
 
@@ -80,4 +106,29 @@ export function departure(belief: Belief, key: string): number {
 export function doubtOf(belief: Belief, key: string, priorSd: number): number {
   const at = placeOf(belief, key);
   return at === undefined ? priorSd : Math.sqrt(belief.covariance[at]![at]!);
+}
+
+/**
+ * How far a forecast that leans on a belief is in doubt by it: gᵀΣg, with the catalogue's spread for what is not in it.
+ *
+ * @param slopes points for one unit of each key
+ * @param priors catalogue's standard deviation of each key
+ * @returns variance, points²
+ * @example varianceOf(blankBelief, new Map([['a', 2]]), new Map([['a', 3]])) // 36
+ */
+export function varianceOf(
+  belief: Belief,
+  slopes: ReadonlyMap<string, number>,
+  priors: ReadonlyMap<string, number>,
+): number {
+  let variance = 0;
+  const seen: Array<readonly [number, number]> = [];
+  for (const [key, slope] of slopes) {
+    const at = placeOf(belief, key);
+    if (at === undefined) variance += (slope * priors.get(key)!) ** 2;
+    else seen.push([at, slope]);
+  }
+  for (const [i, a] of seen)
+    for (const [j, b] of seen) variance += a * b * belief.covariance[i]![j]!;
+  return variance;
 }

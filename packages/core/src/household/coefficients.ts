@@ -20,9 +20,21 @@ export const coefficients = {
   ),
   fillHabit: settable(
     'A person’s own way of filling a flour cup',
-    figure(0, 'share', 0.12, commonPractice),
+    figure(0, 'share', 0.113, commonPractice),
     -0.3,
     0.3,
+  ),
+  fillByFlour: settable(
+    'The same for one flour beside the others',
+    figure(0, 'share', 0.04, 'own share of the habit’s spread of .12, no source'),
+    -0.2,
+    0.2,
+  ),
+  damp: settable(
+    'This house’s flour follows the air by so much more than the grain’s equation says',
+    figure(0, 'share', 0.4, 'the equation is of grain, and of air in a store; own estimate'),
+    -1,
+    2,
   ),
   // 2 on households like the model's; a little more holds in kitchens that are unlike it.
   departure: settable(

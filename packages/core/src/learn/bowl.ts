@@ -1,4 +1,5 @@
-import { departure, type Belief } from '../household/belief.ts';
+import { departure, varianceOf, type Belief } from '../household/belief.ts';
+import { figure } from '../figure/figure.ts';
 import { updateBelief } from './update.ts';
 
 /** One touch of a bowl: how far it stood from the forecast for that moment, and what the forecast leans on. */
@@ -14,6 +15,27 @@ export interface Touch {
 }
 
 const square = (x: number): number => x * x;
+
+/** Further from its forecast than this a bake is odd, standard deviations: one in two hundred is by chance. */
+const oddFrom = figure(2.8, 'sd', 0.3, 'as Huber’s bound, own choice of its place');
+
+/** How far the freest touch of a bowl, the first, stood from its forecast, in standard deviations. */
+function surprise(belief: Belief, { residual, slopes, priors, passing }: Touch, feel: number) {
+  const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel));
+  const variance = noise + varianceOf(belief, slopes, priors);
+  return { deviations: Math.abs(residual) / Math.sqrt(variance), variance };
+}
+
+/**
+ * Whether a bowl stood so far from its forecast that something else must have happened: a spoon miscounted, the
+ * wrong bag. Such a bake still teaches, but as much only as one at the bound.
+ *
+ * @example isOdd(belief, [], 1.5) // false
+ */
+export function isOdd(belief: Belief, touches: readonly Touch[], feel: number): boolean {
+  const [first] = touches;
+  return first !== undefined && surprise(belief, first, feel).deviations > oddFrom.value;
+}
 
 /** What a belief says without some of its keys: their rows and columns left out. */
 function without(belief: Belief, gone: ReadonlySet<string>): Belief {
@@ -42,10 +64,13 @@ function without(belief: Belief, gone: ReadonlySet<string>): Belief {
  */
 export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel: number): Belief {
   if (touches.length === 0) return belief;
+  // Huber’s weight: what is odd weighs less, by as much as it is past the bound.
+  const { deviations, variance } = surprise(belief, touches[0]!, feel);
+  const doubt = variance * (Math.max(1, deviations / oddFrom.value) - 1);
   if (touches.length === 1) {
     // Alone it needs no telling apart of the bowl and the hand.
     const [{ residual, slopes, priors, passing }] = touches as [Touch];
-    const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel));
+    const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel)) + doubt;
     return updateBelief(belief, { residual, slopes, priors, noise });
   }
   const bowl = new Set<string>();
@@ -60,7 +85,7 @@ export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel
       residual: residual - learned,
       slopes: all,
       priors: new Map([...priors, ...[...passing.keys()].map((key) => [key, 1] as const)]),
-      noise: square(feel),
+      noise: square(feel) + doubt,
     });
     for (const key of passing.keys()) bowl.add(key);
   }

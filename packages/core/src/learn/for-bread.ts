@@ -3,14 +3,37 @@ import { departureKey, placeOf, type Belief } from '../household/belief.ts';
 /** Key under which a book keeps how one bread departs from the model. */
 const keptKey = (bread: string): string => `${departureKey}:${bread}`;
 
+/**
+ * Key under which the book keeps what stands under a key while one bread is in view.
+ *
+ * @example bookKey('departure', 'lockside-white') // 'departure:lockside-white'
+ * @example bookKey('touch', 'lockside-white') // 'touch'
+ */
+export const bookKey = (key: string, bread: string | undefined): string =>
+  key === departureKey && bread !== undefined ? keptKey(bread) : key;
+
+/** A record with one of its keys called otherwise. */
+function called<V>(
+  record: Readonly<Record<string, V>>,
+  from: string,
+  to: string,
+): Readonly<Record<string, V>> {
+  const { [from]: value, ...rest } = record;
+  return value === undefined ? record : { ...rest, [to]: value };
+}
+
 const renamed = (belief: Belief, from: string, to: string): Belief => {
   const at = placeOf(belief, from);
-  if (at === undefined) return belief;
-  const { [from]: bakes, ...rest } = belief.bakes;
+  if (at === undefined && belief.windows?.[from] === undefined) return belief;
   return {
     ...belief,
-    keys: belief.keys.map((key, i) => (i === at ? to : key)),
-    bakes: bakes === undefined ? rest : { ...rest, [to]: bakes },
+    ...(at === undefined
+      ? {}
+      : {
+          keys: belief.keys.map((key, i) => (i === at ? to : key)),
+          bakes: called(belief.bakes, from, to),
+        }),
+    ...(belief.windows ? { windows: called(belief.windows, from, to) } : {}),
   };
 };
 

@@ -11,18 +11,23 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
-import { forBread, fromBread } from './for-bread.ts';
+import { bookKey, forBread, fromBread } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
-import { learnFromTouches, type Touch } from './bowl.ts';
+import { isOdd, learnFromTouches, type Touch } from './bowl.ts';
+import { measuredBy, withMeasured, type Measured } from './measure.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { learnFromRises } from './rises.ts';
+import { learnFromOutcome } from './outcome-look.ts';
 
-/** What a bake taught about one thirst. */
+/** What a bake taught about one figure. */
 export interface Taught {
+  /** Under which the book keeps it; see learned-figures.ts. */
   readonly key: string;
-  readonly ingredient: string;
+  readonly ingredient?: string;
   readonly bag?: string;
-  readonly before: { readonly thirst: number; readonly sd: number };
-  readonly after: { readonly thirst: number; readonly sd: number };
+  /** In the figure's own unit. */
+  readonly before: { readonly value: number; readonly sd: number };
+  readonly after: { readonly value: number; readonly sd: number };
 }
 
 /** What a bake taught. */
@@ -38,6 +43,28 @@ export interface Lesson {
   /** Grams added at the check. */
   readonly added: ReadonlyArray<{ readonly ingredient: string; readonly grams: number }>;
   readonly taught: readonly Taught[];
+  /** What it measured apart from the dough. */
+  readonly measured?: readonly Measured[];
+  /** It stood so far from its forecast that it taught less. */
+  readonly odd?: true;
+  /** The baker set it aside: it taught nothing. */
+  readonly aside?: true;
+}
+
+type KeptTaught = Taught & Readonly<Record<'before' | 'after', { readonly thirst?: number }>>;
+
+/**
+ * A lesson as it was kept: those of the first versions called what a figure was a thirst.
+ *
+ * @example lessonOf({taught: [{key: 'k', before: {thirst: .6, sd: .1}, after: {thirst: .61, sd: .1}}]}).taught[0].after.value // .61
+ */
+export function lessonOf(kept: unknown): Lesson {
+  const lesson = kept as Lesson & { readonly taught: readonly KeptTaught[] };
+  const value = ({ thirst, value, sd }: KeptTaught['before']) => ({ value: thirst ?? value, sd });
+  return {
+    ...lesson,
+    taught: lesson.taught.map((t) => ({ ...t, before: value(t.before), after: value(t.after) })),
+  };
 }
 
 /** Spread of what slow drinkers have still to drink, as a share of it. Own estimate, no source. */
@@ -80,25 +107,29 @@ export function learnFromBake(
   const dough = (added: number): Level | undefined =>
     added === state.added.length ? mixed : level(lines.slice(0, spoons + added), kitchen);
   const touches = touch ? state.felt.flatMap((at) => touchOf(at, dough(at.after)) ?? []) : [];
-  const learned = learnFromTouches(belief, touches, kitchen.coefficients.feel.value);
+  const feel = kitchen.coefficients.feel.value;
+  const counts = state.counts !== false;
+  const learned = counts ? learnFromTouches(belief, touches, feel) : belief;
+  const looked = counts ? learnFromOutcome(learned, state.outcome, felt) : belief;
+  const measured = counts ? measuredBy(belief, formula, state, sumGrams(lines)) : [];
+  const book = fromBread(
+    household.today && counts && touches.length > 0 ? { ...looked, day: household.today } : looked,
+    bread,
+  );
   return {
-    belief: learnFromRises(
-      formula,
-      lines,
-      state,
-      household,
-      fromBread(
-        household.today && touches.length > 0 ? { ...learned, day: household.today } : learned,
-        bread,
-      ),
-    ),
+    belief: counts
+      ? withMeasured(learnFromRises(formula, lines, state, household, book), measured)
+      : book,
     lesson: {
       forecast: levelMark(forecast),
       mixed: levelMark(mixed),
       dryness: baseOf(lines).dryness,
       ...(felt === undefined ? {} : { felt }),
       added: state.added.map(({ ingredient, grams }) => ({ ingredient, grams })),
-      taught: felt === undefined ? [] : taught(lines, mixed, belief, learned),
+      taught: felt === undefined || !counts ? [] : taught(lines, mixed, belief, learned, bread),
+      ...(measured.length > 0 ? { measured } : {}),
+      ...(counts ? {} : { aside: true as const }),
+      ...(isOdd(belief, touches, feel) ? { odd: true as const } : {}),
     },
   };
 }
@@ -121,29 +152,31 @@ function touchOf(felt: BakeState['felt'][number], at: Level | undefined): Touch 
   };
 }
 
-/** Thirsts that moved, the largest move in points first. */
+/** Figures that moved, the largest move in points first. */
 function taught(
   lines: readonly ResolvedLine[],
   at: Level,
   before: Belief,
   after: Belief,
+  bread: string | undefined,
 ): Taught[] {
   const base = baseOf(lines);
   const seen = new Map(lines.map((l) => [thirstKeyOf(l), l]));
-  return [...seen]
-    .filter(([key]) => at.slopes.has(key))
-    .map(([key, line]) => {
-      const { value, sd } = tableThirst(line.of, base);
+  return [...at.slopes]
+    .map(([key, slope]) => {
+      const line = seen.get(key);
+      const table = line ? tableThirst(line.of, base).value : 0;
+      const prior = at.priors.get(key)!;
       const read = (belief: Belief) => ({
-        thirst: value + departure(belief, key),
-        sd: doubtOf(belief, key, sd),
+        value: table + departure(belief, key),
+        sd: doubtOf(belief, key, prior),
       });
       return {
-        move: Math.abs(at.slopes.get(key)! * (departure(after, key) - departure(before, key))),
+        move: Math.abs(slope * (departure(after, key) - departure(before, key))),
         taught: {
-          key,
-          ingredient: line.ingredient,
-          ...(line.of.bag ? { bag: line.of.bag.id } : {}),
+          key: bookKey(key, bread),
+          ...(line ? { ingredient: line.ingredient } : {}),
+          ...(line?.of.bag ? { bag: line.of.bag.id } : {}),
           before: read(before),
           after: read(after),
         },

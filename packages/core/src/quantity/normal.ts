@@ -20,3 +20,19 @@ export function normalBelow(z: number): number {
   const erf = 1 - series * Math.exp(-x * x);
   return z < 0 ? (1 - erf) / 2 : (1 + erf) / 2;
 }
+
+/**
+ * A normal after one more measurement of it. Source: the conjugate normal, e.g. Gelman et al., Bayesian Data
+ * Analysis, chapter 2, from memory.
+ *
+ * @param noise standard deviation of a measurement, above 0
+ * @example normalAfter({mean: 0, sd: 1}, 2, 1).mean // 1
+ */
+export function normalAfter(
+  { mean, sd }: { readonly mean: number; readonly sd: number },
+  seen: number,
+  noise: number,
+): { mean: number; sd: number } {
+  const gain = sd ** 2 / (sd ** 2 + noise ** 2);
+  return { mean: mean + gain * (seen - mean), sd: sd * Math.sqrt(1 - gain) };
+}

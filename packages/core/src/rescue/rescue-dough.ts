@@ -38,6 +38,9 @@ const doubtSays: Record<ParameterKind, (name: string, wetter: boolean) => string
   moisture: (name, wetter) => `Your ${name} is ${wetter ? 'damper' : 'drier'} than it usually is.`,
   habit: (_, wetter) =>
     `You fill a cup ${wetter ? 'more lightly' : 'more heavily'} than was thought.`,
+  habitOf: (name, wetter) =>
+    `You fill a cup of ${name} ${wetter ? 'more lightly' : 'more heavily'} than was thought.`,
+  air: (_, wetter) => `The air has made your flour ${wetter ? 'damper' : 'drier'} than it should.`,
   measuring: (name, wetter) => `${wetter ? 'Less' : 'More'} ${name} went in than you think.`,
   departure: () => 'This kind of dough behaves otherwise than the reckoning says.',
   touch: (_, wetter) => `Your finger calls things ${wetter ? 'wet' : 'dry'} early.`,

@@ -202,7 +202,8 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
   const celsius = Math.round(
     says.bake?.process.celsius ?? says.heat?.process.celsius ?? baking.celsius.value,
   );
-  const inOven = saidBy(says.bake?.process) ?? oven(ovenMinutes(baking, pieceKilograms(bread)));
+  const inOven =
+    saidBy(says.bake?.process) ?? oven(ovenMinutes(baking, pieceKilograms(bread)) * bread.ovenPace);
   const { value } = baking.heating;
   const heat = chain.add('heat', span(value, value, value), { celsius });
   const bake = chain.add('bake', inOven, { celsius, until });

@@ -11,6 +11,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../household/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
+import { measuredOf } from '../household/measured.ts';
 import { frictionOf } from '../household/friction.ts';
 import { deviceIds, kneadingOf, type DeviceId } from '../machine/device.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
@@ -35,6 +36,8 @@ export interface Bread {
   readonly friction: number;
   /** The rise model with the household's own figures. */
   readonly model: RiseModel;
+  /** Times the usual minutes that a bread is in the oven here, as bakes measured it. */
+  readonly ovenPace: number;
   /** Metres above the sea. */
   readonly altitude?: number;
   /** What is mixed ahead of the dough is ripe already. */
@@ -80,6 +83,7 @@ export function breadOf(
     work: pantry.yeastWork,
     friction: frictionOf(kneadingOf(made), household),
     model: riseModelIn(household),
+    ovenPace: Math.exp(measuredOf(belief, 'oven', formula.style).mean),
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
     ...(course ? { course } : {}),

@@ -183,12 +183,17 @@ function whatFollows(
   belief: Belief,
 ): Pick<Substitution, 'consequences' | 'notes'> | Refused {
   const judge = (of: Formula) => evaluate(of, household, belief);
-  const contextIn = (of: Formula, { lines, totals: sums, level, window }: Evaluation) => ({
+  const contextIn = (
+    of: Formula,
+    { lines, totals: sums, level, window, edge, looks }: Evaluation,
+  ) => ({
     formula: of,
     lines,
     totals: sums,
     level,
     window,
+    edge,
+    looks,
     kitchen: kitchenOf(household, belief),
     pantry: pantryIn(household),
     stage: mainStage(of).id,

@@ -44,6 +44,7 @@ const bread = (formula: Formula, more: Partial<Bread> = {}): Bread => ({
   work: massPerWork,
   model: usualRise,
   friction: 1,
+  ovenPace: 1,
   ...more,
 });
 /** Nights of 22:30 to 6:30. */

@@ -203,7 +203,13 @@
 
 <section class="bowl mb-4 grid gap-3 p-4" aria-label="Dough level">
   <div class="grid items-center gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-    <Level level={bench.level} {window} ghost={bench.preview?.level} older={data.older} />
+    <Level
+      level={bench.level}
+      {window}
+      usual={bench.evaluation?.looks ? bench.evaluation.styleWindow : undefined}
+      ghost={bench.preview?.level}
+      older={data.older}
+    />
     <div aria-live="polite">
       {#if bench.verdict}
         <p class="text-xl leading-snug font-bold">{bench.verdict.state}.</p>
@@ -218,6 +224,10 @@
           <p class="quiet">
             <Explain word="chance to land">Chance to land</Explain> in the
             <Explain word="window" />: {oddsText(bench.verdict.chance)}. {bench.verdict.weak ?? ''}
+            {#if bench.evaluation?.looks}
+              The window is yours, by how {bench.evaluation.looks}
+              {bench.evaluation.looks === 1 ? 'loaf' : 'loaves'} came out; dotted: the usual of its kind.
+            {/if}
           </p>
         {/if}
       {:else}

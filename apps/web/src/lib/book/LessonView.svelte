@@ -30,7 +30,7 @@
   const nameOf = (id: string) => pantryIn(household).ingredient(id).name;
   const bagName = (bag: string | undefined, of: string) =>
     household.bags.find((b) => b.id === bag)?.name ?? nameOf(of);
-  const main = $derived(lesson.taught[0]);
+  const main = $derived(lesson.taught.find((t) => t.ingredient !== undefined));
 </script>
 
 <div class="grid gap-2">
@@ -55,8 +55,8 @@
         ? `, with ${lesson.added.map((a) => `${asMass(a.grams)} ${nameOf(a.ingredient)}`).join(' and ')} added`
         : ''}.
       {#if main}
-        Now taken to drink: {bagName(main.bag, main.ingredient)},
-        <b>{main.after.thirst.toFixed(3)}</b> g a gram (was {main.before.thirst.toFixed(3)}; give or
+        Now taken to drink: {bagName(main.bag, main.ingredient!)},
+        <b>{main.after.value.toFixed(3)}</b> g a gram (was {main.before.value.toFixed(3)}; give or
         take {main.after.sd.toFixed(3)}).
       {/if}
     {/if}

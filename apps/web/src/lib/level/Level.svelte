@@ -14,6 +14,7 @@
   let {
     level,
     window,
+    usual,
     size = 'bench',
     ghost,
     older = [],
@@ -24,6 +25,8 @@
     /** Where the dough is forecast to be; absent where nothing can be told. */
     level?: Mark;
     window: Window;
+    /** The style's, where the window is the household's own. */
+    usual?: Window;
     size?: 'tiny' | 'bench' | 'counter';
     /** Where it would be with the correction that is pointed at. */
     ghost?: Mark;
@@ -47,6 +50,7 @@
         ? `${label}: ${stateAt(level.points).id}, ${asPoints(level.points)} points, 8 in 10 between ${asPoints(level.low)} and ${asPoints(level.high)}`
         : `${label}: cannot tell`,
       `wanted ${asPoints(window[0])} to ${asPoints(window[1])}`,
+      usual ? `usual of its kind ${asPoints(usual[0])} to ${asPoints(usual[1])}` : '',
       felt === undefined ? '' : `felt ${stateAt(felt).id}, ${asPoints(felt)}`,
     ]
       .filter(Boolean)
@@ -80,6 +84,11 @@
 
 {#snippet picture()}
   <span class="wanted" style:left="{wanted.left}%" style:width="{wanted.width}%"></span>
+  {#if usual && size !== 'tiny'}
+    {#each usual as end, i (i)}
+      <span class="usual" style:left="{place(end)}%"></span>
+    {/each}
+  {/if}
   {#if size !== 'tiny'}
     {#each zones.slice(1) as zone (zone.id)}
       <span class="tick" style:left="{zone.left}%"></span>
@@ -188,6 +197,12 @@
   }
   .tiny .wanted {
     border-inline-width: 2px;
+  }
+  /* Ends of the style's window, where the household's own is another. */
+  .vial > .usual {
+    width: 0;
+    translate: -50% 0;
+    border-inline-start: 2px dotted var(--rim);
   }
   .vial > .tick {
     top: auto;

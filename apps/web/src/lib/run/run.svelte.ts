@@ -36,7 +36,7 @@ import {
   tellingDifference,
   usualShaping,
   weighingList,
-  windowFor,
+  windowIn,
   type BakeEvent,
   type Belief,
   type Circumstances,
@@ -112,9 +112,9 @@ export class Run extends RunEvents {
   readonly lines = $derived.by(() => mixedLines(this.asWritten, this.state, this.pantry));
   readonly level = $derived.by(() => level(this.lines, this.kitchen));
   readonly base = $derived(baseOf(this.planned));
-  readonly window = $derived(
-    windowFor(this.formula.style, this.base.dryness, this.household.figures),
-  );
+  /** Where this bread is right here, and where its style has it. */
+  readonly wanted = $derived(windowIn(this.formula.style, this.base.dryness, this.kitchen));
+  readonly window = $derived(this.wanted.window);
   readonly checkKind = $derived.by(() =>
     checkKindOf(this.formula.style, this.method, this.base.dryness > 0.5),
   );

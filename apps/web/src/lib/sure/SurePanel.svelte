@@ -38,6 +38,8 @@
   const words: Record<DoubtShare['kind'], (of: string) => string> = {
     thirst: (of) => `the thirst of the ${of}`,
     habit: () => 'how you fill a cup',
+    habitOf: (of) => `how you fill a cup of ${of}`,
+    air: () => 'how far the flour here follows the air',
     departure: () => 'how this bread differs from others',
     touch: () => 'how your touch differs from the words',
     measuring: (of) => `measuring the ${of}`,

@@ -26,7 +26,15 @@ export const load: PageServerLoad = async ({ url }) => {
   return {
     // The page says what a bake taught most; the rest stays in the book.
     rows: rows.map((b) =>
-      b.lesson ? { ...b, lesson: { ...b.lesson, taught: b.lesson.taught.slice(0, 1) } } : b,
+      b.lesson
+        ? {
+            ...b,
+            lesson: {
+              ...b.lesson,
+              taught: b.lesson.taught.filter((t) => t.ingredient).slice(0, 1),
+            },
+          }
+        : b,
     ),
     charted: charted
       .filter((b) => b.lesson?.felt !== undefined)

@@ -1,11 +1,12 @@
-import type {
-  BakeEvent,
-  Circumstances,
-  DeviceId,
-  KitchenThen,
-  Lesson,
-  LevelMark,
-  Outcome,
+import {
+  lessonOf,
+  type BakeEvent,
+  type Circumstances,
+  type DeviceId,
+  type KitchenThen,
+  type Lesson,
+  type LevelMark,
+  type Outcome,
 } from '@tender-crumb/core';
 import type { Database } from '../database/open.ts';
 
@@ -73,7 +74,7 @@ export const stored = (row: Row, kitchen?: KitchenThen): StoredBake => ({
   ...(row.finished_at ? { finishedAt: row.finished_at } : {}),
   ...(row.given_up_at ? { givenUpAt: row.given_up_at } : {}),
   ...(row.outcome ? { outcome: JSON.parse(row.outcome) as Outcome } : {}),
-  ...(row.lesson ? { lesson: JSON.parse(row.lesson) as Lesson } : {}),
+  ...(row.lesson ? { lesson: lessonOf(JSON.parse(row.lesson)) } : {}),
   ...(row.forecast ? { forecast: JSON.parse(row.forecast) as LevelMark } : {}),
   circumstances: {
     day: row.day,

@@ -1,0 +1,145 @@
+import { expect } from 'chai';
+import {
+  defaultHousehold,
+  departure,
+  dampKey,
+  isOdd,
+  kitchenOf,
+  learnFromBake,
+  learnFromTouches,
+  level,
+  measuredBy,
+  measuredKey,
+  measuredOf,
+  bakeState,
+  nothingLearned,
+  normalAfter,
+  resolve,
+  varianceOf,
+  type BakeEvent,
+  type Household,
+  type Touch,
+} from '../core.ts';
+import { build } from '../build.ts';
+
+const loaf = build({ 'bread-flour': 500, water: 310, oil: 15, salt: 9, 'instant-yeast': 6 });
+const at = level(resolve(loaf), kitchenOf(defaultHousehold))!;
+const feel = 1.5;
+const touch = (residual: number): Touch => ({
+  residual,
+  slopes: at.slopes,
+  priors: at.priors,
+  passing: at.passing,
+});
+const spread = Math.sqrt(
+  varianceOf(nothingLearned, at.slopes, at.priors) +
+    [...at.passing.values()].reduce((sum, p) => sum + p * p, feel * feel),
+);
+const moved = (residual: number) =>
+  [...at.slopes].reduce(
+    (sum, [key, slope]) =>
+      sum + slope * departure(learnFromTouches(nothingLearned, [touch(residual)], feel), key),
+    0,
+  );
+
+describe('one odd bake', () => {
+  it('teaches as any other below the bound, and no more than at it above', () => {
+    expect(isOdd(nothingLearned, [touch(2.79 * spread)], feel)).to.equal(false);
+    expect(isOdd(nothingLearned, [touch(2.81 * spread)], feel)).to.equal(true);
+    expect(moved(2 * spread)).to.be.closeTo(2 * moved(spread), 1e-9);
+    expect(moved(2.8 * spread)).to.be.closeTo(2.8 * moved(spread), 1e-9);
+    expect(moved(9 * spread)).to.be.closeTo(2.8 * moved(spread), 1e-9);
+    expect(moved(-9 * spread)).to.be.closeTo(-2.8 * moved(spread), 1e-9);
+  });
+
+  it('is said to be odd; set aside it teaches nothing, and taken up again it does', () => {
+    const felt = (points: number): BakeEvent => ({
+      id: 'f',
+      at: '2026-05-01T08:00:00Z',
+      kind: 'felt',
+      data: { points },
+    });
+    const counts = (id: string, counts: boolean): BakeEvent => ({
+      id,
+      at: `2026-05-01T09:00:0${id}Z`,
+      kind: 'counts',
+      data: { counts },
+    });
+    const far = at.points + 4 * spread;
+    const learn = (...events: BakeEvent[]) =>
+      learnFromBake(loaf, events, defaultHousehold, nothingLearned)!;
+    expect(learn(felt(at.points)).lesson.odd).to.equal(undefined);
+    expect(learn(felt(far)).lesson.odd).to.equal(true);
+    const aside = learn(felt(far), counts('1', false));
+    expect(aside.lesson.aside).to.equal(true);
+    expect(aside.lesson.taught).to.deep.equal([]);
+    expect(aside.belief).to.deep.equal(nothingLearned);
+    expect(learn(felt(far), counts('1', false), counts('2', true))).to.deep.equal(learn(felt(far)));
+  });
+});
+
+describe('the air of the room as it works here', () => {
+  const damp: Household = { ...defaultHousehold, room: { celsius: 20, humidity: 0.85 } };
+  it('is learned in damp air, and cannot be in ordinary air', () => {
+    expect(at.slopes.has(dampKey)).to.equal(false);
+    const wet = level(resolve(loaf), kitchenOf(damp))!;
+    // Damper flour brings its own water: the dough is looser for it.
+    expect(wet.slopes.get(dampKey)).to.be.greaterThan(0);
+    const { belief } = learnFromBake(
+      loaf,
+      [{ id: 'f', at: '2026-05-01T08:00:00Z', kind: 'felt', data: { points: wet.points + 3 } }],
+      damp,
+      nothingLearned,
+    )!;
+    expect(departure(belief, dampKey)).to.be.greaterThan(0);
+    // Its slope is what the level really does.
+    const one = {
+      keys: [dampKey],
+      mean: [0.01],
+      covariance: [[0]],
+      bakes: {},
+    };
+    const none = { ...one, mean: [0] };
+    const [a, b] = [none, one].map((b) => level(resolve(loaf), kitchenOf(damp, b))!.points);
+    expect((b! - a!) / 0.01).to.be.closeTo(wet.slopes.get(dampKey)!, 0.2);
+  });
+});
+
+describe('what bakes measure by themselves', () => {
+  const bake = (begun: string, done: string, before = 900, after = 774): BakeEvent[] => [
+    { id: 'a', at: begun, kind: 'step', data: { step: 'bake', sense: 'begun' } },
+    { id: 'b', at: done, kind: 'step', data: { step: 'bake', sense: 'done' } },
+    {
+      id: 'c',
+      at: done,
+      kind: 'outcome',
+      data: { words: [], note: '', before, after },
+    },
+  ];
+  const of = (events: BakeEvent[]) => measuredBy(nothingLearned, loaf, bakeState(events), 840);
+
+  it('the minutes in the oven and the loss move towards what was seen', () => {
+    const seen = of(bake('2026-05-01T08:00:00Z', '2026-05-01T08:50:00Z'));
+    expect(seen.map((m) => m.key)).to.deep.equal(['oven', 'loss:style:pan']);
+    const [oven, loss] = seen;
+    // 840 g in one piece: 27 min × (.84 / .5)^.6 = 36.9 by the table, 50 here.
+    const ratio = Math.log(50 / (27 * (0.84 / 0.5) ** 0.6));
+    expect(oven!.after.mean).to.be.closeTo(
+      normalAfter({ mean: 0, sd: 0.15 }, ratio, 0.12).mean,
+      1e-9,
+    );
+    expect(loss!.after.mean).to.be.within(0.12, 0.14);
+    expect(loss!.after.sd).to.be.lessThan(loss!.before.sd);
+    expect(measuredOf(nothingLearned, 'loss', 'pan').mean).to.equal(0.12);
+    expect(measuredKey('loss', 'pan', 'long-tin')).to.equal('loss:pan:long-tin');
+  });
+
+  it('a tap that was forgotten says nothing, nor a loaf that gained', () => {
+    expect(
+      of(bake('2026-05-01T08:00:00Z', '2026-05-01T08:02:00Z')).map((m) => m.key),
+    ).to.deep.equal(['loss:style:pan']);
+    expect(
+      of(bake('2026-05-01T08:00:00Z', '2026-05-01T11:00:00Z', 900, 950)).map((m) => m.key),
+    ).to.deep.equal([]);
+  });
+});
