@@ -30,6 +30,8 @@ export const rooms = [
   'bake',
   'rescue',
   'learn',
+  'book',
+  'practice',
   'exchange',
 ];
 

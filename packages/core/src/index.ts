@@ -238,6 +238,43 @@ export { knownThirst, type KnownThirst } from './learn/known.ts';
 export { lessonOf, type Lesson, type Taught } from './learn/lesson.ts';
 export type { Measured } from './learn/measure.ts';
 export { measuredOf, measuredKey } from './household/measured.ts';
+export { bakeRecord, type BakeRecord, type BookEntry } from './book/record.ts';
+export { measureIds, measureOf, measures, valueText, type MeasureId } from './book/measures.ts';
+export { traitIds, traitOf, type TraitId } from './book/traits.ts';
+export { differences, type Difference } from './book/differences.ts';
+export { compareBakes, type ComparedRow } from './book/compare.ts';
+export {
+  helped,
+  outcomeIds,
+  outcomes,
+  type Effect,
+  type Helped,
+  type OutcomeId,
+  type Trial,
+} from './book/helped.ts';
+export {
+  faultIds,
+  faults,
+  wentWrong,
+  type FaultId,
+  type Fix,
+  type FoundCause,
+} from './book/wrong.ts';
+export { questionOf, questions, type Along, type Question } from './book/question.ts';
+export { breadCost, type BreadCost } from './book/bread-cost.ts';
+export {
+  calls,
+  judgeCall,
+  leaningOf,
+  lessons,
+  practiceDoughs,
+  practiceRound,
+  type Call,
+  type LessonId,
+  type Round,
+} from './practice/round.ts';
+export type { Sign } from './practice/signs.ts';
+export { isCurrency, type Money } from './household/money.ts';
 export { forecastOf, type LevelMark } from './learn/level-mark.ts';
 export { nextTime, type NextTime } from './learn/next-time.ts';
 export { completeFormula, formulaProblems } from './exchange/formula-json.ts';

@@ -302,6 +302,13 @@ export const eventKinds = {
     says: 'whether it counts',
     fold: (state, { data }) => ({ ...state, counts: data.counts }),
   }),
+  /** Read off a meter. */
+  energy: kind({
+    shape: { kilowattHours: number(0, 100) },
+    teaches: false,
+    says: 'what power it took',
+    fold: (state, { data }) => ({ ...state, kilowattHours: data.kilowattHours }),
+  }),
   outcome: kind({
     shape: outcomeShape,
     teaches: true,

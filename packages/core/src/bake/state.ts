@@ -105,6 +105,8 @@ export interface BakeState {
   readonly read: Readonly<Record<string, number>>;
   /** False where the baker set it aside: the book learns nothing from it. */
   readonly counts?: boolean;
+  /** Read off a meter. */
+  readonly kilowattHours?: number;
   readonly outcome?: Outcome;
   readonly finishedAt?: string;
   /** When it was given up. Retracting that takes it up again. */

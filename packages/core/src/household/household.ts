@@ -1,4 +1,5 @@
-import type { Bag } from '../ingredient/bag.ts';
+import type { Bag, Price } from '../ingredient/bag.ts';
+import type { Money } from './money.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
@@ -67,6 +68,9 @@ export interface Settings {
   readonly people: number;
   /** Warmth that mixing was measured to put into a dough here. */
   readonly friction: Frictions;
+  /** What was paid for things that are in no bag, by ingredient. */
+  readonly prices: Readonly<Record<string, Price>>;
+  readonly money: Money;
 }
 
 /** A household: what it settled, and what stands in its pantry. */
@@ -95,6 +99,8 @@ export const defaultSettings: Settings = {
   pans: [],
   people: 1,
   friction: {},
+  prices: {},
+  money: { currency: 'EUR', shop: {} },
 };
 
 export const defaultHousehold: Household = { ...defaultSettings, own: [], bags: [] };
@@ -111,9 +117,10 @@ const tables = new WeakMap<OwnFigures, Coefficients>();
 
 /** The household's pantry; worked out once for what stands in it. */
 export function pantryIn(household: Household): Pantry {
-  const { bags, own, figures } = household;
+  const { bags, own, figures, prices } = household;
   const known = pantries.get(bags);
-  if (known && known.of.own === own && known.of.figures === figures) return known.pantry;
+  if (known && known.of.own === own && known.of.figures === figures && known.of.prices === prices)
+    return known.pantry;
   const pantry = pantryOf(household);
   pantries.set(bags, { of: household, pantry });
   return pantry;

@@ -168,6 +168,9 @@ export function bagProblems(bag: Partial<Omit<Bag, 'id'>>): BagProblem[] {
   return problems;
 }
 
+/** What was paid for a pack, in the household's money, and how much was in it. */
+export type Price = NonNullable<Bag['price']>;
+
 /**
  * What a kilogram of a bag cost.
  *

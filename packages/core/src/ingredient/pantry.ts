@@ -1,6 +1,6 @@
 import { figure } from '../figure/figure.ts';
 import { setHere, type OwnValues } from '../figure/settable.ts';
-import { pricePerKilo, type Bag } from './bag.ts';
+import { pricePerKilo, type Bag, type Price } from './bag.ts';
 import { catalogue, ingredient as fromCatalogue, isIngredientId } from './catalogue.ts';
 import { groundAs } from './grind.ts';
 import type { Ingredient } from './ingredient.ts';
@@ -33,6 +33,8 @@ export interface PantryContents {
   readonly bags: readonly Bag[];
   /** The household's own figures over the catalogue's. */
   readonly figures: OwnValues;
+  /** What was paid for things that are in no bag, by ingredient. */
+  readonly prices?: Readonly<Record<string, Price>>;
 }
 
 /** Bag to bag spread that is left where the label says the protein, g per 100 g: common practice. */
@@ -65,15 +67,24 @@ function bagged(of: Ingredient, bag: Bag): Ingredient {
  *
  * @example pantryOf({own: [], bags: [blue], figures: {}}).stuff({ingredient: 'bread-flour', bag: 'blue'})
  */
-export function pantryOf({ own, bags, figures }: PantryContents): Pantry {
-  if (own.length === 0 && bags.length === 0 && Object.keys(figures).length === 0) {
+export function pantryOf({ own, bags, figures, prices = {} }: PantryContents): Pantry {
+  const nothingSaid = [own, bags, Object.keys(figures), Object.keys(prices)].every(
+    (said) => said.length === 0,
+  );
+  if (nothingSaid) {
     return cataloguePantry;
   }
   const adjusted = (of: Ingredient): Ingredient => {
     const value = figures[`thirst:${of.id}`];
-    return value === undefined
-      ? of
-      : { ...of, thirst: figure(value, of.thirst.unit, of.thirst.sd, setHere) };
+    const price = prices[of.id];
+    if (value === undefined && !price) return of;
+    return {
+      ...of,
+      ...(value === undefined
+        ? {}
+        : { thirst: figure(value, of.thirst.unit, of.thirst.sd, setHere) }),
+      ...(price ? { pricePerKilo: pricePerKilo({ price }) } : {}),
+    };
   };
   const all = [...catalogue, ...own].map(adjusted);
   const byId = new Map(all.map((i) => [i.id, i]));

@@ -1,0 +1,299 @@
+import { departure, doubtOf, placeOf, type Belief } from '../household/belief.ts';
+import type { Household } from '../household/household.ts';
+import { figure } from '../figure/figure.ts';
+import { updateBelief } from '../learn/update.ts';
+import { studentBelow } from '../quantity/normal.ts';
+import { measureIds, measureOf, valueText, type MeasureId } from './measures.ts';
+import type { BakeRecord } from './record.ts';
+import { traitIds, traitOf } from './traits.ts';
+
+/** What a change is judged by. */
+export const outcomes = {
+  stars: { says: 'how it came out', unit: 'places', effect: 0.7, noise: 0.8 },
+  height: { says: 'height', unit: 'mm', effect: 6, noise: 7 },
+  loss: { says: 'lost in the oven', unit: 'points', effect: 1, noise: 1.2 },
+} as const satisfies Partial<
+  Record<
+    MeasureId,
+    {
+      readonly says: string;
+      readonly unit: string;
+      /** What one change is thought to do before any bake, standard deviation; own estimate, no source. */
+      readonly effect: number;
+      /** How much bakes differ that nothing was changed in; own estimate until enough are there. */
+      readonly noise: number;
+    }
+  >
+>;
+export type OutcomeId = keyof typeof outcomes;
+export const outcomeIds = Object.keys(outcomes) as OutcomeId[];
+
+/** The prior of the noise counts as so many bakes. Own choice, no source. */
+const noiseBakes = figure(4, 'bakes', 2, 'own choice, no source');
+/** How far bakes of a bread lie from one another before any was seen: the middle is anywhere. */
+const anywhere = 20;
+
+/** What one change is found to do to an outcome. */
+export interface Effect {
+  /** As in differences.ts. */
+  readonly key: string;
+  readonly says: string;
+  /** What it is compared to: the usual. */
+  readonly from: string;
+  readonly to: string;
+  /** In the outcome's unit. */
+  readonly effect: number;
+  readonly sd: number;
+  /** Chance that it helped, 0 to 1. */
+  readonly helped: number;
+  /** Bakes with it, and without. */
+  readonly with: number;
+  readonly without: number;
+  /** Changes that came and went together with it, so that neither can be told from the other. */
+  readonly together: readonly string[];
+  readonly conclusion: Conclusion;
+  readonly settable: boolean;
+}
+
+/** What may be concluded, surest first. */
+export type Conclusion = 'helped' | 'hurt' | 'perhaps helped' | 'perhaps hurt' | 'no telling';
+
+/** Fewer bakes than this on either side prove nothing, however large the difference. Own choice, no source. */
+const leastBakes = 3;
+/** Chances from which it is said to have helped, and perhaps to have. Own choice, no source. */
+const sure = 0.95;
+const perhaps = 0.8;
+/** Two changes correlated by this or more cannot be told apart. Own choice, no source. */
+const tied = 0.8;
+
+/** Something that was not the same in all bakes of a bread, as a number for each of them: 0 as usual, 1 changed once. */
+interface Varied {
+  readonly key: string;
+  readonly says: string;
+  readonly from: string;
+  readonly to: string;
+  readonly settable: boolean;
+  readonly values: readonly number[];
+}
+
+const middleOf = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor((values.length - 1) / 2)]!;
+
+const commonest = (values: readonly string[]): string => {
+  const counts = new Map<string, number>();
+  for (const v of values) counts.set(v, (counts.get(v) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1])[0]![0];
+};
+
+/** A change is a step of its measure or more, between a usual and a changed one. */
+function variedMeasure(id: MeasureId, records: readonly BakeRecord[]): Varied[] {
+  const { of, step, sort, says } = measureOf(id);
+  if (sort === 'result' || id === 'forecast' || id === 'felt') return [];
+  const seen = records.map((r) => of(r));
+  const there = seen.filter((v) => v !== undefined);
+  if (there.length < records.length / 2) return [];
+  // As it was at first, before anything was changed.
+  const usual = middleOf(there.slice(0, Math.ceil(there.length / 2)));
+  const most = there.reduce((far, v) => (Math.abs(v - usual) > Math.abs(far - usual) ? v : far));
+  if (Math.abs(most - usual) < 2 * step) return [];
+  const unit = most - usual;
+  return [
+    {
+      key: id,
+      says,
+      from: valueText(id, usual),
+      to: valueText(id, most),
+      settable: sort === 'set',
+      values: seen.map((v) => (v === undefined ? 0 : (v - usual) / unit)),
+    },
+  ];
+}
+
+function variedTraits(records: readonly BakeRecord[], household: Household): Varied[] {
+  return traitIds.flatMap((id) => {
+    const { of, says, named, settable } = traitOf(id);
+    const each = records.map((r) => of(r));
+    const whats = new Set(each.flatMap((m) => [...m.keys()]));
+    return [...whats].flatMap((what) => {
+      const values = each.map((m) => m.get(what));
+      const there = values.filter((v) => v !== undefined);
+      const usual = commonest(there);
+      return [...new Set(there)]
+        .filter((v) => v !== usual)
+        .map((other) => ({
+          key: `${id}${what === '' ? '' : `:${what}`}=${other}`,
+          says,
+          from: named(usual, household),
+          to: named(other, household),
+          settable,
+          values: values.map((v) => Number(v === other)),
+        }));
+    });
+  });
+}
+
+/** Correlation of two columns; 0 where one of them does not vary. */
+function correlation(a: readonly number[], b: readonly number[]): number {
+  const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;
+  const [ma, mb] = [mean(a), mean(b)];
+  let [ab, aa, bb] = [0, 0, 0];
+  a.forEach((x, i) => {
+    ab += (x - ma) * (b[i]! - mb);
+    aa += (x - ma) ** 2;
+    bb += (b[i]! - mb) ** 2;
+  });
+  return aa > 0 && bb > 0 ? ab / Math.sqrt(aa * bb) : 0;
+}
+
+const middle = 'middle';
+
+/** Effects of all that varied, jointly: the linear Gaussian model that the dough is learned by. */
+function fitted(varied: readonly Varied[], seen: readonly (number | undefined)[], id: OutcomeId) {
+  const { effect, noise } = outcomes[id];
+  const blank: Belief = { keys: [], mean: [], covariance: [], bakes: {} };
+  const fit = (variance: number): Belief =>
+    seen.reduce<Belief>((belief, value, i) => {
+      if (value === undefined) return belief;
+      const slopes = new Map([[middle, 1], ...varied.map((v) => [v.key, v.values[i]!] as const)]);
+      const priors = new Map([[middle, anywhere], ...varied.map((v) => [v.key, effect] as const)]);
+      const expected = [...slopes].reduce((s, [key, x]) => s + x * departure(belief, key), 0);
+      return updateBelief(belief, { residual: value - expected, slopes, priors, noise: variance });
+    }, blank);
+  const first = fit(noise ** 2);
+  // What is left over says how noisy this bread is, beside what bakes of others are.
+  let left = 0;
+  let count = 0;
+  seen.forEach((value, i) => {
+    if (value === undefined) return;
+    const expected =
+      departure(first, middle) +
+      varied.reduce((s, v) => s + v.values[i]! * departure(first, v.key), 0);
+    left += (value - expected) ** 2;
+    count += 1;
+  });
+  const variance = (noiseBakes.value * noise ** 2 + left) / (noiseBakes.value + count);
+  return { belief: fit(variance), variance, freedom: noiseBakes.value + count };
+}
+
+function concluded(helped: number, many: boolean): Conclusion {
+  if (!many) return 'no telling';
+  if (helped >= sure) return 'helped';
+  if (helped <= 1 - sure) return 'hurt';
+  if (helped >= perhaps) return 'perhaps helped';
+  if (helped <= 1 - perhaps) return 'perhaps hurt';
+  return 'no telling';
+}
+
+/** One bake that would tell most. */
+export interface Trial {
+  readonly key: string;
+  readonly says: string;
+  /** Times by which it would narrow what is known of that change, 0 to 1. */
+  readonly narrows: number;
+}
+
+/** What the bakes of a bread say of what was changed. */
+export interface Helped {
+  readonly outcome: OutcomeId;
+  /** Bakes in which that was noted. */
+  readonly bakes: number;
+  /** The surest first. */
+  readonly effects: readonly Effect[];
+  readonly trial?: Trial;
+}
+
+/**
+ * What was changed between the bakes of a bread, and whether it helped: every change that was made at all, weighed
+ * against all the others at once, so that what came and went together is shared out and said to be tied. A change
+ * is small until bakes say otherwise.
+ *
+ * Source: Bayesian linear regression with the noise's variance from a scaled inverse χ², e.g. Gelman et al.,
+ * Bayesian Data Analysis, chapter 14, from memory.
+ *
+ * @param records bakes of one bread, in the order in which they were made
+ * @returns undefined where fewer than two bakes have that outcome
+ * @example helped(records, 'stars', household)?.effects[0].verdict // 'no telling'
+ */
+export function helped(
+  records: readonly BakeRecord[],
+  outcome: OutcomeId,
+  household: Household,
+): Helped | undefined {
+  const counting = records.filter((r) => r.state.counts !== false);
+  const { of } = measureOf(outcome);
+  const used = counting.filter((r) => of(r) !== undefined);
+  if (used.length < 2) return undefined;
+  const varied = [
+    ...variedTraits(used, household),
+    ...measureIds.flatMap((id) => variedMeasure(id, used)),
+  ];
+  const seen = used.map((r) => of(r));
+  const { belief, variance, freedom } = fitted(varied, seen, outcome);
+  const more = outcome !== 'loss';
+  const changed = (v: Varied) => v.values.filter((x) => Math.abs(x) >= 0.5).length;
+  const effects = varied
+    .map((v): Effect => {
+      const effect = departure(belief, v.key);
+      const sd = doubtOf(belief, v.key, outcomes[outcome].effect);
+      const chance = studentBelow((more ? effect : -effect) / sd, freedom);
+      const count = changed(v);
+      return {
+        key: v.key,
+        says: v.says,
+        from: v.from,
+        to: v.to,
+        effect,
+        sd,
+        helped: chance,
+        with: count,
+        without: used.length - count,
+        together: varied
+          .filter((o) => o !== v && Math.abs(correlation(o.values, v.values)) >= tied)
+          .map((o) => `${o.says} ${o.to}`),
+        conclusion: concluded(chance, Math.min(count, used.length - count) >= leastBakes),
+        settable: v.settable,
+      };
+    })
+    .sort((a, b) => Math.abs(b.helped - 0.5) - Math.abs(a.helped - 0.5));
+  const trial = trialOf(varied, belief, variance, used.length);
+  return { outcome, bakes: used.length, effects, ...(trial ? { trial } : {}) };
+}
+
+/** A trial is worth its flour where it narrows something by this at least. Own choice, no source. */
+const worth = 0.08;
+
+/**
+ * The one bake that would tell most: with one change that can be set and everything else as usual. It leaves of the
+ * variance of its own effect less than any other would.
+ */
+function trialOf(
+  varied: readonly Varied[],
+  belief: Belief,
+  noise: number,
+  bakes: number,
+): Trial | undefined {
+  const at = placeOf(belief, middle);
+  if (at === undefined || bakes < 2) return undefined;
+  const best = varied
+    .filter((v) => v.settable)
+    .map((v) => {
+      const i = placeOf(belief, v.key)!;
+      const [mm, mv, vv] = [
+        belief.covariance[at]![at]!,
+        belief.covariance[at]![i]!,
+        belief.covariance[i]![i]!,
+      ];
+      // What is foretold of that bake, and how far the effect is tied to it.
+      const foretold = mm + 2 * mv + vv + noise;
+      const gained = (mv + vv) ** 2 / foretold;
+      return { v, narrows: 1 - Math.sqrt(Math.max(0, 1 - gained / vv)) };
+    })
+    .sort((a, b) => b.narrows - a.narrows)[0];
+  if (!best || best.narrows < worth) return undefined;
+  const { v, narrows } = best;
+  return {
+    key: v.key,
+    says: `Bake it once more with ${v.says} ${v.to}, and everything else as usual (${v.says} was ${v.from}).`,
+    narrows,
+  };
+}

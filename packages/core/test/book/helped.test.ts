@@ -1,0 +1,157 @@
+import { expect } from 'chai';
+import { Matrix, inverse } from 'ml-matrix';
+import { defaultHousehold, helped, outcomes, setGrams, type BakeRecord } from '../core.ts';
+import { seeded } from '../seeded.ts';
+import { aBake, loaf } from './a-bake.ts';
+
+const wet = setGrams(loaf, loaf.stages[0]!.lines[1]!.id, 340);
+const of = (records: BakeRecord[], outcome: 'stars' | 'height' = 'height') =>
+  helped(records, outcome, defaultHousehold)!;
+const bake = (day: number, height: number, more: Parameters<typeof aBake>[1] = {}) =>
+  aBake(day, { ...more, outcome: { height } });
+
+describe('what was changed, and whether it helped', () => {
+  it('is asked of two bakes at least that have the outcome', () => {
+    expect(helped([aBake(1)], 'stars', defaultHousehold)).to.equal(undefined);
+    expect(helped([aBake(1), aBake(2)], 'stars', defaultHousehold)).to.equal(undefined);
+    expect(of([bake(1, 90), bake(2, 91)]).effects).to.deep.equal([]);
+  });
+
+  it('three bakes prove little, however large the difference', () => {
+    const [effect] = of([bake(1, 90), bake(2, 91), bake(3, 120, { formula: wet })]).effects;
+    expect(effect).to.include({ key: 'water', with: 1, without: 2, conclusion: 'no telling' });
+    expect(effect!.effect).to.be.greaterThan(0);
+  });
+
+  it('just below and just above the bakes that it takes', () => {
+    const run = (times: number) =>
+      of([
+        ...Array.from({ length: 8 }, (_, i) => bake(i + 1, 90 + (i % 2))),
+        ...Array.from({ length: times }, (_, i) => bake(i + 10, 112 + (i % 2), { formula: wet })),
+      ]).effects[0]!.conclusion;
+    expect(run(2)).to.equal('no telling');
+    expect(run(3)).to.equal('helped');
+  });
+
+  it('less of what is lost in the oven is the better', () => {
+    const lost = (day: number, share: number, formula = loaf) =>
+      aBake(day, { formula, outcome: { before: 1000, after: 1000 * (1 - share) } });
+    const found = helped(
+      [
+        ...[1, 2, 3, 4, 5].map((d) => lost(d, 0.16)),
+        ...[6, 7, 8, 9, 10].map((d) => lost(d, 0.1, wet)),
+      ],
+      'loss',
+      defaultHousehold,
+    )!;
+    expect(found.effects[0]).to.include({ key: 'water', conclusion: 'helped' });
+  });
+
+  it('two changes that always came together are tied, and share what came of them', () => {
+    const records = [
+      ...[1, 2, 3, 4, 5].map((d) => bake(d, 90, { first: 60 })),
+      ...[6, 7, 8, 9, 10].map((d) => bake(d, 104, { first: 120, formula: wet })),
+    ];
+    const { effects } = of(records);
+    expect(effects.map((e) => e.key).sort()).to.deep.equal(['firstRise', 'water']);
+    for (const e of effects) {
+      expect(e.together).to.have.length(1);
+      expect(e.effect).to.be.within(3, 9);
+      expect(e.conclusion).to.not.equal('helped');
+    }
+  });
+
+  it('what seemed to help and was chance is not said to have', () => {
+    const random = seeded(99);
+    let said = 0;
+    for (let household = 0; household < 200; household += 1) {
+      const records = Array.from({ length: 10 }, (_, i) =>
+        bake(i + 1, 90 + 7 * random.normal(), i >= 5 ? { formula: wet } : {}),
+      );
+      const { conclusion } = of(records).effects[0]!;
+      if (conclusion === 'helped' || conclusion === 'hurt') said += 1;
+    }
+    // 5 % on either side, at most.
+    expect(said / 200).to.be.lessThan(0.1);
+  });
+
+  it('80 % intervals of an effect drawn from what is believed hold 3 in 4 to 9 in 10', () => {
+    const random = seeded(5);
+    let held = 0;
+    for (let household = 0; household < 300; household += 1) {
+      const truth = outcomes.height.effect * random.normal();
+      const records = Array.from({ length: 12 }, (_, i) => {
+        const changed = i % 3 === 2;
+        return bake(
+          i + 1,
+          95 + (changed ? truth : 0) + 7 * random.normal(),
+          changed ? { formula: wet } : {},
+        );
+      });
+      const { effect, sd } = of(records).effects[0]!;
+      if (Math.abs(effect - truth) <= 1.2816 * sd) held += 1;
+    }
+    expect(held / 300).to.be.within(0.74, 0.9);
+  });
+
+  it('is the precision form of a general linear-algebra package (Gelman et al., chapter 14)', () => {
+    const heights = [88, 92, 90, 95, 103, 99, 105, 91];
+    const wetDays = new Set([4, 5, 6]);
+    const records = heights.map((h, i) => bake(i + 1, h, wetDays.has(i) ? { formula: wet } : {}));
+    const { effects } = of(records);
+    const { effect: prior, noise } = outcomes.height;
+    const x = new Matrix(heights.map((_, i) => [1, Number(wetDays.has(i))]));
+    const y = Matrix.columnVector(heights);
+    const fit = (variance: number) => {
+      const precision = Matrix.diag([1 / 20 ** 2, 1 / prior ** 2]).add(
+        x.transpose().mmul(x).div(variance),
+      );
+      const covariance = inverse(precision);
+      const mean = covariance.mmul(x.transpose().mmul(y).div(variance));
+      return { mean, covariance };
+    };
+    const first = fit(noise ** 2);
+    const left = y
+      .clone()
+      .sub(x.mmul(first.mean))
+      .to1DArray()
+      .reduce((s, e) => s + e * e, 0);
+    const { mean, covariance } = fit((4 * noise ** 2 + left) / (4 + heights.length));
+    expect(effects[0]!.effect).to.be.closeTo(mean.get(1, 0), 1e-9);
+    expect(effects[0]!.sd).to.be.closeTo(Math.sqrt(covariance.get(1, 1)), 1e-9);
+  });
+
+  it('a bake that was set aside counts for nothing', () => {
+    const usual = [1, 2, 3, 4].map((d) => bake(d, 90 + d, d > 2 ? { formula: wet } : {}));
+    const odd = bake(5, 20, {
+      formula: wet,
+      more: [{ id: 'q', at: '2026-04-05T09:00:00.000Z', kind: 'counts', data: { counts: false } }],
+    });
+    expect(of([...usual, odd])).to.deep.equal(of(usual));
+  });
+
+  it('one trial is suggested: of what can be set, the one that would tell most', () => {
+    const { trial, effects } = of([
+      ...[1, 2, 3, 4, 5, 6].map((d) => bake(d, 90 + (d % 3))),
+      bake(7, 99, { formula: wet }),
+    ]);
+    expect(trial!.key).to.equal('water');
+    expect(trial!.narrows).to.be.within(0.08, 0.6);
+    expect(trial!.says).to.contain('68\u202f%');
+    expect(effects[0]!.settable).to.equal(true);
+    // What only the day brings cannot be tried.
+    const days = [1, 2, 3, 4, 5].map((d) =>
+      bake(d, 90, {
+        more: [
+          {
+            id: 'w',
+            at: `2026-04-0${d}T08:05:00.000Z`,
+            kind: 'warmth',
+            data: { of: 'air', celsius: 18 + 2 * d },
+          },
+        ],
+      }),
+    );
+    expect(of(days).trial).to.equal(undefined);
+  });
+});

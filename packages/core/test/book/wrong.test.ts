@@ -1,0 +1,103 @@
+import { expect } from 'chai';
+import {
+  defaultHousehold,
+  faultIds,
+  nothingLearned,
+  resolve,
+  setGrams,
+  styles,
+  takeCorrection,
+  wentWrong,
+  type FaultId,
+} from '../core.ts';
+import { aBake, at, loaf } from './a-bake.ts';
+
+const why = (record: ReturnType<typeof aBake>, ...seen: FaultId[]) =>
+  wentWrong(record, seen, defaultHousehold, nothingLearned);
+const share = (record: ReturnType<typeof aBake>, fault: FaultId, cause: string) =>
+  why(record, fault).find((c) => c.id === cause)?.share ?? 0;
+const poke = (answer: 'at-once' | 'slowly' | 'stays') =>
+  ({ id: 'p', at: at(1, 420), kind: 'poked', data: { rise: 'final', answer } }) as const;
+const core = (celsius: number) =>
+  ({ id: 'c', at: at(1, 500), kind: 'core', data: { celsius } }) as const;
+
+describe('what went wrong with a loaf', () => {
+  it('nothing is asked of a loaf of which nothing was seen; every fault has causes that sum to one', () => {
+    expect(why(aBake(1))).to.deep.equal([]);
+    for (const fault of faultIds) {
+      const causes = why(aBake(1), fault);
+      expect(causes.length, fault).to.be.greaterThan(1);
+      expect(causes.reduce((s, c) => s + c.share, 0)).to.be.closeTo(1, 1e-9);
+      for (const c of causes) expect(c.fix.says, c.id).to.match(/\.$/);
+    }
+  });
+
+  it('goes by this bake’s own record: the same dense loaf, three records, three causes', () => {
+    expect(why(aBake(1, { felt: -9, more: [poke('slowly')] }), 'dense')[0]!.id).to.equal('tight');
+    expect(why(aBake(1, { felt: 1, more: [poke('at-once')] }), 'dense')[0]!.id).to.equal(
+      'under-proofed',
+    );
+    const tired = aBake(1, { felt: 1, first: 400, more: [poke('slowly')] });
+    expect(why(tired, 'dense')[0]!.id).to.equal('tired-leaven');
+    expect(why(tired, 'dense')[0]!.evidence).to.contain('as long as forecast');
+  });
+
+  it('the further outside the window it felt, the likelier that is the cause', () => {
+    const shares = [0, -3, -6, -10].map((felt) => share(aBake(1, { felt }), 'dense', 'tight'));
+    expect(shares).to.deep.equal([...shares].sort((a, b) => a - b));
+    expect(shares[0]).to.be.lessThan(0.1);
+    expect(shares[3]).to.be.greaterThan(0.4);
+  });
+
+  it('a probe below done speaks for too short a bake, one above against it', () => {
+    const [least] = styles.pan.baking.core;
+    expect(why(aBake(1, { felt: 1, more: [core(least - 5)] }), 'gummy')[0]!.id).to.equal(
+      'under-baked',
+    );
+    expect(
+      share(aBake(1, { felt: 1, more: [core(least + 3)] }), 'gummy', 'under-baked'),
+    ).to.be.lessThan(0.15);
+  });
+
+  it('a poke that stays: it stood too long; the fix is a note at its step', () => {
+    const [cause] = why(aBake(1, { felt: 1, more: [poke('stays')] }), 'collapsed');
+    expect(cause!.id).to.equal('over-proofed');
+    expect(cause!.fix.note!.step).to.equal('final-proof');
+  });
+
+  it('a fix of the water brings the dough to the middle of its window, as a correction', () => {
+    const [cause] = why(aBake(1, { felt: 11 }), 'spread');
+    expect(cause!.id).to.equal('loose');
+    const [low, high] = styles.pan.window;
+    // Points of 500 g of flour: 5 g a point.
+    expect(cause!.fix.changes![0]!.grams).to.equal(-Math.round((11 - (low + high) / 2) * 5));
+    const { formula } = aBake(1);
+    const next = takeCorrection(formula, {
+      correction: 'x',
+      reason: '',
+      basis: '',
+      changes: cause!.fix.changes!,
+    });
+    expect(resolve(next).find((l) => l.ingredient === 'water')!.grams).to.equal(
+      320 + cause!.fix.changes![0]!.grams,
+    );
+  });
+
+  it('too little salt and too much yeast are read off the dough', () => {
+    const salt = loaf.stages[0]!.lines.find((l) => l.ingredient === 'salt')!.id;
+    const none = aBake(1, { felt: 1, formula: setGrams(loaf, salt, 0) });
+    expect(share(none, 'collapsed', 'little-salt')).to.be.greaterThan(
+      3 * share(aBake(1, { felt: 1 }), 'collapsed', 'little-salt'),
+    );
+    const fix = why(none, 'collapsed').find((c) => c.id === 'little-salt')!.fix;
+    expect(fix.changes).to.deep.equal([
+      { stage: loaf.stages[0]!.id, ingredient: 'salt', grams: 9 },
+    ]);
+  });
+
+  it('of two faults at once, what explains both comes first', () => {
+    const both = why(aBake(1), 'gummy', 'wrinkled');
+    expect(both[0]!.id).to.equal('under-baked');
+    expect(both.find((c) => c.id === 'shaping')).to.equal(undefined);
+  });
+});
