@@ -238,6 +238,13 @@ export { knownThirst, type KnownThirst } from './learn/known.ts';
 export { lessonOf, type Lesson, type Taught } from './learn/lesson.ts';
 export type { Measured } from './learn/measure.ts';
 export { measuredOf, measuredKey } from './household/measured.ts';
+export {
+  learnedFigures,
+  learnedKinds,
+  learnedName,
+  learnedWindows,
+  type LearnedFigure,
+} from './learn/learned-figures.ts';
 export { bakeRecord, type BakeRecord, type BookEntry } from './book/record.ts';
 export { measureIds, measureOf, measures, valueText, type MeasureId } from './book/measures.ts';
 export { traitIds, traitOf, type TraitId } from './book/traits.ts';
@@ -261,6 +268,8 @@ export {
   type FoundCause,
 } from './book/wrong.ts';
 export { questionOf, questions, type Along, type Question } from './book/question.ts';
+export { firstRiseOf, type FirstRise } from './book/first-rise.ts';
+export { timesOf, type TimeRow } from './book/times.ts';
 export { breadCost, type BreadCost } from './book/bread-cost.ts';
 export {
   calls,
@@ -273,6 +282,7 @@ export {
   type LessonId,
   type Round,
 } from './practice/round.ts';
+export { watchedCourse, type Watched } from './practice/course.ts';
 export type { Sign } from './practice/signs.ts';
 export { isCurrency, type Money } from './household/money.ts';
 export { forecastOf, type LevelMark } from './learn/level-mark.ts';

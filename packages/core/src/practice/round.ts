@@ -59,6 +59,10 @@ export const ripe = [0.88, 1.12] as const;
 /** Points a dough is drawn outside its window at most. Own choice. */
 const beyond = 11;
 
+/** Points by which slow flour that has still to drink leaves a dough looser, at a minute. Common practice, no source. */
+export const stillLoose = (slow: number, minute: number): number =>
+  1.6 * slow * Math.max(0, 1 - minute / drunkAfter);
+
 function kneadRound(seed: number, chance: Chance): Round {
   const doughs = Object.keys(practiceDoughs) as PracticeDough[];
   const dough = doughs[Math.floor(chance.uniform() * doughs.length)]!;
@@ -73,7 +77,7 @@ function kneadRound(seed: number, chance: Chance): Round {
         ? low - 1.5 - (beyond - 1.5) * chance.uniform()
         : high + 1.5 + (beyond - 1.5) * chance.uniform();
   const minute = Math.round(4 + 22 * chance.uniform());
-  const now = truth + slow * Math.max(0, 1 - minute / drunkAfter) * 1.6;
+  const now = truth + stillLoose(slow, minute);
   return {
     seed,
     lesson: 'knead',

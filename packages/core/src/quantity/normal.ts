@@ -39,7 +39,7 @@ export function normalAfter(
 
 /**
  * Distribution function of Student's t: the normal's, where the spread itself is only estimated.
- * Source: Abramowitz & Stegun 26.7.8; within .002 from five degrees of freedom on.
+ * Source: Abramowitz & Stegun 26.7.8; within .005 from five degrees of freedom on.
  *
  * @param freedom degrees of it, above 0
  * @example studentBelow(0, 8) // 0.5

@@ -54,6 +54,19 @@ function intervals({ origin }: Clock, hours: readonly Hours[]): Interval[] {
   );
 }
 
+/**
+ * Whether a moment lies in the hours of cheap or own power.
+ *
+ * @param moment ISO
+ */
+export function cheapAt(
+  moment: string,
+  { week, zone }: { readonly week: Week; readonly zone?: string },
+): boolean {
+  const clock = clockFrom(moment, zone ?? 'local');
+  return intervals(clock, week.power).some((i) => i.contains(clock.origin));
+}
+
 /** When nobody is there, or power is dear, as a plan takes it. */
 export function closedIn(clock: Clock, { asleep, away, power }: Week): Closed[] {
   const minutes = (at: DateTime): number => Math.round(at.diff(clock.origin).as('minutes'));

@@ -1,101 +1,283 @@
 <script lang="ts">
-  import { judgements, type StyleId } from '@tender-crumb/core';
+  import { deviceIds, devices, judgements, type Window } from '@tender-crumb/core';
   import { goto } from '$app/navigation';
-  import ForecastChart from '$lib/book/ForecastChart.svelte';
-  import LessonView from '$lib/book/LessonView.svelte';
+  import { page as here } from '$app/state';
+  import { differs } from '$lib/book/differs.ts';
+  import YearCalendar from '$lib/book/YearCalendar.svelte';
+  import Level from '$lib/level/Level.svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
-  const day = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone: 'UTC',
-  });
-  const link = (page: number) =>
-    `/book?${new URLSearchParams({ ...(data.formula ? { formula: data.formula } : {}), page: String(page) })}`;
+  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+  const year = new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: 'UTC' });
+
+  /** The address with something else asked for; what is empty goes out of it. */
+  function link(of: Record<string, string | undefined>): string {
+    const query = new URLSearchParams(here.url.searchParams);
+    query.delete('page');
+    for (const [name, value] of Object.entries(of)) {
+      if (value) query.set(name, value);
+      else query.delete(name);
+    }
+    const text = query.toString();
+    return text ? `/book?${text}` : '/book';
+  }
+  const ask = (of: Record<string, string | undefined>) =>
+    goto(link(of), { keepFocus: true, noScroll: true });
+
+  const filtered = $derived(Object.keys(data.asked).length > 0);
+  let picked = $state<string[]>([]);
+  const most = 4;
+  const none: Window = [0, 0];
+  let words = $derived(data.asked.words ?? '');
 </script>
 
 <svelte:head><title>Book · Tender Crumb</title></svelte:head>
 
-<div class="mb-3 flex flex-wrap items-center justify-between gap-3">
-  <h1>Book <span class="quiet">{data.total} {data.total === 1 ? 'bake' : 'bakes'}</span></h1>
-  <label class="flex min-w-0 items-center gap-2"
-    ><span class="quiet">Of</span>
-    <select
-      class="field min-w-0"
-      value={data.formula}
-      onchange={(e) =>
-        goto(e.currentTarget.value ? `/book?formula=${e.currentTarget.value}` : '/book')}
+<div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
+  <h1>
+    Book <span class="quiet"
+      >{data.total}
+      {data.total === 1 ? 'bake' : 'bakes'}{filtered ? ' that fit' : ''}</span
     >
-      <option value="">every bread</option>
-      {#each data.formulas as formula (formula.id)}<option value={formula.id}>{formula.name}</option
-        >{/each}
-    </select>
-  </label>
+  </h1>
+  {#if data.asked.formula}
+    <a class="link touch" href="/book/helped?formula={data.asked.formula}"
+      >What was changed, and did it help?</a
+    >
+  {/if}
 </div>
 
-{#if data.charted.length > 2}
-  <div class="bowl mb-4 p-4"><ForecastChart points={data.charted} /></div>
+<search class="mb-3 flex flex-wrap items-end gap-2" aria-label="Find a bake">
+  <form
+    class="min-w-56 flex-1"
+    onsubmit={(e) => {
+      e.preventDefault();
+      void ask({ words });
+    }}
+  >
+    <label class="quiet grid gap-0.5"
+      >Words of it
+      <input
+        class="field w-full"
+        type="search"
+        placeholder="dense, toast, plait …"
+        bind:value={words}
+        onchange={() => ask({ words })}
+      /></label
+    >
+  </form>
+  {#snippet choice(
+    name: string,
+    label: string,
+    all: string,
+    choices: ReadonlyArray<readonly [string, string]>,
+    value: string | undefined,
+  )}
+    <label class="quiet grid gap-0.5"
+      >{label}
+      <select
+        class="field max-w-44"
+        value={value ?? ''}
+        onchange={(e) => ask({ [name]: e.currentTarget.value })}
+      >
+        <option value="">{all}</option>
+        {#each choices as [id, says] (id)}<option value={id}>{says}</option>{/each}
+      </select>
+    </label>
+  {/snippet}
+  {@render choice(
+    'formula',
+    'Bread',
+    'every bread',
+    data.formulas.map((f) => [f.id, f.name] as const),
+    data.asked.formula,
+  )}
+  {@render choice(
+    'bag',
+    'Bag, leaven',
+    'any',
+    data.bags.map((b) => [b.id, b.name] as const),
+    data.asked.bag,
+  )}
+  {@render choice(
+    'season',
+    'Season',
+    'all year',
+    (['winter', 'spring', 'summer', 'autumn'] as const).map((s) => [s, s] as const),
+    data.asked.season,
+  )}
+  {@render choice(
+    'method',
+    'Made',
+    'any way',
+    deviceIds.map((id) => [id, devices[id].label] as const),
+    data.asked.method,
+  )}
+  {@render choice(
+    'stars',
+    'Came out',
+    'any',
+    judgements.map((j, i) => [String(i + 1), j] as const),
+    data.asked.stars === undefined ? undefined : String(data.asked.stars),
+  )}
+  {#if filtered}<a class="knob" href="/book">All of it</a>{/if}
+</search>
+
+{#if data.year !== undefined && data.years}
+  <details class="bowl mb-3 px-4 py-2" open={here.url.searchParams.has('year')}>
+    <summary class="font-semibold"
+      >The year, day by day{data.asked.day ? `: ${data.asked.day}` : ''}</summary
+    >
+    <div class="overflow-x-auto py-2">
+      <div class="min-w-[44rem]">
+        <YearCalendar year={data.year} years={data.years} days={data.days} {link} />
+      </div>
+    </div>
+  </details>
 {/if}
 
 {#if data.rows.length === 0}
   <p class="bowl p-6">
-    Nothing is written here yet. Bake something from the <a class="link" href="/">Shelf</a>, say how
-    the dough felt, and the next forecast of that flour starts from there.
+    {#if filtered}
+      No bake fits all of that. <a class="link" href="/book">All of the book</a>
+    {:else}
+      Nothing is written here yet. Bake something from the <a class="link" href="/">Shelf</a>, say
+      how the dough felt, and the next forecast of that flour starts from there. Bakes from before
+      can be <a class="link" href="/book/yours#old">brought along</a>.
+    {/if}
   </p>
 {:else}
-  <ol class="grid gap-3 xl:grid-cols-2">
-    {#each data.rows as row (row.id)}
-      <li class="bowl grid content-start gap-2 p-4">
-        <div class="flex flex-wrap items-baseline justify-between gap-2">
-          <h2>
-            <a
-              class="touch hover:underline"
-              href={row.formulaId === undefined ? `/bake/${row.id}` : `/bench/${row.formulaId}`}
-              >{row.formulaName}</a
+  <div class="bowl overflow-x-auto">
+    <table class="w-full min-w-[46rem]">
+      <thead class="quiet text-left">
+        <tr>
+          <th class="py-2 pl-3 font-normal"><span class="sr-only">Compare</span></th>
+          <th class="p-2 font-normal">Day</th>
+          <th class="p-2 font-normal">Bread</th>
+          <th class="w-56 p-2 font-normal">Forecast, and felt</th>
+          <th class="p-2 font-normal">Came out</th>
+          <th class="p-2 font-normal">Differs from the one before</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each data.rows as row (row.id)}
+          {@const href = row.open ? `/bake/${row.id}` : `/book/${row.id}`}
+          <tr class="border-t border-line align-top">
+            <td class="py-2 pl-3">
+              {#if row.bread && !row.open}
+                <input
+                  class="pick"
+                  type="checkbox"
+                  value={row.id}
+                  bind:group={picked}
+                  disabled={picked.length >= most && !picked.includes(row.id)}
+                  aria-label="Compare {row.name} of {row.day}"
+                />
+              {/if}
+            </td>
+            <td class="p-2 whitespace-nowrap"
+              >{day.format(new Date(row.startedAt))}
+              <span class="quiet">{year.format(new Date(row.startedAt))}</span></td
             >
-          </h2>
-          <span class="quiet">{day.format(new Date(row.startedAt))}</span>
-        </div>
-        {#if !row.finishedAt}
-          <p><a class="link touch" href="/bake/{row.id}">Still being baked</a></p>
-        {:else}
-          {#if row.outcome}
-            <p>
-              <b>{row.outcome.stars ? judgements[row.outcome.stars - 1] : 'not judged'}</b>
-              <span aria-hidden="true" class="tracking-widest text-rim"
-                >{'●'.repeat(row.outcome.stars ?? 0)}{'○'.repeat(
-                  5 - (row.outcome.stars ?? 0),
-                )}</span
-              >
-              <span class="quiet"
-                >{[row.outcome.words.join(', '), row.outcome.note]
-                  .filter(Boolean)
-                  .join(' · ')}</span
-              >
-            </p>
-          {/if}
-          {#if row.lesson}
-            <LessonView
-              lesson={row.lesson}
-              style={row.style as StyleId}
-              household={data.household}
-              size="tiny"
-            />
-            <p><a class="link touch" href="/bake/{row.id}">What it taught, and next time</a></p>
-          {/if}
-        {/if}
-      </li>
-    {/each}
-  </ol>
-  {#if data.pages > 1}
-    <nav class="mt-4 flex items-center gap-3" aria-label="Pages">
-      {#if data.page > 1}<a class="knob" href={link(data.page - 1)}>Newer</a>{/if}
-      <span class="quiet">{data.page} of {data.pages}</span>
-      {#if data.page < data.pages}<a class="knob" href={link(data.page + 1)}>Older</a>{/if}
-    </nav>
-  {/if}
+            <td class="p-2"
+              ><a class="touch font-semibold hover:underline" {href}>{row.name}</a>
+              {#if row.photo}
+                <img
+                  class="mt-1 h-10 w-14 rounded object-cover"
+                  src="/api/v1/bakes/{row.id}/photos/{row.photo}?size=small"
+                  alt=""
+                  loading="lazy"
+                />
+              {/if}</td
+            >
+            <td class="p-2">
+              {#if row.forecast}
+                <Level
+                  level={row.forecast}
+                  window={row.window ?? none}
+                  felt={row.felt}
+                  size="tiny"
+                  label="Forecast"
+                />
+              {/if}
+              {#if row.aside}<span class="quiet">set aside: it teaches nothing</span>
+              {:else if row.odd}<span class="text-sm font-semibold text-act"
+                  >odd: far from its forecast</span
+                >{/if}
+            </td>
+            <td class="p-2">
+              {#if row.open}
+                <a class="link touch" href="/bake/{row.id}">still being baked</a>
+              {:else if row.outcome}
+                <b class={row.outcome.stars && row.outcome.stars <= 2 ? 'text-act' : ''}
+                  >{row.outcome.stars ? judgements[row.outcome.stars - 1] : 'not judged'}</b
+                >
+                <span class="quiet block max-w-64 text-sm leading-snug break-words"
+                  >{[...row.outcome.words.filter((w) => w !== 'just right'), row.outcome.note]
+                    .filter(Boolean)
+                    .join(' · ')
+                    .slice(0, 140)}</span
+                >
+              {:else}
+                <span class="quiet">nothing was said</span>
+              {/if}
+            </td>
+            <td class="p-2 text-sm leading-snug">
+              {#if row.differs === undefined}
+                <span class="quiet">{row.bread ? 'the first of them' : ''}</span>
+              {:else if row.differs.length === 0}
+                <span class="quiet">made alike</span>
+              {:else}
+                {#each row.differs as d (d.key)}<span class="block">{differs(d)}</span>{/each}
+              {/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  <div class="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 bg-ground py-2">
+    {#if picked.length > 0}
+      <a
+        class="knob knob-act"
+        aria-disabled={picked.length < 2}
+        href={picked.length < 2 ? undefined : `/book/compare?of=${picked.join(',')}`}
+        >{picked.length < 2 ? 'Tick another to compare' : `Compare these ${picked.length}`}</a
+      >
+      <button class="knob" type="button" onclick={() => (picked = [])}>None</button>
+    {:else}
+      <span class="quiet">Tick two to four bakes to see them side by side.</span>
+    {/if}
+    {#if data.pages > 1}
+      <nav class="ml-auto flex items-center gap-3" aria-label="Pages">
+        {#if data.page > 1}<a
+            class="knob"
+            href={link({}) + (link({}).includes('?') ? '&' : '?') + `page=${data.page - 1}`}
+            >Newer</a
+          >{/if}
+        <span class="quiet">{data.page} of {data.pages}</span>
+        {#if data.page < data.pages}<a
+            class="knob"
+            href={link({}) + (link({}).includes('?') ? '&' : '?') + `page=${data.page + 1}`}
+            >Older</a
+          >{/if}
+      </nav>
+    {/if}
+  </div>
 {/if}
+
+<style>
+  .pick {
+    width: 1.25rem;
+    height: 1.25rem;
+    accent-color: var(--rim);
+  }
+  @media (pointer: coarse) {
+    .pick {
+      width: 1.75rem;
+      height: 1.75rem;
+    }
+  }
+</style>

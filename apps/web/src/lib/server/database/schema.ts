@@ -144,6 +144,14 @@ export interface Schema {
     paired_at: string;
     seen_at: string;
   };
+  /** What was called of a practice dough; the seed makes the dough again. */
+  practice: {
+    id: string;
+    at: string;
+    lesson: string;
+    seed: number;
+    call: string;
+  };
   /** The one row says how often the book was wanted learned again, and up to which of those it was. */
   learning: {
     id: number;

@@ -8,6 +8,7 @@ import { offTheShelf } from './0006-off-the-shelf.ts';
 import { bagUse } from './0007-bag-use.ts';
 import { planOfBakes } from './0008-plan.ts';
 import { photos } from './0009-photo.ts';
+import { book } from './0010-book.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -20,4 +21,5 @@ export const migrations: Record<string, Migration> = {
   '0007-bag-use': bagUse,
   '0008-plan': planOfBakes,
   '0009-photo': photos,
+  '0010-book': book,
 };

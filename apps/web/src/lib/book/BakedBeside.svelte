@@ -1,0 +1,55 @@
+<script lang="ts">
+  import { pantryIn, type BakeRecord, type Household } from '@tender-crumb/core';
+  import { asMass, asPercent } from '../ui/writing.ts';
+
+  let { record, household }: { record: BakeRecord; household: Household } = $props();
+
+  const planned = $derived(new Map(record.planned.map((l) => [l.id, l])));
+  const flour = $derived(record.totals?.flourGrams ?? 0);
+  const bagOf = (id: string | undefined) => household.bags.find((b) => b.id === id)?.name;
+  const rows = $derived(
+    record.made.map((line) => {
+      const plan = planned.get(line.id);
+      return {
+        id: line.id,
+        name: pantryIn(household).has(line.ingredient)
+          ? pantryIn(household).ingredient(line.ingredient).name
+          : line.of.name,
+        bag: bagOf(line.bag),
+        planned: plan?.grams,
+        made: line.grams,
+        off: plan === undefined || asMass(plan.grams) !== asMass(line.grams),
+      };
+    }),
+  );
+</script>
+
+<section class="bowl overflow-x-auto p-4" aria-labelledby="beside">
+  <h2 id="beside">As baked, beside as planned</h2>
+  <table class="w-full min-w-96">
+    <thead class="quiet text-left"
+      ><tr
+        ><th class="font-normal"></th><th class="text-right font-normal">planned</th><th
+          class="text-right font-normal">baked</th
+        ><th class="text-right font-normal">of the flour</th></tr
+      ></thead
+    >
+    <tbody>
+      {#each rows as row (row.id)}
+        <tr class="border-t border-line">
+          <td class="py-1 pr-3"
+            >{row.name}
+            {#if row.bag}<span class="quiet">{row.bag}</span>{/if}</td
+          >
+          <td class="py-1 pr-3 text-right"
+            >{row.planned === undefined ? 'added' : asMass(row.planned)}</td
+          >
+          <td class="py-1 pr-3 text-right {row.off ? 'font-bold text-act' : ''}"
+            >{asMass(row.made)}</td
+          >
+          <td class="py-1 text-right">{flour > 0 ? asPercent((100 * row.made) / flour) : ''}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</section>

@@ -1,0 +1,86 @@
+<script lang="ts">
+  import '../ui/chart.css';
+  import { hoursText, type FirstRise, type RisePoint } from '@tender-crumb/core';
+  import { scaleLinear } from 'd3-scale';
+  import { line } from 'd3-shape';
+
+  let { rises }: { rises: ReadonlyArray<FirstRise & { readonly name: string }> } = $props();
+
+  const size = { width: 900, height: 240, left: 44, right: 110, top: 12, bottom: 28 };
+  /** Told apart by their strokes, and by their names at the end. */
+  const dashes = ['', '10 5', '3 4', '12 4 3 4'];
+  const longest = $derived(
+    Math.max(...rises.flatMap((r) => [r.curve.at(-1)?.hours ?? 0, r.took?.hours ?? 0])),
+  );
+  const highest = $derived(Math.max(...rises.flatMap((r) => r.curve.map((p) => p.volume))));
+  const x = $derived(
+    scaleLinear()
+      .domain([0, longest])
+      .range([size.left, size.width - size.right]),
+  );
+  const y = $derived(
+    scaleLinear()
+      .domain([1, highest])
+      .nice()
+      .range([size.height - size.bottom, size.top]),
+  );
+  const path = $derived(
+    line<RisePoint>()
+      .x((p) => x(p.hours))
+      .y((p) => y(p.volume)),
+  );
+  const said = $derived(
+    rises
+      .map(
+        ({ name, thought, took }) =>
+          `${name}: thought ${hoursText(thought)}${took ? `, took ${hoursText(took.hours)}` : ''}`,
+      )
+      .join('; '),
+  );
+</script>
+
+<figure>
+  <svg class="chart" viewBox="0 0 {size.width} {size.height}" role="img" aria-label={said}>
+    {#each y.ticks(4) as tick (tick)}
+      <line
+        x1={size.left}
+        x2={size.width - size.right}
+        y1={y(tick)}
+        y2={y(tick)}
+        class="grid-line"
+      />
+      <text x={size.left - 6} y={y(tick)} class="tick" text-anchor="end" dy="0.32em">×{tick}</text>
+    {/each}
+    {#each x.ticks(6) as tick (tick)}
+      <text x={x(tick)} y={size.height - 8} class="tick" text-anchor="middle"
+        >{tick === 0 ? '0' : hoursText(tick)}</text
+      >
+    {/each}
+    {#each rises as { name, curve, took }, i (i)}
+      {@const end = curve.at(-1)!}
+      <path d={path([...curve]) ?? ''} class="curve" stroke-dasharray={dashes[i % dashes.length]} />
+      <text x={x(end.hours) + 6} y={y(end.volume) + 14 * i} class="tick" dy="0.32em">{name}</text>
+      {#if took}
+        <circle cx={x(took.hours)} cy={y(took.volume)} r="5" class="there"
+          ><title>{name}: there after {hoursText(took.hours)}</title></circle
+        >
+      {/if}
+    {/each}
+  </svg>
+  <figcaption class="quiet">
+    Lines: as the model has each dough. Dots: when somebody said that it was there.
+  </figcaption>
+</figure>
+
+<style>
+  .curve {
+    fill: none;
+    stroke: var(--rim);
+    stroke-width: 2;
+  }
+  .there {
+    fill: var(--act);
+    stroke: var(--enamel);
+    stroke-width: 1.5;
+  }
+</style>

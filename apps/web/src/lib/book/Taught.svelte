@@ -1,0 +1,33 @@
+<script lang="ts">
+  import { learnedName, type Household, type Lesson } from '@tender-crumb/core';
+
+  let { lesson, household }: { lesson: Lesson | undefined; household: Household } = $props();
+
+  const shown = 5;
+  const rows = $derived(
+    (lesson?.taught ?? []).slice(0, shown).map((t) => ({ ...learnedName(t.key, household), ...t })),
+  );
+</script>
+
+{#if lesson}
+  <section class="bowl grid content-start gap-1 p-4" aria-labelledby="taught">
+    <h2 id="taught">What it taught</h2>
+    {#if rows.length === 0}
+      <p class="quiet">
+        {lesson.aside
+          ? 'Nothing: it is set aside.'
+          : 'Nothing: nobody felt the dough, or it could not be told.'}
+      </p>
+    {:else}
+      <ul class="grid gap-1">
+        {#each rows as row (row.key)}
+          <li>
+            {row.says}: <b>{row.text(row.after.value)}</b>
+            <span class="quiet">was {row.text(row.before.value)}</span>
+          </li>
+        {/each}
+      </ul>
+      <p><a class="link touch" href="/book/learned">All that is learned, with its evidence</a></p>
+    {/if}
+  </section>
+{/if}

@@ -1,0 +1,111 @@
+<script lang="ts">
+  import {
+    faultIds,
+    faults,
+    takeCorrection,
+    wentWrong,
+    type BakeRecord,
+    type Belief,
+    type FaultId,
+    type FoundCause,
+    type Formula,
+    type Household,
+  } from '@tender-crumb/core';
+  import { api } from '../api.ts';
+  import Causes from '../rescue/Causes.svelte';
+  import { refresh } from '../ui/refresh.ts';
+  import { say } from '../ui/writing.ts';
+  import { tellBake } from './events.ts';
+
+  let {
+    record,
+    household,
+    belief,
+    head,
+  }: {
+    record: BakeRecord;
+    household: Household;
+    belief: Belief;
+    /** The formula as it stands now, which a fix goes to. */
+    head: { readonly version: number; readonly formula: Formula } | undefined;
+  } = $props();
+
+  let seen = $state<FaultId[]>([]);
+  let said = $state('');
+  let fault = $state('');
+  const causes = $derived(wentWrong(record, seen, household, belief));
+
+  async function take({ id, says, evidence, fix }: FoundCause) {
+    fault = '';
+    try {
+      if (fix.note) {
+        await tellBake(record.id, 'note', fix.note);
+        said = 'Noted: it stands at its step the next time.';
+      } else if (fix.changes && head && record.bread !== undefined) {
+        const stages = new Set(head.formula.stages.map((s) => s.id));
+        const stage =
+          head.formula.stages.find((s) => s.kind === 'dough') ?? head.formula.stages[0]!;
+        const formula = takeCorrection(head.formula, {
+          correction: `after:${record.id}:${id}`,
+          reason: `${says} ${fix.says}`,
+          basis: `the bake of ${record.circumstances.day}: ${evidence}`,
+          changes: fix.changes.map((c) => (stages.has(c.stage) ? c : { ...c, stage: stage.id })),
+        });
+        await api('PUT', `/api/v1/formulas/${record.bread}`, { version: head.version, formula });
+        said = 'Taken: it stands among the corrections of the formula.';
+        await refresh();
+      }
+    } catch (refusal) {
+      fault = `Not taken: ${(refusal as Error).message}`;
+    }
+  }
+</script>
+
+<section class="bowl grid content-start gap-3 p-4" aria-labelledby="wrong">
+  <h2 id="wrong">What went wrong?</h2>
+  <p class="quiet">What is to be seen of the loaf; as many as fit.</p>
+  <div class="flex flex-wrap gap-1.5" role="group" aria-label="What is to be seen">
+    {#each faultIds as id (id)}
+      <button
+        class="knob {seen.includes(id) ? 'picked' : ''}"
+        type="button"
+        aria-pressed={seen.includes(id)}
+        onclick={() => {
+          said = '';
+          seen = seen.includes(id) ? seen.filter((f) => f !== id) : [...seen, id];
+        }}>{faults[id]}</button
+      >
+    {/each}
+  </div>
+  {#if causes.length > 0}
+    <Causes {causes} />
+    {@const [first] = causes}
+    {#if first}
+      <div class="rounded-md bg-sunk p-3">
+        <p><b>One change for the next time:</b> {say(first.fix.says)}</p>
+        <p class="quiet mb-2">
+          It goes by this bake: {say(first.evidence)}. Change one thing at a time, or nothing can be
+          learned of it.
+        </p>
+        <button class="knob knob-act" type="button" onclick={() => take(first)}
+          >{first.fix.note ? 'Note it for the next bake' : 'Take it'}</button
+        >
+      </div>
+    {/if}
+  {/if}
+  {#if said}<p role="status">
+      {said}
+      {#if record.bread}<a class="link" href="/bench/{record.bread}">To the bench</a>{/if}
+    </p>{/if}
+  {#if fault}<p role="alert" class="font-semibold text-act">{fault}</p>{/if}
+</section>
+
+<style>
+  .picked {
+    background: var(--rim);
+    color: var(--on-rim);
+  }
+  .picked:hover {
+    color: var(--rim);
+  }
+</style>

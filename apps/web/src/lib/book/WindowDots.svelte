@@ -1,0 +1,109 @@
+<script lang="ts">
+  import '../ui/chart.css';
+  import { judgements, type Window } from '@tender-crumb/core';
+  import { scaleLinear } from 'd3-scale';
+  import { goto } from '$app/navigation';
+  import { asPoints } from '../ui/writing.ts';
+
+  let {
+    looks,
+    window,
+    usual,
+  }: {
+    looks: ReadonlyArray<{
+      readonly id: string;
+      readonly day: string;
+      readonly felt: number;
+      readonly stars: number;
+    }>;
+    window: Window;
+    usual: Window;
+  } = $props();
+
+  const size = { width: 520, height: 210, left: 104, right: 12, top: 10, bottom: 26 };
+  const ends = $derived([
+    Math.min(usual[0], window[0], ...looks.map((l) => l.felt)) - 2,
+    Math.max(usual[1], window[1], ...looks.map((l) => l.felt)) + 2,
+  ]);
+  const x = $derived(
+    scaleLinear()
+      .domain(ends)
+      .range([size.left, size.width - size.right]),
+  );
+  const y = scaleLinear()
+    .domain([0.6, judgements.length + 0.4])
+    .range([size.height - size.bottom, size.top]);
+  /** Loaves on one place stand beside each other. */
+  const beside = $derived(
+    looks.map(
+      (l, i) =>
+        looks.slice(0, i).filter((o) => o.stars === l.stars && Math.abs(o.felt - l.felt) < 0.4)
+          .length,
+    ),
+  );
+</script>
+
+<svg
+  class="chart"
+  viewBox="0 0 {size.width} {size.height}"
+  role="img"
+  aria-label="How {looks.length} loaves came out, by where their dough was felt; window {asPoints(
+    window[0],
+  )} to {asPoints(window[1])}"
+>
+  <rect
+    x={x(window[0])}
+    width={Math.max(0, x(window[1]) - x(window[0]))}
+    y={size.top}
+    height={size.height - size.top - size.bottom}
+    class="band"
+  />
+  {#each usual as end, i (i)}
+    <line x1={x(end)} x2={x(end)} y1={size.top} y2={size.height - size.bottom} class="usual" />
+  {/each}
+  {#each judgements as judgement, i (judgement)}
+    <line
+      x1={size.left}
+      x2={size.width - size.right}
+      y1={y(i + 1)}
+      y2={y(i + 1)}
+      class="grid-line"
+    />
+    <text x={size.left - 8} y={y(i + 1)} class="tick" text-anchor="end" dy="0.32em"
+      >{judgement}</text
+    >
+  {/each}
+  {#each x.ticks(6) as tick (tick)}
+    <text x={x(tick)} y={size.height - 8} class="tick" text-anchor="middle">{asPoints(tick)}</text>
+  {/each}
+  {#each looks as look, i (look.id)}
+    <!-- svelte-ignore a11y_click_events_have_key_events -->
+    <circle
+      cx={x(look.felt)}
+      cy={y(look.stars) - 7 * beside[i]!}
+      r="5"
+      class="loaf"
+      role="link"
+      tabindex="-1"
+      onclick={() => goto(`/book/${look.id}`)}
+      ><title>{look.day}: felt {asPoints(look.felt)}, {judgements[look.stars - 1]}</title></circle
+    >
+  {/each}
+</svg>
+<p class="quiet">
+  Each dot a loaf, by where its dough was last felt. Band: the window here; dotted: the usual.
+</p>
+
+<style>
+  .usual {
+    stroke: var(--rim);
+    stroke-width: 1.5;
+    stroke-dasharray: 2 4;
+  }
+  .loaf {
+    fill: var(--rim);
+    stroke: var(--enamel);
+    stroke-width: 1.5;
+    cursor: pointer;
+  }
+</style>

@@ -1,0 +1,66 @@
+import {
+  judgeCall,
+  leaningOf,
+  practiceRound,
+  type Call,
+  type LessonId,
+  type Round,
+} from '@tender-crumb/core';
+import { nanoid } from 'nanoid';
+import { api } from '../api.ts';
+
+/** What was called before, as the server keeps it. */
+interface Called {
+  readonly lesson: LessonId;
+  readonly seed: number;
+  readonly call: Call;
+}
+
+const newSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0]! % 1_000_000_000;
+
+/** Rounds of practice: a dough, a call, what was true. */
+export class Practice {
+  lesson = $state<LessonId>('knead');
+  seed = $state(newSeed());
+  call = $state<Call>();
+  /** A round that could not be kept is told, and counts here all the same. */
+  fault = $state('');
+  readonly #before: () => readonly Called[];
+  #since = $state<readonly Called[]>([]);
+
+  readonly round: Round = $derived(practiceRound(this.lesson, this.seed));
+  readonly judged = $derived(this.call && judgeCall(this.round, this.call));
+  readonly all = $derived.by(() => [...this.#before(), ...this.#since]);
+  readonly leaning = $derived(
+    leaningOf(this.all.map((c) => ({ round: practiceRound(c.lesson, c.seed), call: c.call }))),
+  );
+
+  constructor(before: () => readonly Called[]) {
+    this.#before = before;
+  }
+
+  pick(lesson: LessonId): void {
+    this.lesson = lesson;
+    this.next();
+  }
+
+  say(call: Call): void {
+    if (this.call) return;
+    this.call = call;
+    const { lesson, seed } = this;
+    this.#since = [...this.#since, { lesson, seed, call }];
+    api('POST', '/api/v1/practice', { id: nanoid(), lesson, seed, call })
+      .then(() => (this.fault = ''))
+      .catch((refusal: Error) => (this.fault = `This round is not kept: ${refusal.message}`));
+  }
+
+  next(): void {
+    this.seed = newSeed();
+    this.call = undefined;
+  }
+
+  async forget(): Promise<void> {
+    await api('DELETE', '/api/v1/practice');
+    this.#since = [];
+  }
+}

@@ -1,0 +1,97 @@
+import {
+  bakeRecord,
+  differences,
+  windowIn,
+  kitchenOf,
+  forBread,
+  householdOn,
+  type Belief,
+  type Difference,
+  type Household,
+  type LevelMark,
+  type Outcome,
+  type StyleId,
+  type Window,
+} from '@tender-crumb/core';
+import type { Database } from './database/open.ts';
+import type { StoredBake } from './store/bake-rows.ts';
+import { bookEntries } from './store/book-entries.ts';
+import { bakesBefore } from './store/book-list.ts';
+
+/** A bake as it stands in the list of the book. */
+export interface BookRow {
+  readonly id: string;
+  readonly name: string;
+  readonly bread?: string;
+  readonly startedAt: string;
+  readonly day: string;
+  readonly open: boolean;
+  readonly outcome?: Outcome;
+  readonly forecast?: LevelMark;
+  readonly felt?: number;
+  readonly window?: Window;
+  readonly odd: boolean;
+  readonly aside: boolean;
+  /** In what it differed from the bake of that bread before; absent where there was none. */
+  readonly differs?: readonly Difference[];
+  readonly photo?: string;
+}
+
+/** So many differences say what a row has room for. */
+const shown = 3;
+
+/** Bakes as rows of the list. */
+export async function bookRows(
+  db: Database,
+  bakes: readonly StoredBake[],
+  household: Household,
+  belief: Belief,
+): Promise<BookRow[]> {
+  const ids = bakes.filter((b) => b.formulaId !== undefined).map((b) => b.id);
+  const before = await bakesBefore(db, ids);
+  const wanted = [...new Set([...ids, ...before.values()])];
+  const photos = new Map(
+    (ids.length === 0
+      ? []
+      : await db
+          .selectFrom('photo')
+          .select(['bake_id', 'id'])
+          .where('bake_id', 'in', ids)
+          .orderBy('at')
+          .execute()
+    ).map((p) => [p.bake_id, p.id]),
+  );
+  const entries = await bookEntries(db, { ids: wanted });
+  const records = new Map(entries.map((e) => [e.id, bakeRecord(e, household)]));
+  return bakes.map((bake): BookRow => {
+    const { id, formulaId, formulaName, startedAt, finishedAt, outcome, lesson, circumstances } =
+      bake;
+    const record = records.get(id);
+    const then = records.get(before.get(id) ?? '');
+    const photo = photos.get(id);
+    return {
+      id,
+      name: formulaName,
+      ...(formulaId === undefined ? {} : { bread: formulaId }),
+      startedAt,
+      day: circumstances.day,
+      open: finishedAt === undefined && bake.givenUpAt === undefined,
+      ...(outcome ? { outcome } : {}),
+      ...(lesson
+        ? {
+            forecast: lesson.mixed,
+            window: windowIn(
+              bake.style as StyleId,
+              lesson.dryness ?? 0,
+              kitchenOf(householdOn(household, circumstances), forBread(belief, formulaId)),
+            ).window,
+          }
+        : {}),
+      ...(lesson?.felt === undefined ? {} : { felt: lesson.felt }),
+      odd: lesson?.odd ?? false,
+      aside: lesson?.aside ?? false,
+      ...(record && then ? { differs: differences(then, record, household).slice(0, shown) } : {}),
+      ...(photo === undefined ? {} : { photo }),
+    };
+  });
+}

@@ -1,0 +1,279 @@
+<script lang="ts">
+  import {
+    bakeRecord,
+    breadCost,
+    devices,
+    differences,
+    hoursText,
+    judgements,
+    kitchenOf,
+    householdOn,
+    pantryIn,
+    timesOf,
+    windowIn,
+    nextTime,
+  } from '@tender-crumb/core';
+  import { goto } from '$app/navigation';
+  import { nanoid } from 'nanoid';
+  import { api } from '$lib/api.ts';
+  import BakedBeside from '$lib/book/BakedBeside.svelte';
+  import CostCard from '$lib/book/CostCard.svelte';
+  import { differs } from '$lib/book/differs.ts';
+  import { tellBake } from '$lib/book/events.ts';
+  import PhotoStrip from '$lib/book/PhotoStrip.svelte';
+  import Taught from '$lib/book/Taught.svelte';
+  import WentWrong from '$lib/book/WentWrong.svelte';
+  import Level from '$lib/level/Level.svelte';
+  import { asWarmth, say } from '$lib/ui/writing.ts';
+  import { cheapAt } from '$lib/plan/clock.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  const day = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
+  const record = $derived(bakeRecord(data.entry, data.household));
+  const before = $derived(data.before && bakeRecord(data.before, data.household));
+  const changed = $derived(before ? differences(before, record, data.household) : undefined);
+  const then = $derived(householdOn(data.household, record.circumstances));
+  const wanted = $derived(
+    windowIn(
+      record.formula.style,
+      record.lesson?.dryness ?? 0,
+      kitchenOf(data.household, data.belief),
+    ),
+  );
+  const times = $derived(timesOf(record, data.household, data.belief));
+  const cost = $derived(
+    breadCost(
+      record,
+      data.household,
+      data.belief,
+      cheapAt(record.state.steps['bake']?.begunAt ?? record.startedAt, data.household),
+    ),
+  );
+  const next = $derived(data.head && nextTime(data.head.formula, data.household, data.belief));
+  const room = $derived(record.circumstances.kitchen.room);
+  const bags = $derived(
+    [...new Set(record.made.flatMap((l) => l.bag ?? []))].flatMap((id) =>
+      data.household.bags.filter((b) => b.id === id),
+    ),
+  );
+  const notes = $derived(Object.entries(record.state.notes));
+  const minutes = (of: number) => hoursText(of / 60);
+  let fault = $state('');
+
+  async function again() {
+    try {
+      const { id } = await api<{ id: string }>('POST', '/api/v1/bakes', {
+        id: nanoid(),
+        formulaId: data.bake.formulaId,
+        formulaVersion: data.bake.formulaVersion,
+        method: data.bake.method,
+      });
+      await goto(`/bake/${id}`);
+    } catch (refusal) {
+      fault = `Not begun: ${(refusal as Error).message}`;
+    }
+  }
+  async function tell(...[kind, of]: [string, unknown]) {
+    try {
+      fault = '';
+      await tellBake(data.bake.id, kind as never, of as never);
+    } catch (refusal) {
+      fault = `Not kept: ${(refusal as Error).message}`;
+    }
+  }
+  async function away() {
+    try {
+      await api('DELETE', `/api/v1/bakes/${data.bake.id}`);
+      await goto('/book');
+    } catch (refusal) {
+      fault = `Not taken out: ${(refusal as Error).message}`;
+    }
+  }
+  let leaving = $state(false);
+</script>
+
+<svelte:head><title>{record.name}, {record.circumstances.day} · Tender Crumb</title></svelte:head>
+
+<div class="mb-3 flex flex-wrap items-start justify-between gap-3">
+  <div>
+    <h1>{record.name}</h1>
+    <p class="quiet">
+      {day.format(new Date(record.startedAt))}, {devices[record.method].label}{data.bake
+        .formulaVersion
+        ? `, version ${data.bake.formulaVersion}`
+        : ''}
+    </p>
+  </div>
+  <div class="no-print flex flex-wrap gap-2">
+    <button class="knob knob-act" type="button" onclick={again}>Bake this one again</button>
+    <a class="knob" href="/book/helped?formula={record.bread}">What helped</a>
+    <a class="knob" href="/bake/{record.id}">Mend it</a>
+    <a class="knob" href="/api/v1/bakes/{record.id}/sheet" download>As Markdown</a>
+  </div>
+</div>
+{#if fault}<p role="alert" class="mb-2 font-semibold text-act">{fault}</p>{/if}
+
+<div class="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+  <div class="grid gap-4">
+    <section class="bowl grid gap-3 p-4" aria-labelledby="outcome">
+      <h2 id="outcome" class="text-xl">
+        {record.state.outcome?.stars
+          ? judgements[record.state.outcome.stars - 1]
+          : 'Nobody judged it'}
+      </h2>
+      {#if record.state.outcome}
+        {@const { words, note, crumb = [], crust = [], taste = [] } = record.state.outcome}
+        <p>{[...words, ...crumb, ...crust, ...taste].join(', ')}</p>
+        {#if note}<p class="break-words whitespace-pre-line">{note}</p>{/if}
+      {/if}
+      {#if record.lesson}
+        <Level
+          level={record.lesson.mixed}
+          window={wanted.window}
+          usual={wanted.looks > 0 ? wanted.style : undefined}
+          felt={record.lesson.felt}
+          label="Forecast and feel"
+        />
+      {/if}
+      {#if changed}
+        <p>
+          <b>Since the bake before{changed.length === 0 ? ' it was made alike.' : ':'}</b>
+          {#if changed.length > 0}
+            {changed.slice(0, 6).map(differs).join('; ')}.
+          {/if}
+          {#if before}<a class="link touch" href="/book/compare?of={before.id},{record.id}"
+              >Side by side</a
+            >{/if}
+        </p>
+      {/if}
+      {#if record.lesson?.odd || record.state.counts === false}
+        <p class="rounded-md bg-act-tint p-3">
+          {#if record.state.counts === false}
+            Set aside: the book learns nothing from it.
+            <button class="knob" type="button" onclick={() => tell('counts', { counts: true })}
+              >Let it count again</button
+            >
+          {:else}
+            <b>Odd:</b> it felt so far from its forecast that something else must have happened. It
+            taught less than another bake.
+            <button class="knob" type="button" onclick={() => tell('counts', { counts: false })}
+              >Set it aside</button
+            >
+          {/if}
+        </p>
+      {/if}
+      {#if next}<p>
+          <b>Next time, as the formula stands:</b>
+          {say(next.says)}
+        </p>{/if}
+    </section>
+    <BakedBeside {record} household={then} />
+    <PhotoStrip {record} />
+    <WentWrong {record} household={data.household} belief={data.belief} head={data.head} />
+  </div>
+  <div class="grid gap-4">
+    <section class="bowl grid content-start gap-2 p-4" aria-labelledby="times">
+      <h2 id="times">Times</h2>
+      <table class="w-full">
+        <thead class="quiet text-left"
+          ><tr
+            ><th class="font-normal"></th><th class="font-normal">thought</th><th
+              class="font-normal">took</th
+            ></tr
+          ></thead
+        >
+        <tbody>
+          {#each times as row (row.says)}
+            <tr
+              ><td class="py-0.5 pr-3">{row.says}</td>
+              <td class="py-0.5 pr-3"
+                >{row.thought ? minutes(row.thought.middle) : ''}
+                {#if row.thought}<span class="quiet"
+                    >{minutes(row.thought.low)} to {minutes(row.thought.high)}</span
+                  >{/if}</td
+              >
+              <td class="py-0.5 font-semibold">{row.took === undefined ? '' : minutes(row.took)}</td
+              ></tr
+            >
+          {/each}
+        </tbody>
+      </table>
+      <p>
+        {[
+          record.state.warmth.dough === undefined
+            ? ''
+            : `Dough ${asWarmth(record.state.warmth.dough)}`,
+          record.state.warmth.air === undefined
+            ? ''
+            : `where it stood ${asWarmth(record.state.warmth.air)}`,
+          room.celsius === undefined ? '' : `room ${asWarmth(room.celsius)}`,
+          room.humidity === undefined ? '' : `humidity ${Math.round(100 * room.humidity)} %`,
+        ]
+          .filter(Boolean)
+          .join(', ')}{record.circumstances.assumed ? ' (assumed)' : ''}
+      </p>
+      {#if record.state.core.length > 0}
+        <p>
+          In the middle {record.state.core.map((c) => asWarmth(c.celsius)).join(', ')}
+        </p>
+      {/if}
+    </section>
+    {#if bags.length > 0}
+      <section class="bowl grid content-start gap-1 p-4" aria-labelledby="bags">
+        <h2 id="bags">Bags</h2>
+        <ul>
+          {#each bags as bag (bag.id)}<li>
+              <a class="link touch" href="/book?bag={bag.id}">{bag.name}</a>
+              <span class="quiet">{pantryIn(data.household).ingredient(bag.ingredient).name}</span>
+            </li>{/each}
+        </ul>
+      </section>
+    {/if}
+    {#if notes.length > 0}
+      <section class="bowl grid content-start gap-1 p-4" aria-labelledby="notes">
+        <h2 id="notes">Notes at its steps</h2>
+        {#each notes as [step, text] (step)}
+          <label class="grid gap-0.5"
+            ><span class="quiet">{step.replaceAll('-', ' ')}</span>
+            <textarea
+              class="field min-h-11 w-full"
+              rows="2"
+              maxlength="4000"
+              value={text}
+              onchange={(e) => tell('note', { step, text: e.currentTarget.value })}></textarea>
+          </label>
+        {/each}
+      </section>
+    {/if}
+    <CostCard
+      {cost}
+      money={data.household.money}
+      onread={(kilowattHours) => tell('energy', { kilowattHours })}
+    />
+    <Taught lesson={record.lesson} household={data.household} />
+    <section class="no-print grid gap-2">
+      {#if leaving}
+        <p role="alert">
+          Take this bake out of the book, with its photos? What it taught is unlearned. It is in the
+          nightly copies as long as those are kept.
+        </p>
+        <p class="flex gap-2">
+          <button class="knob knob-act" type="button" onclick={away}>Take it out</button>
+          <button class="knob" type="button" onclick={() => (leaving = false)}>Leave it</button>
+        </p>
+      {:else}
+        <button class="knob justify-self-start" type="button" onclick={() => (leaving = true)}
+          >Take it out of the book</button
+        >
+      {/if}
+    </section>
+  </div>
+</div>

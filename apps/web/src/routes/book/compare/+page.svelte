@@ -1,0 +1,147 @@
+<script lang="ts">
+  import {
+    bakeRecord,
+    compareBakes,
+    firstRiseOf,
+    forBread,
+    kitchenOf,
+    windowIn,
+    type ComparedRow,
+  } from '@tender-crumb/core';
+  import ManyLevels from '$lib/book/ManyLevels.svelte';
+  import RisesOver from '$lib/book/RisesOver.svelte';
+  import { say } from '$lib/ui/writing.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  const day = new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
+  const records = $derived(data.entries.map((e) => bakeRecord(e, data.household)));
+  const rows = $derived(compareBakes(records, data.household));
+  const parts: ReadonlyArray<readonly [ComparedRow['of'], string]> = [
+    ['line', 'What went in'],
+    ['work', 'What was done'],
+    ['result', 'What came out'],
+  ];
+  const names = $derived(
+    records.map((r) => ({ id: r.id, name: r.name, day: day.format(new Date(r.startedAt)) })),
+  );
+  const first = $derived(records[0]);
+  const window = $derived(
+    first &&
+      windowIn(
+        first.formula.style,
+        first.lesson?.dryness ?? 0,
+        kitchenOf(data.household, forBread(data.belief, first.bread)),
+      ).window,
+  );
+  const levels = $derived(
+    records.flatMap((r, i) =>
+      r.lesson
+        ? [
+            {
+              name: names[i]!.day,
+              low: r.lesson.mixed.low,
+              high: r.lesson.mixed.high,
+              ...(r.lesson.felt === undefined ? {} : { felt: r.lesson.felt }),
+            },
+          ]
+        : [],
+    ),
+  );
+  const rises = $derived(
+    records.flatMap((r, i) => {
+      const rise = firstRiseOf(r, data.household, forBread(data.belief, r.bread));
+      return rise ? [{ ...rise, name: names[i]!.day }] : [];
+    }),
+  );
+  const photos = $derived(records.map((r) => ({ id: r.id, photo: r.state.photos.at(-1)?.photo })));
+</script>
+
+<svelte:head><title>Bakes side by side · Tender Crumb</title></svelte:head>
+
+<h1 class="mb-3">Side by side</h1>
+{#if records.length < 2}
+  <p class="bowl p-6">
+    Two bakes at least stand side by side: tick them in <a class="link" href="/book">the list</a>.
+  </p>
+{:else}
+  <div class="grid gap-4">
+    <section class="bowl overflow-x-auto p-4" aria-label="What differs">
+      <table class="w-full min-w-[36rem]">
+        <thead>
+          <tr>
+            <th class="w-56"></th>
+            {#each names as { id, name, day } (id)}
+              <th class="p-2 text-left align-bottom"
+                ><a class="touch hover:underline" href="/book/{id}">{name}</a><br /><span
+                  class="quiet font-normal">{day}</span
+                ></th
+              >
+            {/each}
+          </tr>
+        </thead>
+        {#each parts as [of, says] (of)}
+          {@const own = rows.filter((r) => r.of === of)}
+          {#if own.length > 0}
+            <tbody>
+              <tr
+                ><th class="quiet pt-3 pb-1 text-left font-normal" colspan={names.length + 1}
+                  >{says}</th
+                ></tr
+              >
+              {#each own as row (row.key)}
+                <tr class="border-t border-line">
+                  <th class="py-1 pr-3 text-left font-semibold">{row.says}</th>
+                  {#each row.values as value, i (i)}
+                    <td class="p-1 px-2">{value === undefined ? '' : say(value)}</td>
+                  {/each}
+                </tr>
+              {/each}
+            </tbody>
+          {/if}
+        {/each}
+      </table>
+      {#if rows.length === 0}
+        <p>Nothing differs that could be told apart: they were made alike, and came out alike.</p>
+      {/if}
+      <p class="quiet mt-2">Only what differs by more than scale, finger and clock can tell.</p>
+    </section>
+    {#if levels.length > 1 && window}
+      <section class="bowl grid gap-2 p-4" aria-labelledby="levels">
+        <h2 id="levels">Which of them stood where?</h2>
+        <ManyLevels bakes={levels} {window} />
+      </section>
+    {/if}
+    {#if rises.length > 1}
+      <section class="bowl grid gap-2 p-4" aria-labelledby="rises">
+        <h2 id="rises">Which of them rose faster?</h2>
+        <RisesOver {rises} />
+      </section>
+    {/if}
+    {#if photos.some((p) => p.photo)}
+      <section class="bowl grid gap-2 p-4" aria-label="Photos">
+        <div
+          class="grid gap-3"
+          style="grid-template-columns: repeat({photos.length}, minmax(0, 1fr))"
+        >
+          {#each photos as { id, photo }, i (id)}
+            <figure>
+              {#if photo}<img
+                  class="w-full rounded"
+                  src="/api/v1/bakes/{id}/photos/{photo}"
+                  alt="{names[i]!.name}, {names[i]!.day}"
+                />{:else}<p class="quiet">no photo</p>{/if}
+              <figcaption class="quiet">{names[i]!.day}</figcaption>
+            </figure>
+          {/each}
+        </div>
+      </section>
+    {/if}
+  </div>
+{/if}

@@ -1,0 +1,168 @@
+<script lang="ts">
+  import {
+    bakeRecord,
+    helped,
+    kitchenOf,
+    outcomeIds,
+    outcomes,
+    styles,
+    windowIn,
+    type Effect,
+    type OutcomeId,
+  } from '@tender-crumb/core';
+  import BreadPicker from '$lib/book/BreadPicker.svelte';
+  import WindowDots from '$lib/book/WindowDots.svelte';
+  import Either from '$lib/ui/Either.svelte';
+  import { asPoints, say } from '$lib/ui/writing.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  const records = $derived(data.entries.map((e) => bakeRecord(e, data.household)));
+  const found = $derived(
+    Object.fromEntries(outcomeIds.map((id) => [id, helped(records, id, data.household)])),
+  );
+  const there = $derived(outcomeIds.filter((id) => found[id]));
+  let picked = $state<OutcomeId>('stars');
+  const outcome = $derived(there.includes(picked) ? picked : there[0]);
+  const result = $derived(outcome && found[outcome]);
+  const last = $derived(records.at(-1));
+  const wanted = $derived(
+    last &&
+      windowIn(
+        last.formula.style,
+        last.lesson?.dryness ?? 0,
+        kitchenOf(data.household, data.belief),
+      ),
+  );
+  const looks = $derived(
+    records.flatMap((r) =>
+      r.lesson?.felt === undefined ||
+      r.state.outcome?.stars === undefined ||
+      r.state.counts === false
+        ? []
+        : [
+            {
+              id: r.id,
+              day: r.circumstances.day,
+              felt: r.lesson.felt,
+              stars: r.state.outcome.stars,
+            },
+          ],
+    ),
+  );
+
+  /** How far a verdict goes, as somebody would say it who knows how few bakes it rests on. */
+  const sentence = ({ conclusion, with: times, without, together }: Effect): string => {
+    const few = Math.min(times, without);
+    const rests = `${times} with it, ${without} without`;
+    const tied =
+      together.length > 0
+        ? ` It came and went with ${together.join(' and ')}: which of them it was cannot be told.`
+        : '';
+    const says: Record<Effect['conclusion'], string> = {
+      helped: `It helped (${rests}).`,
+      hurt: `It did harm (${rests}).`,
+      'perhaps helped': `It may have helped; chance alone would look so now and then (${rests}).`,
+      'perhaps hurt': `It may have done harm; chance alone would look so now and then (${rests}).`,
+      'no telling':
+        few < 3
+          ? `Too few to tell (${rests}).`
+          : `No telling: it made no difference that stands out from the rest (${rests}).`,
+    };
+    return says[conclusion] + tied;
+  };
+  const size = (of: Effect, unit: string): string =>
+    `${of.effect > 0 ? '+' : '−'}${Math.abs(of.effect).toFixed(1)} ${unit}, give or take ${(1.2816 * of.sd).toFixed(1)}`;
+</script>
+
+<svelte:head><title>What helped · Tender Crumb</title></svelte:head>
+
+<div class="mb-3 flex flex-wrap items-center justify-between gap-3">
+  <h1>What did I change, and did it help?</h1>
+  {#if data.bread}<BreadPicker
+      breads={data.breads}
+      bread={data.bread}
+      to={(id) => `/book/helped?formula=${id}`}
+    />{/if}
+</div>
+
+{#if !data.bread}
+  <p class="bowl p-6">
+    Once a bread was baked a few times, it stands here what became of each change.
+  </p>
+{:else}
+  <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+    <section class="bowl grid gap-3 p-4" aria-labelledby="changes">
+      <div class="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="changes" class="text-lg">What was changed</h2>
+        {#if there.length > 1 && outcome}
+          <Either
+            label="By what it is judged"
+            value={outcome}
+            choices={there.map((id) => [id, outcomes[id].says] as const)}
+            onpick={(id) => (picked = id as OutcomeId)}
+          />
+        {/if}
+      </div>
+      {#if !result || !outcome}
+        <p>
+          Two judged bakes at least are needed; there {records.length === 1 ? 'is' : 'are'}
+          {records.length} in the book.
+        </p>
+      {:else if result.effects.length === 0}
+        <p>Nothing was changed between these {result.bakes} bakes that could be told apart.</p>
+      {:else}
+        <ul class="grid gap-3">
+          {#each result.effects.slice(0, 8) as effect (effect.key)}
+            <li class="grid gap-0.5 border-t border-line pt-2">
+              <p>
+                <b>{say(`${effect.says} ${effect.to}`)}</b>
+                <span class="quiet">instead of {say(effect.from)}</span>
+              </p>
+              <p class={effect.conclusion === 'no telling' ? 'quiet' : 'font-semibold'}>
+                {say(sentence(effect))}
+              </p>
+              <p class="quiet">{size(effect, outcomes[outcome].unit)}</p>
+            </li>
+          {/each}
+        </ul>
+        <p class="quiet">
+          Every change is weighed against all the others at once, over {result.bakes} judged bakes; one
+          is taken to be small until bakes say otherwise. Three bakes prove little.
+        </p>
+      {/if}
+    </section>
+    <div class="grid gap-4">
+      {#if result?.trial}
+        <section class="bowl grid gap-1 p-4" aria-labelledby="trial">
+          <h2 id="trial" class="text-lg">The trial that would tell most</h2>
+          <p class="text-lg">{say(result.trial.says)}</p>
+          <p class="quiet">
+            It would narrow what is known of that change by about {Math.round(
+              100 * result.trial.narrows,
+            )} in 100; no other single bake would by more.
+          </p>
+        </section>
+      {/if}
+      {#if last && wanted}
+        <section class="bowl grid gap-2 p-4" aria-labelledby="window">
+          <h2 id="window" class="text-lg">Where is this bread right in this house?</h2>
+          <WindowDots {looks} window={wanted.window} usual={wanted.style} />
+          <p>
+            {#if wanted.looks === 0}
+              No judged loaf yet: the window is that of {styles[last.formula.style].inSentence},
+              {asPoints(wanted.style[0])} to {asPoints(wanted.style[1])}.
+            {:else}
+              <b>{asPoints(wanted.window[0])} to {asPoints(wanted.window[1])}</b>, by
+              {wanted.looks}
+              {wanted.looks === 1 ? 'loaf' : 'loaves'}; that of {styles[last.formula.style]
+                .inSentence} is
+              {asPoints(wanted.style[0])} to {asPoints(wanted.style[1])}.
+            {/if}
+          </p>
+        </section>
+      {/if}
+    </div>
+  </div>
+{/if}

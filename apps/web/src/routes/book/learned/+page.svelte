@@ -1,0 +1,135 @@
+<script lang="ts">
+  import {
+    learnedFigures,
+    learnedKinds,
+    learnedName,
+    learnedWindows,
+    type StyleId,
+  } from '@tender-crumb/core';
+  import { SvelteMap } from 'svelte/reactivity';
+  import { asPoints } from '$lib/ui/writing.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  const names = $derived(new SvelteMap(data.breads.map((b) => [b.id, b.name])));
+  const rows = $derived(learnedFigures(data.household, data.belief, names));
+  const kinds = $derived([...new Set(rows.map((r) => r.kind))]);
+  const windows = $derived(
+    learnedWindows(
+      data.household,
+      data.belief,
+      new SvelteMap(data.breads.map((b) => [b.id, b.style as StyleId])),
+    ),
+  );
+  const open = $derived(
+    data.open === '' ? undefined : learnedName(data.open, data.household, names),
+  );
+  const z80 = 1.2816;
+</script>
+
+<svelte:head><title>Learned · Book · Tender Crumb</title></svelte:head>
+
+<h1 class="mb-1">What the book has learned</h1>
+<p class="quiet mb-3">
+  Each figure as it is believed now, beside what the tables say; open one to see the bakes that it
+  rests on. Your own figures go over all of them: <a class="link" href="/pantry/figures">figures</a
+  >.
+</p>
+
+{#if rows.length === 0 && windows.length === 0}
+  <p class="bowl p-6">
+    Nothing yet. Each bake whose dough is felt, whose rise is noted or whose loaf is weighed teaches
+    something, and it stands here with its evidence.
+  </p>
+{:else}
+  <div class="grid items-start gap-4 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+    <div class="bowl overflow-x-auto p-4">
+      <table class="w-full min-w-[34rem]">
+        <thead class="quiet text-left"
+          ><tr
+            ><th class="font-normal">Figure</th><th class="text-right font-normal">here</th><th
+              class="px-3 text-right font-normal">8 in 10 between</th
+            ><th class="text-right font-normal">tables</th><th class="pl-3 text-right font-normal"
+              >bakes</th
+            ></tr
+          ></thead
+        >
+        {#if windows.length > 0}
+          <tbody>
+            <tr><th class="pt-3 pb-1 text-left" colspan="5">Where each bread is right here</th></tr>
+            {#each windows as w (w.bread)}
+              <tr class="border-t border-line">
+                <td class="py-1 pr-3"
+                  ><a class="link touch" href="/book/helped?formula={w.bread}"
+                    >{names.get(w.bread)}</a
+                  ></td
+                >
+                <td class="py-1 text-right font-semibold whitespace-nowrap"
+                  >{asPoints(w.own[0])} to {asPoints(w.own[1])}</td
+                >
+                <td></td>
+                <td class="py-1 text-right whitespace-nowrap"
+                  >{asPoints(w.style[0])} to {asPoints(w.style[1])}</td
+                >
+                <td class="py-1 pl-3 text-right">{w.looks}</td>
+              </tr>
+            {/each}
+          </tbody>
+        {/if}
+        {#each kinds as kind (kind)}
+          <tbody>
+            <tr><th class="pt-3 pb-1 text-left" colspan="5">{learnedKinds[kind].says}</th></tr>
+            {#each rows.filter((r) => r.kind === kind) as row (row.key)}
+              <tr class="border-t border-line {row.key === data.open ? 'bg-sunk' : ''}">
+                <td class="py-1 pr-3"
+                  ><a
+                    class="link touch"
+                    href="/book/learned?of={encodeURIComponent(row.key)}"
+                    data-sveltekit-noscroll>{row.says}</a
+                  ></td
+                >
+                <td class="py-1 text-right font-semibold whitespace-nowrap"
+                  >{row.text(row.now.value)}</td
+                >
+                <td class="quiet px-3 py-1 text-right whitespace-nowrap"
+                  >{row.now.sd > 0
+                    ? `${row.text(row.now.value - z80 * row.now.sd)} and ${row.text(row.now.value + z80 * row.now.sd)}`
+                    : ''}</td
+                >
+                <td class="py-1 text-right whitespace-nowrap">{row.text(row.table.value)}</td>
+                <td class="py-1 pl-3 text-right">{row.bakes}</td>
+              </tr>
+            {/each}
+          </tbody>
+        {/each}
+      </table>
+    </div>
+    {#if open}
+      <section class="bowl sticky top-2 grid gap-2 p-4" aria-labelledby="evidence">
+        <h2 id="evidence" class="text-lg">{open.says}: the evidence</h2>
+        {#if data.evidence.length === 0}
+          <p class="quiet">
+            It rests on what was noted of rises, or was measured by hand: there is no bake by bake
+            of it.
+          </p>
+        {:else}
+          <ol class="grid max-h-[70vh] gap-1 overflow-y-auto">
+            {#each data.evidence as e (e.id)}
+              <li class="border-t border-line pt-1">
+                <a class="link touch" href="/book/{e.id}">{e.day} {e.name}</a>
+                <span class="block"
+                  >{open.text(e.before.value)} → <b>{open.text(e.after.value)}</b>
+                  <span class="quiet"
+                    >surer by {Math.max(0, Math.round(100 * (1 - e.after.sd / e.before.sd)))} in 100</span
+                  >
+                  {#if e.odd}<span class="text-sm font-semibold text-act">odd</span>{/if}</span
+                >
+              </li>
+            {/each}
+          </ol>
+        {/if}
+      </section>
+    {/if}
+  </div>
+{/if}

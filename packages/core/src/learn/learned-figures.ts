@@ -1,0 +1,264 @@
+import {
+  dampKey,
+  departureKey,
+  fillKey,
+  softeningKey,
+  touchKey,
+  departure,
+  doubtOf,
+  type Belief,
+} from '../household/belief.ts';
+import { kneadings, type KneadingId } from '../machine/kneading.ts';
+import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { edgeFor, windowFor } from '../dough/window.ts';
+import { ownWindow } from '../dough/own-window.ts';
+import { pointsText, thinSpace } from '../quantity/number.ts';
+import { styles, type StyleId } from '../style/style.ts';
+
+/** What is learned of one kind: how it is said, and how its value is written. */
+interface LearnedKind {
+  /** A heading over all of the kind. */
+  readonly says: string;
+  /** Said of one of them. */
+  of(named: string): string;
+  /** Its value in its own unit, as a baker reads it. */
+  text(value: number): string;
+  /** The name of what a key is of; the rest of the key after its kind. */
+  named?(rest: string, household: Household): string;
+}
+
+const percent = (share: number, digits = 1): string =>
+  `${(100 * share).toFixed(digits).replace('-', '−')}${thinSpace}%`;
+const signed = (share: number): string => `${share > 0 ? '+' : ''}${percent(share)}`;
+const times = (ln: number): string => `${Math.exp(ln).toFixed(2)} ×`;
+const points = (value: number): string => `${pointsText(value)} points`;
+
+const ingredientName = (id: string, household: Household): string => {
+  const [of, state] = id.split(':');
+  const pantry = pantryIn(household);
+  const name = pantry.has(of!) ? pantry.ingredient(of!).name : of!;
+  return state === undefined ? name : `${name}, ${state}`;
+};
+const bagged = (rest: string, household: Household): string => {
+  if (!rest.startsWith('bag:')) return ingredientName(rest, household);
+  const [, id, state] = rest.split(':');
+  const bag = household.bags.find((b) => b.id === id)?.name ?? 'a bag that is gone';
+  return state === undefined ? bag : `${bag}, ${state}`;
+};
+
+/** One row a kind of learned figure: the table that the book's page of what is learned is made from. */
+export const learnedKinds = {
+  thirst: {
+    says: 'What each flour drinks',
+    of: (name) => `${name} drinks`,
+    text: percent,
+    named: bagged,
+  },
+  [dampKey]: {
+    says: 'How far the flour follows the air',
+    of: () => 'flour follows the air, beyond what the equation says',
+    text: signed,
+  },
+  [fillKey]: {
+    says: 'How a cup is filled',
+    of: (name) => (name === '' ? 'a cup of flour is filled heavier by' : `a cup of ${name}, by`),
+    text: signed,
+    named: (rest, household) => (rest === '' ? '' : ingredientName(rest, household)),
+  },
+  [touchKey]: {
+    says: 'How the finger leans',
+    of: () => 'the touch calls doughs looser by',
+    text: points,
+  },
+  [softeningKey]: {
+    says: 'How far sugar and fat soften',
+    of: () => 'a gram of sugar or fat softens like',
+    text: (grams) => `${grams.toFixed(2)}${thinSpace}g of water`,
+  },
+  [departureKey]: {
+    says: 'How a bread departs from the reckoning',
+    of: (name) => `${name} comes out looser by`,
+    text: points,
+  },
+  pace: {
+    says: 'How fast each leaven is',
+    of: (name) => `${name} works at`,
+    text: times,
+    named: (rest, household) => (rest === 'starter' ? 'the starter' : bagged(rest, household)),
+  },
+  oven: {
+    says: 'How long the oven takes',
+    of: () => 'bread is in the oven for, beside the usual minutes',
+    text: times,
+  },
+  loss: {
+    says: 'What the oven takes',
+    of: (name) => `${name} loses`,
+    text: percent,
+    named(rest, { pans }) {
+      const [by, id] = rest.split(':');
+      return by === 'pan'
+        ? (pans.find((p) => p.id === id)?.name ?? 'a pan that is gone')
+        : styles[id as StyleId].name;
+    },
+  },
+  friction: {
+    says: 'How far kneading warms',
+    of: (name) => `${name} warms a dough by`,
+    text: (celsius) => `${celsius.toFixed(1)}${thinSpace}°C`,
+    named: (rest) => kneadings[rest as KneadingId].label,
+  },
+} as const satisfies Record<string, LearnedKind>;
+
+export type LearnedKindId = keyof typeof learnedKinds;
+
+/** A key split into its kind and what it is of. */
+function partsOf(key: string): { kind: LearnedKindId; rest: string } | undefined {
+  const [kind, ...rest] = key.split(':');
+  return kind !== undefined && Object.hasOwn(learnedKinds, kind)
+    ? { kind: kind as LearnedKindId, rest: rest.join(':') }
+    : undefined;
+}
+
+/** How a learned figure is called and written. */
+export interface LearnedName {
+  readonly kind: LearnedKindId;
+  readonly says: string;
+  text(value: number): string;
+}
+
+/**
+ * How a figure is called that the book has learned.
+ *
+ * @param key under which the book keeps it
+ * @param breads names of formulas, by their ids
+ * @example learnedName('thirst:bread-flour', defaultHousehold).says // 'strong bread flour drinks'
+ */
+export function learnedName(
+  key: string,
+  household: Household,
+  breads: ReadonlyMap<string, string> = new Map(),
+): LearnedName {
+  const parts = partsOf(key);
+  if (!parts) return { kind: 'thirst', says: key, text: String };
+  const { kind, rest } = parts;
+  const row: LearnedKind = learnedKinds[kind];
+  const named = row.named?.(rest, household) ?? breads.get(rest) ?? 'this bread';
+  return { kind, says: row.of(named), text: (value) => row.text(value) };
+}
+
+/** One figure that the book has learned. */
+export interface LearnedFigure extends LearnedName {
+  readonly key: string;
+  readonly now: { readonly value: number; readonly sd: number };
+  /** As the tables have it. */
+  readonly table: { readonly value: number; readonly sd: number };
+  readonly bakes: number;
+}
+
+/** A window that the book has learned, beside the style's. */
+export interface LearnedWindow {
+  readonly bread: string;
+  readonly style: readonly [number, number];
+  readonly own: readonly [number, number];
+  readonly looks: number;
+}
+
+/** What the tables have for a key, in its own unit. */
+function tableOf(key: string, household: Household): { value: number; sd: number } {
+  const { coefficients } = kitchenOf(household);
+  const parts = partsOf(key)!;
+  if (parts.kind === 'thirst') {
+    const [first, id] = parts.rest.split(':');
+    const pantry = pantryIn(household);
+    const of = first === 'bag' ? household.bags.find((b) => b.id === id)?.ingredient : first;
+    if (of === undefined || !pantry.has(of)) return { value: 0, sd: 0 };
+    const { value, sd } = pantry.ingredient(of).thirst;
+    return { value, sd };
+  }
+  if (parts.kind === 'fill') {
+    const { value, sd } = parts.rest === '' ? coefficients.fillHabit : coefficients.fillByFlour;
+    return { value, sd };
+  }
+  const { value, sd } = coefficients[parts.kind as 'softening' | 'departure' | 'touch' | 'damp'];
+  return { value, sd };
+}
+
+/**
+ * All that the book has learned and a bake stands behind, kind by kind in the order of the table.
+ *
+ * @param breads names of formulas, by their ids
+ * @example learnedFigures(defaultHousehold, nothingLearned) // []
+ */
+export function learnedFigures(
+  household: Household,
+  belief: Belief,
+  breads: ReadonlyMap<string, string> = new Map(),
+): LearnedFigure[] {
+  const figure = (
+    key: string,
+    bakes: number,
+    now: LearnedFigure['now'],
+    table: LearnedFigure['table'],
+  ): LearnedFigure => ({ ...learnedName(key, household, breads), key, now, table, bakes });
+  const ofDough = belief.keys.flatMap((key) => {
+    const bakes = belief.bakes[key] ?? 0;
+    if (bakes === 0 || !partsOf(key)) return [];
+    const table = tableOf(key, household);
+    return [
+      figure(
+        key,
+        bakes,
+        { value: table.value + departure(belief, key), sd: doubtOf(belief, key, table.sd) },
+        table,
+      ),
+    ];
+  });
+  const paces = Object.entries(belief.paces ?? {}).flatMap(([key, { mean, sd, rises }]) =>
+    rises === 0 ? [] : [figure(key, rises, { value: mean, sd }, { value: 0, sd: 0 })],
+  );
+  const measured = Object.entries(belief.measured ?? {}).map(([key, { mean, sd, bakes }]) => {
+    const style = key.startsWith('loss:style:') ? (key.slice(11) as StyleId) : 'pan';
+    const table = key === 'oven' ? { value: 0, sd: 0 } : styles[style].loss;
+    return figure(key, bakes, { value: mean, sd }, { value: table.value, sd: table.sd });
+  });
+  const friction = Object.entries(household.friction).map(([by, value]) =>
+    figure(
+      `friction:${by}`,
+      1,
+      { value, sd: 0 },
+      { value: kneadings[by as KneadingId].rise.value, sd: kneadings[by as KneadingId].rise.sd },
+    ),
+  );
+  const order = Object.keys(learnedKinds);
+  return [...ofDough, ...paces, ...measured, ...friction].sort(
+    (a, b) => order.indexOf(a.kind) - order.indexOf(b.kind) || b.bakes - a.bakes,
+  );
+}
+
+/**
+ * Windows that the household's own loaves have moved.
+ *
+ * @param stylesOf the style of each bread, by its id
+ * @example learnedWindows(defaultHousehold, nothingLearned, new Map()) // []
+ */
+export function learnedWindows(
+  { figures }: Pick<Household, 'figures'>,
+  { windows = {} }: Belief,
+  stylesOf: ReadonlyMap<string, StyleId>,
+): LearnedWindow[] {
+  return Object.entries(windows).flatMap(([key, looks]) => {
+    const bread = key.slice(departureKey.length + 1);
+    const style = stylesOf.get(bread);
+    if (style === undefined) return [];
+    const wanted = windowFor(style, 0, figures);
+    return [
+      {
+        bread,
+        style: wanted,
+        own: ownWindow(wanted, edgeFor(style, 0), looks).window,
+        looks: looks.length,
+      },
+    ];
+  });
+}
