@@ -15,6 +15,9 @@ import {
   nothingLearned,
   ordinaryMoisture,
   outside,
+  ovenMinutes,
+  styles,
+  sumGrams,
   pantryIn,
   resolve,
   weighingList,
@@ -41,11 +44,13 @@ import {
   starterOf,
   type DemoFeeding,
 } from './leavens.ts';
+import { loafDrawing, type Drawn } from './loaf-drawing.ts';
 import { Draws } from './random.ts';
+import { chaptersAt, type Chapter } from './story.ts';
 import { lastTime } from './under-way.ts';
 import { demoBags, demoLabels, hiddenTruth } from './truth.ts';
 
-const ownSeed = 90231;
+const ownSeed = 82;
 const months = 9;
 const dayMs = 86_400_000;
 
@@ -56,6 +61,31 @@ export const demoSettings: Settings = {
   yeastKept: 'instant-yeast',
   appliances: demoAppliances,
   pans: demoPans,
+  prices: {
+    oil: { paid: 6.4, kilograms: 1 },
+    butter: { paid: 2.6, kilograms: 0.25 },
+    milk: { paid: 1.2, kilograms: 1 },
+    honey: { paid: 4.9, kilograms: 0.5 },
+    sugar: { paid: 1.1, kilograms: 1 },
+    salt: { paid: 0.6, kilograms: 0.5 },
+    egg: { paid: 3.2, kilograms: 0.53 },
+    'instant-yeast': { paid: 5.5, kilograms: 0.5 },
+    'vital-gluten': { paid: 6.9, kilograms: 1 },
+    'milk-powder': { paid: 7.8, kilograms: 1 },
+    'flax-meal': { paid: 5.2, kilograms: 1 },
+    'oat-fibre': { paid: 8.5, kilograms: 1 },
+    'rolled-oats': { paid: 1.9, kilograms: 1 },
+  },
+  money: {
+    currency: 'EUR',
+    power: 0.34,
+    cheapPower: 0.09,
+    shop: {
+      'lockside-white': { price: 2.2, grams: 500 },
+      'wash-house-hundred': { price: 4.5, grams: 750 },
+      'towpath-sourdough': { price: 5.2, grams: 800 },
+    },
+  },
 };
 const demoHousehold: Household = { ...defaultHousehold, ...demoSettings };
 
@@ -64,11 +94,13 @@ export interface DemoBake {
   readonly id: string;
   readonly formulaId: string;
   readonly version: number;
-  readonly method: DemoBread['method'];
+  readonly method: DemoBread['method'] | 'mixer';
   readonly startedAt: string;
   /** What the thermometer and the hygrometer in the pantry showed. */
   readonly room: Room;
   readonly events: readonly BakeEvent[];
+  /** A drawing of its loaf, as SVG, under the id of its photo. */
+  readonly drawing?: { readonly photo: string; readonly svg: string };
 }
 
 /** Everything that the demo household has. */
@@ -112,6 +144,8 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
   const truth = hiddenTruth(draws);
   // Of their own, so that what rises moves nothing else.
   const rising = new Draws(seed + 1);
+  const looking = new Draws(seed + 3);
+  const met = new Set<Chapter>();
   const paces = { yeast: 0.1 * rising.normal(), starter: -0.18 + 0.1 * rising.normal() };
   const end = Date.UTC(today.getUTCFullYear(), today.getUTCMonth(), today.getUTCDate());
   const begin = end - months * 30 * dayMs;
@@ -148,23 +182,48 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
         bags: bags.map((b) => ({ ...b, moisture: moistures.get(b.id)!.get(day(at)) })),
       };
       const start = at + (7 + Math.floor(10 * draws.uniform())) * 3_600_000 + i * 60_000;
+      const share = (at - begin) / (end - begin);
+      const story = chaptersAt(bread.id, share).map((c) => {
+        const first = !met.has(c);
+        met.add(c);
+        return { ...c, first };
+      });
+      const id = `bake-${bakes.length + 1}`;
+      const { events, drawn } = simulate(
+        formula,
+        bread,
+        id,
+        start,
+        household as Household,
+        truth,
+        draws,
+        { draws: rising, paces },
+        story,
+        looking,
+      );
+      // A photo now and then, and always of the last weeks.
+      const pictured = share > 0.9 || looking.uniform() < 0.12;
+      const photo = `photo-${id}`;
       bakes.push({
-        id: `bake-${bakes.length + 1}`,
+        id,
         formulaId: bread.id,
         version,
-        method: bread.method,
+        method: story.find((c) => c.method)?.method ?? bread.method,
         startedAt: new Date(start).toISOString(),
         room: shown(air.get(`${day(at).slice(0, 8)}01`) ?? air.get(day(begin))!),
-        events: simulate(
-          formula,
-          bread,
-          `bake-${bakes.length + 1}`,
-          start,
-          household as Household,
-          truth,
-          draws,
-          { draws: rising, paces },
-        ),
+        events: pictured
+          ? [
+              ...events.slice(0, -1),
+              {
+                id: `${id}-photo`,
+                at: events.at(-1)!.at,
+                kind: 'photo',
+                data: { photo, step: 'taste' },
+              },
+              events.at(-1)!,
+            ]
+          : events,
+        ...(pictured ? { drawing: { photo, svg: loafDrawing(drawn, looking) } } : {}),
       });
     }
   }
@@ -279,8 +338,12 @@ function simulate(
   truth: Belief,
   draws: Draws,
   rising: Rising,
-): BakeEvent[] {
+  story: readonly Told[],
+  looking: Draws,
+): { events: BakeEvent[]; drawn: Drawn } {
   const events: BakeEvent[] = [];
+  const told = <K extends keyof Chapter>(what: K): Chapter[K] | undefined =>
+    story.find((c) => c[what] !== undefined)?.[what];
   const at = (minute: number) => new Date(start + minute * 60_000).toISOString();
   const add = (minute: number, event: { kind: BakeEvent['kind']; data: unknown }) =>
     events.push({ id: `${id}-${events.length + 1}`, at: at(minute), ...event } as BakeEvent);
@@ -302,12 +365,18 @@ function simulate(
   const error = new Map<string, number>();
   const trueLevel = (): number => {
     const lines = mixedLines(formula, bakeState(events), pantry).map((l) => {
-      if (!error.has(l.id)) error.set(l.id, measuringSd(l, actual) * draws.normal());
+      if (!error.has(l.id)) {
+        const slip =
+          l.ingredient === 'water' ? (story.find((c) => c.first && c.slip)?.slip ?? 0) : 0;
+        error.set(l.id, slip + measuringSd(l, actual) * draws.normal());
+      }
       return { ...l, grams: Math.max(0, l.grams + error.get(l.id)!) };
     });
     return level(lines, actual)!.points;
   };
-  const window = windowFor(formula.style, baseOf(resolve(formula)).dryness);
+  const [low, high] = windowFor(formula.style, baseOf(resolve(formula)).dryness);
+  const looser = told('looser') ?? 0;
+  const window = [low + looser, high + looser] as const;
   const feel = (): number =>
     Math.round((trueLevel() + coefficients.feel.value * draws.normal()) * 2) / 2;
 
@@ -325,10 +394,60 @@ function simulate(
     felt = feel();
     add(20 + 4 * spoon, { kind: 'felt', data: { points: felt } });
   }
-  const done = noteRises(formula, events, household, rising, add);
-  add(done + 60, { kind: 'outcome', data: judged(outside(trueLevel(), window), draws) });
-  add(done + 61, { kind: 'finished', data: {} });
-  return events;
+  const done = noteRises(formula, events, household, rising, add, told('warmth'));
+  const off = outside(trueLevel(), window);
+  const outcome = judged(off, draws);
+  const better = story.reduce((sum, c) => sum + (c.better ?? 0), 0);
+  const stars = Math.max(1, Math.min(5, Math.round((outcome.stars ?? 3) + better)));
+  const note = story.find((c) => c.first && c.note)?.note ?? outcome.note;
+  const words: readonly OutcomeWord[] =
+    stars <= 3 && outcome.words.includes('just right') ? [] : outcome.words;
+  const inOven = bakedFor(formula, events, looking);
+  add(done, { kind: 'step', data: { step: 'bake', sense: 'begun' } });
+  add(done + inOven, { kind: 'step', data: { step: 'bake', sense: 'done' } });
+  const usual = usualHeight[formula.style] ?? 80;
+  const height = Math.round(
+    usual - 2.2 * Math.abs(off) + (told('height') ?? 0) + 4 * looking.normal() - 3 * (5 - stars),
+  );
+  const grams = sumGrams(mixedLines(formula, bakeState(events), pantry));
+  const loss = styles[formula.style].loss.value + 0.015 + 0.012 * looking.normal();
+  const weighed =
+    looking.uniform() < 0.6
+      ? { before: Math.round(grams), after: Math.round(grams * (1 - loss)) }
+      : {};
+  add(done + inOven + 20, {
+    kind: 'outcome',
+    data: { ...outcome, stars, words, note, height, ...weighed },
+  });
+  add(done + inOven + 21, { kind: 'finished', data: {} });
+  return {
+    events,
+    drawn: { height: height / usual, off, dark: formula.style === 'hearth-wholegrain' },
+  };
+}
+
+/** A chapter that a bake falls into, and whether it is the first of it. */
+type Told = Chapter & { readonly first: boolean };
+
+/** How high a bread usually stands, mm. */
+const usualHeight: Readonly<Record<string, number>> = {
+  pan: 118,
+  'wholegrain-pan': 98,
+  'hearth-wholegrain': 84,
+  'low-carb': 78,
+  plait: 86,
+  flatbread: 26,
+  rolls: 58,
+};
+
+/** The range is cooler than it says: bread is in it an eighth longer. */
+const coolOven = 1.12;
+
+function bakedFor(formula: Formula, events: readonly BakeEvent[], looking: Draws): number {
+  const { baking } = styles[formula.style];
+  const grams = sumGrams(mixedLines(formula, bakeState(events)));
+  const piece = grams / 1000 / (bakeState(events).divided?.pieces ?? 1);
+  return Math.round(ovenMinutes(baking, piece) * coolOven * Math.exp(0.08 * looking.normal()));
 }
 
 /** What is true of the leavens and nobody knows. */
@@ -348,9 +467,10 @@ function noteRises(
   household: Household,
   { draws, paces }: Rising,
   add: (minute: number, event: { kind: BakeEvent['kind']; data: unknown }) => void,
+  [least, most]: readonly [number, number] = [24, 27],
 ): number {
   let minute = 40;
-  const celsius = Math.round(10 * (24 + 3 * draws.uniform())) / 10;
+  const celsius = Math.round(10 * (least + (most - least) * draws.uniform())) / 10;
   const air = household.room.celsius! + 2 * draws.uniform();
   add(minute - 1, { kind: 'warmth', data: { of: 'dough', celsius } });
   add(minute - 1, { kind: 'warmth', data: { of: 'air', celsius: Math.round(air) } });

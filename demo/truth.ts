@@ -1,5 +1,6 @@
 import { coefficients, ingredient, type Bag, type Belief, type Label } from '@tender-crumb/core';
 import type { Draws } from './random.ts';
+import { thirstierBag } from './story.ts';
 
 const bag = (
   id: string,
@@ -50,7 +51,8 @@ export const demoLabels: readonly Label[] = [
 export function hiddenTruth(draws: Draws): Belief {
   const bags = demoBags.map((b) => {
     const spread = ingredient(b.ingredient).thirst.sd;
-    return [`thirst:bag:${b.id}`, spread * 1.1 * draws.normal()] as const;
+    const own = spread * 1.1 * draws.normal();
+    return [`thirst:bag:${b.id}`, b.id === thirstierBag.id ? thirstierBag.by : own] as const;
   });
   const others = ['vital-gluten', 'flax-meal', 'oat-fibre', 'rolled-oats'].map(
     (id) => [`thirst:${id}`, 0.6 * ingredient(id).thirst.sd * draws.normal()] as const,

@@ -1,6 +1,6 @@
 import { building } from '$app/environment';
 import { StorageFault } from '$lib/server/database/fault.ts';
-import { fillDemo } from '$lib/server/demo.ts';
+import { drawDemo, fillDemo } from '$lib/server/demo.ts';
 import { doors, dressed, paired, sound } from '$lib/server/gate/gate.ts';
 import { learnSoon } from '$lib/server/jobs/learning.ts';
 import { backUpEachNight } from '$lib/server/jobs/nightly.ts';
@@ -9,6 +9,7 @@ import { writeWords } from '$lib/server/store/formulas.ts';
 import { wantLearningBy } from '$lib/server/store/learning.ts';
 import { modelVersion } from '@tender-crumb/core';
 import { log } from '$lib/server/log.ts';
+import { photoFolder } from '$lib/server/store/photos.ts';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { sequence } from '@sveltejs/kit/hooks';
 
@@ -19,7 +20,14 @@ export const init: ServerInit = async () => {
     const db = await kitchen();
     await wantLearningBy(db, modelVersion);
     await writeWords(db);
-    if (isDemo()) await fillDemo(db, new Date());
+    if (isDemo()) {
+      const today = new Date();
+      await fillDemo(db, today);
+      // Drawn beside what is served: nobody waits for a picture.
+      void drawDemo(db, photoFolder(databaseFile()), today).catch((fault: Error) =>
+        log.error({ fault: fault.message }, 'the demo’s loaves were not drawn'),
+      );
+    }
     await learnSoon(db, databaseFile());
     process.once('sveltekit:shutdown', backUpEachNight(databaseFile()));
   } catch (fault) {

@@ -23,6 +23,7 @@ export { isRefused, type Refusal } from './quantity/refusal.ts';
 export { seededRandom } from './quantity/seeded-random.ts';
 export type { Field, Shape } from './quantity/shape.ts';
 export { sumGrams } from './quantity/sum-grams.ts';
+export { ovenMinutes } from './style/baking.ts';
 export {
   celsiusTyped,
   decimalMarks,
@@ -285,7 +286,7 @@ export {
 export { watchedCourse, type Watched } from './practice/course.ts';
 export type { Sign } from './practice/signs.ts';
 export { isCurrency, type Money } from './household/money.ts';
-export { forecastOf, type LevelMark } from './learn/level-mark.ts';
+export { feltBand, forecastOf, type LevelMark } from './learn/level-mark.ts';
 export { nextTime, type NextTime } from './learn/next-time.ts';
 export { completeFormula, formulaProblems } from './exchange/formula-json.ts';
 export { formulaSchemas } from './exchange/formula-schema.ts';

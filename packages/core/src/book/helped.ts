@@ -73,6 +73,8 @@ interface Varied {
   readonly from: string;
   readonly to: string;
   readonly settable: boolean;
+  /** The bag that the change is to, where it is to one. */
+  readonly bag?: string;
   readonly values: readonly number[];
 }
 
@@ -126,6 +128,7 @@ function variedTraits(records: readonly BakeRecord[], household: Household): Var
           from: named(usual, household),
           to: named(other, household),
           settable,
+          ...(id === 'bag' ? { bag: other } : {}),
           values: values.map((v) => Number(v === other)),
         }));
     });
@@ -255,45 +258,51 @@ export function helped(
       };
     })
     .sort((a, b) => Math.abs(b.helped - 0.5) - Math.abs(a.helped - 0.5));
-  const trial = trialOf(varied, belief, variance, used.length);
+  const trial = trialOf(varied, belief, variance, household);
   return { outcome, bakes: used.length, effects, ...(trial ? { trial } : {}) };
 }
 
 /** A trial is worth its flour where it narrows something by this at least. Own choice, no source. */
 const worth = 0.08;
 
+/** A bag that is used up cannot be tried again. */
+const canBeHad = ({ bag }: Varied, { bags }: Household): boolean =>
+  bag === undefined || bags.some((b) => b.id === bag && !b.finished);
+
 /**
- * The one bake that would tell most: with one change that can be set and everything else as usual. It leaves of the
- * variance of its own effect less than any other would.
+ * The one bake that would tell most: as the last one was, with one thing as it was at first, or as it was changed to. It leaves of the
+ * variance of that thing's effect less than any other would.
  */
 function trialOf(
   varied: readonly Varied[],
   belief: Belief,
   noise: number,
-  bakes: number,
+  household: Household,
 ): Trial | undefined {
-  const at = placeOf(belief, middle);
-  if (at === undefined || bakes < 2) return undefined;
-  const best = varied
-    .filter((v) => v.settable)
-    .map((v) => {
-      const i = placeOf(belief, v.key)!;
-      const [mm, mv, vv] = [
-        belief.covariance[at]![at]!,
-        belief.covariance[at]![i]!,
-        belief.covariance[i]![i]!,
-      ];
-      // What is foretold of that bake, and how far the effect is tied to it.
-      const foretold = mm + 2 * mv + vv + noise;
-      const gained = (mv + vv) ** 2 / foretold;
-      return { v, narrows: 1 - Math.sqrt(Math.max(0, 1 - gained / vv)) };
-    })
-    .sort((a, b) => b.narrows - a.narrows)[0];
+  const keys = [middle, ...varied.map((v) => v.key)];
+  const at = keys.map((key) => placeOf(belief, key)!);
+  const last = [1, ...varied.map((v) => v.values.at(-1)!)];
+  const trials = varied.flatMap((v, i) =>
+    v.settable && canBeHad(v, household) ? [trialWith(v, i, true), trialWith(v, i, false)] : [],
+  );
+  function trialWith(v: Varied, i: number, changed: boolean) {
+    const bake = last.map((x, j) => (j === i + 1 ? Number(changed) : x));
+    // What is foretold of that bake, and how far the effect is tied to it.
+    const tie = at.map((row) =>
+      at.reduce((sum, column, j) => sum + belief.covariance[row]![column]! * bake[j]!, 0),
+    );
+    const foretold = noise + tie.reduce((sum, t, j) => sum + t * bake[j]!, 0);
+    const own = belief.covariance[at[i + 1]!]![at[i + 1]!]!;
+    const narrows = 1 - Math.sqrt(Math.max(0, 1 - tie[i + 1]! ** 2 / foretold / own));
+    const [to, from] = changed ? [v.to, v.from] : [v.from, v.to];
+    return { v, narrows, to, from };
+  }
+  const best = trials.sort((a, b) => b.narrows - a.narrows)[0];
   if (!best || best.narrows < worth) return undefined;
-  const { v, narrows } = best;
+  const { v, narrows, to, from } = best;
   return {
     key: v.key,
-    says: `Bake it once more with ${v.says} ${v.to}, and everything else as usual (${v.says} was ${v.from}).`,
+    says: `Bake it once more as the last time, but for one thing: ${v.says}: ${to}, and not ${from}.`,
     narrows,
   };
 }

@@ -17,7 +17,7 @@ export interface Touch {
 const square = (x: number): number => x * x;
 
 /** Further from its forecast than this a bake is odd, standard deviations: one in two hundred is by chance. */
-const oddFrom = figure(2.8, 'sd', 0.3, 'as Huber’s bound, own choice of its place');
+const oddFrom = figure(2.8, 'sd', 0.3, 'a redescending weight, own choice of its place');
 
 /** How far the freest touch of a bowl, the first, stood from its forecast, in standard deviations. */
 function surprise(belief: Belief, { residual, slopes, priors, passing }: Touch, feel: number) {
@@ -28,7 +28,7 @@ function surprise(belief: Belief, { residual, slopes, priors, passing }: Touch, 
 
 /**
  * Whether a bowl stood so far from its forecast that something else must have happened: a spoon miscounted, the
- * wrong bag. Such a bake still teaches, but as much only as one at the bound.
+ * wrong bag. Such a bake teaches the less the odder it is.
  *
  * @example isOdd(belief, [], 1.5) // false
  */
@@ -64,9 +64,9 @@ function without(belief: Belief, gone: ReadonlySet<string>): Belief {
  */
 export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel: number): Belief {
   if (touches.length === 0) return belief;
-  // Huber’s weight: what is odd weighs less, by as much as it is past the bound.
+  // Past the bound a bake weighs less by the square: the odder, the less it moves.
   const { deviations, variance } = surprise(belief, touches[0]!, feel);
-  const doubt = variance * (Math.max(1, deviations / oddFrom.value) - 1);
+  const doubt = variance * (Math.max(1, deviations / oddFrom.value) ** 2 - 1);
   if (touches.length === 1) {
     // Alone it needs no telling apart of the bowl and the hand.
     const [{ residual, slopes, priors, passing }] = touches as [Touch];

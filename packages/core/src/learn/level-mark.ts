@@ -1,6 +1,7 @@
 import { level, type Level } from '../dough/level.ts';
 import { resolve } from '../formula/resolve.ts';
 import type { Formula } from '../formula/formula.ts';
+import { z80 } from '../household/coefficients.ts';
 import type { Belief } from '../household/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 
@@ -12,6 +13,17 @@ export interface LevelMark {
 }
 
 export const levelMark = ({ points, low, high }: Level): LevelMark => ({ points, low, high });
+
+/**
+ * Where a finger should find a dough 8 times in 10: the level's own band, and the finger's error on top.
+ *
+ * @param feel standard deviation of a touch, points
+ * @example feltBand({points: 1, low: 1, high: 1}, 0).high // 1
+ */
+export function feltBand({ points, low, high }: LevelMark, feel: number): LevelMark {
+  const half = Math.hypot((high - low) / 2, z80 * feel);
+  return { points, low: points - half, high: points + half };
+}
 
 /** What a formula was forecast to do, as it is kept with a bake; undefined where it has no level. */
 export function forecastOf(

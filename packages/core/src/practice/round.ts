@@ -1,5 +1,6 @@
 import { seeded, type Chance } from './chance.ts';
 import { styles, type StyleId } from '../style/style.ts';
+import { coefficients } from '../household/coefficients.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { kneadSigns, proofSigns, type Sign } from './signs.ts';
 
@@ -198,11 +199,23 @@ export interface Leaning {
   readonly rounds: number;
   readonly right: number;
   /** Mean points by which doughs are called looser than they are, with its standard error; of doughs in the bowl. */
-  readonly lean?: { readonly mean: number; readonly error: number; readonly of: number };
+  readonly lean?: {
+    readonly mean: number;
+    readonly error: number;
+    readonly of: number;
+    /** As the household's own figure of its touch would have it: a tenth, within what that may be. */
+    readonly touch: number;
+  };
   /** Proofs called too early less those called too late, as a share of them. */
   readonly early?: number;
   readonly says: string;
 }
+
+/** A lean as a figure of the touch. */
+const touchFrom = (mean: number): number => {
+  const { least, most } = coefficients.touch;
+  return Math.min(most, Math.max(least, Math.round(10 * mean) / 10));
+};
 
 /** Calls judged too few to say where they lean. Own choice, no source. */
 const least = 6;
@@ -233,7 +246,8 @@ export function leaningOf(
   const mean = leans.reduce((s, l) => s + l, 0) / Math.max(1, leans.length);
   const spread = leans.reduce((s, l) => s + (l - mean) ** 2, 0) / Math.max(1, leans.length - 1);
   const error = Math.sqrt(spread / Math.max(1, leans.length));
-  const lean = leans.length >= least ? { mean, error, of: leans.length } : undefined;
+  const lean =
+    leans.length >= least ? { mean, error, of: leans.length, touch: touchFrom(mean) } : undefined;
   const by = lean && error > 0 ? 2 * (1 - normalBelow(Math.abs(mean) / error)) : 1;
   const says =
     lean && by < told

@@ -33,7 +33,9 @@ function breadsOf({ bakes, formulas, bags, settings }: DemoData): Bread[] {
     const household = { ...defaultHousehold, ...settings, bags, room, today };
     const learned = learnFromBake(formula, events, household, belief, formulaId)!;
     belief = learned.belief;
-    const { forecast, mixed, felt: at } = learned.lesson;
+    const { forecast, mixed, felt: at, odd } = learned.lesson;
+    // A household sets an odd bake aside; what it teaches all the same is in the rest.
+    if (odd) continue;
     const of = felt.get(formulaId) ?? { missed: [], asWritten: [] };
     of.missed.push(at! - mixed.points);
     of.asWritten.push(at! - (mixed.points - forecast.points));

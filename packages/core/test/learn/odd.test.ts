@@ -43,13 +43,14 @@ const moved = (residual: number) =>
   );
 
 describe('one odd bake', () => {
-  it('teaches as any other below the bound, and no more than at it above', () => {
+  it('teaches as any other below the bound, and the less the odder above it', () => {
     expect(isOdd(nothingLearned, [touch(2.79 * spread)], feel)).to.equal(false);
     expect(isOdd(nothingLearned, [touch(2.81 * spread)], feel)).to.equal(true);
     expect(moved(2 * spread)).to.be.closeTo(2 * moved(spread), 1e-9);
     expect(moved(2.8 * spread)).to.be.closeTo(2.8 * moved(spread), 1e-9);
-    expect(moved(9 * spread)).to.be.closeTo(2.8 * moved(spread), 1e-9);
-    expect(moved(-9 * spread)).to.be.closeTo(-2.8 * moved(spread), 1e-9);
+    expect(moved(5.6 * spread)).to.be.closeTo(1.4 * moved(spread), 1e-9);
+    expect(moved(-5.6 * spread)).to.be.closeTo(-1.4 * moved(spread), 1e-9);
+    expect(moved(9 * spread)).to.be.lessThan(moved(5.6 * spread));
   });
 
   it('is said to be odd; set aside it teaches nothing, and taken up again it does', () => {

@@ -21,7 +21,6 @@
     readonly y: number;
     readonly low?: number;
     readonly high?: number;
-    readonly forecast?: number;
     readonly group: Readonly<Record<'bag' | 'leaven' | 'device', string>>;
   }
 

@@ -30,13 +30,13 @@
 
 <svg viewBox="0 0 260 170" aria-hidden="true" class="moving">
   {#if round.lesson === 'knead'}
-    <path d="M20 40 L44 158 Q130 172 216 158 L240 40" class="bowl-side" />
+    <path d="M20 40 L44 148 Q46 158 60 158 H200 Q214 158 216 148 L240 40" class="bowl-side" />
     <ellipse cx="130" cy="40" rx="110" ry="14" class="bowl-rim" />
   {:else}
     <path d="M24 {ground - 46} L34 {ground + 8} H226 L236 {ground - 46}" class="bowl-side" />
   {/if}
   <path bind:this={body} d={draw(0)} class="body" />
-  <path d="M12 {ground + 10} H248" class="bench" />
+  <path d="M12 {ground + 11} H248" class="bench" />
 </svg>
 
 <style>

@@ -5,6 +5,7 @@ import { addBag } from './store/bags.ts';
 import { addOwn } from './store/own.ts';
 import { appendEvents } from './store/append-events.ts';
 import { startBake } from './store/bakes.ts';
+import { keepPhoto } from './store/photos.ts';
 import { saveFeeding } from './store/feedings.ts';
 import { savePlan } from './store/plans.ts';
 import { addFormula, saveFormula } from './store/formulas.ts';
@@ -34,6 +35,27 @@ export async function fillDemo(db: Database, today: Date): Promise<void> {
     for (const plan of data.plans) await savePlan(tx, plan);
     await beginUnderWay(tx, today, data.formulas);
   });
+}
+
+/** Longer side of the small picture, pixels. */
+const small = 320;
+
+/** Draws the loaves of the invented household: its photos are plainly drawings. Done again, they are there already. */
+export async function drawDemo(db: Database, folder: string, today: Date): Promise<void> {
+  const { default: sharp } = await import('sharp');
+  for (const { id: bakeId, drawing } of demoData(today).bakes) {
+    if (!drawing) continue;
+    const svg = Buffer.from(drawing.svg);
+    await keepPhoto(db, folder, { id: drawing.photo, bakeId, step: 'taste' }, svg, async () => {
+      const kept = await sharp(svg).jpeg({ quality: 82 }).toBuffer({ resolveWithObject: true });
+      return {
+        kept: kept.data,
+        small: await sharp(svg).resize(small).jpeg().toBuffer(),
+        width: kept.info.width,
+        height: kept.info.height,
+      };
+    });
+  }
 }
 
 /** The bake that is under way when the demo opens. */

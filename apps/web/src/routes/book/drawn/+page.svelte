@@ -1,6 +1,8 @@
 <script lang="ts">
   import {
     bakeRecord,
+    feltBand,
+    kitchenOf,
     measureIds,
     measureOf,
     questionOf,
@@ -59,11 +61,7 @@
           y,
           group: { bag: group[0] ?? '', leaven: other[0] ?? '', device: other.at(-1) ?? '' },
           ...(of === 'felt' && r.lesson
-            ? {
-                low: r.lesson.mixed.low,
-                high: r.lesson.mixed.high,
-                forecast: r.lesson.mixed.points,
-              }
+            ? feltBand(r.lesson.mixed, kitchenOf(data.household).coefficients.feel.value)
             : {}),
         },
       ];

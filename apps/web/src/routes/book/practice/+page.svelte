@@ -35,13 +35,14 @@
     volume: 'Its height',
     skin: 'Its skin',
   };
+  const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
   const leaning = $derived(practice.leaning);
   let said = $state('');
   const household = $derived(sync.settled(data.household));
 
   async function feed() {
     if (!leaning.lean) return;
-    const touch = Math.round(10 * leaning.lean.mean) / 10;
+    const touch = leaning.lean.touch;
     const { says } = await settle(household, { figures: { ...household.figures, touch } });
     said = says;
   }
@@ -84,16 +85,18 @@
 <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
   <section class="bowl grid gap-3 p-5" aria-label="The dough">
     <p class="text-lg">
-      {practiceDoughs[round.dough].says}, <b>minute {round.minute}</b>
+      {capital(practiceDoughs[round.dough].says)}, <b>minute {round.minute}</b>
       {round.lesson === 'knead' ? 'of kneading' : 'since it was shaped'}
     </p>
-    <MovingDough {round} {onframe} />
-    <dl class="grid gap-x-4 gap-y-1.5 sm:grid-cols-[9rem_minmax(0,1fr)]">
-      {#each round.signs as sign (sign.test)}
-        <dt class="quiet">{tests[sign.test]}</dt>
-        <dd class="text-lg leading-snug">{sign.says}</dd>
-      {/each}
-    </dl>
+    <div class="grid items-center gap-4 sm:grid-cols-2">
+      <MovingDough {round} {onframe} />
+      <dl class="grid gap-1">
+        {#each round.signs as sign (sign.test)}
+          <dt class="quiet">{tests[sign.test]}</dt>
+          <dd class="mb-1 text-lg leading-snug">{sign.says}</dd>
+        {/each}
+      </dl>
+    </div>
     {#if !practice.judged}
       <div class="grid gap-2 sm:grid-cols-2" role="group" aria-label="What do you do?">
         {#each choices as [call, label], i (call)}

@@ -9,7 +9,6 @@ export const book: Migration = {
       .columns(['formula_id', 'started_at'])
       .execute();
     await db.schema.createIndex('bake_started').on('bake').columns(['started_at', 'id']).execute();
-    await db.schema.createIndex('bag_use_bag').on('bag_use').column('bag_id').execute();
     await db.schema
       .createTable('practice')
       .addColumn('id', 'text', (c) => c.primaryKey())
