@@ -44,6 +44,7 @@ export {
   grindIds,
   kindOfBag,
   pricePerKilo,
+  type Price,
   suitsBag,
   type Bag,
 } from './ingredient/bag.ts';
@@ -246,6 +247,23 @@ export {
   learnedWindows,
   type LearnedFigure,
 } from './learn/learned-figures.ts';
+export {
+  bakeCsvRow,
+  bakeMarkdown,
+  bakesCsvHead,
+  linesCsvHead,
+  linesCsvRows,
+} from './exchange/book-tables.ts';
+export {
+  oldBakes,
+  oldColumnIds,
+  oldColumns,
+  oldTable,
+  type DateOrder,
+  type OldBake,
+  type OldColumn,
+} from './exchange/old-bakes.ts';
+export { csvCell, csvRow } from './exchange/csv.ts';
 export { bakeRecord, type BakeRecord, type BookEntry } from './book/record.ts';
 export { measureIds, measureOf, measures, valueText, type MeasureId } from './book/measures.ts';
 export { traitIds, traitOf, type TraitId } from './book/traits.ts';

@@ -2,7 +2,7 @@ import type { Household } from '../household/household.ts';
 import { gramsText, percentText } from '../quantity/number.ts';
 import { measureIds, measureOf, valueText } from './measures.ts';
 import type { BakeRecord } from './record.ts';
-import { traitIds, traitOf } from './traits.ts';
+import { flourName, traitIds, traitOf } from './traits.ts';
 
 /** One thing that is not the same in bakes that stand side by side. */
 export interface ComparedRow {
@@ -58,11 +58,13 @@ export function compareBakes(records: readonly BakeRecord[], household: Househol
     return [...whats].flatMap((what) => {
       const values = each.map((m) => m.get(what)).map((v) => v && named(v, household));
       const key = what === '' ? id : `${id}:${what}`;
-      return differ(values) ? [{ key, says, of: 'work' as const, values }] : [];
+      const called = what === '' ? says : `${says} of ${flourName(what)}`;
+      return differ(values) ? [{ key, says: called, of: 'work' as const, values }] : [];
     });
   });
   const measured = measureIds.flatMap((id): ComparedRow[] => {
-    const { of, says, sort, step } = measureOf(id);
+    const { of, says, sort, step, ofLine } = measureOf(id);
+    if (ofLine) return [];
     const values = records.map((r) => of(r));
     const there = values.filter((v) => v !== undefined);
     if (there.length === 0) return [];

@@ -1,8 +1,7 @@
-import { ingredient as catalogued, isIngredientId } from '../ingredient/catalogue.ts';
 import type { Household } from '../household/household.ts';
 import { measureIds, measureOf, valueText, type MeasureId } from './measures.ts';
 import type { BakeRecord } from './record.ts';
-import { traitIds, traitOf, type TraitId } from './traits.ts';
+import { flourName, traitIds, traitOf, type TraitId } from './traits.ts';
 
 /** One thing in which a bake differs from another. */
 export interface Difference {
@@ -19,8 +18,6 @@ export interface Difference {
 
 /** Another bag, leaven or pan counts as much as a number that moved by so many of its steps. Own choice, no source. */
 const ofName = 3;
-
-const flourName = (id: string): string => (isIngredientId(id) ? catalogued(id).name : id);
 
 function ofMeasure(id: MeasureId, before: BakeRecord, after: BakeRecord): Difference[] {
   const { of, step, says, sort } = measureOf(id);

@@ -26,6 +26,8 @@ interface Measure {
   readonly step: number;
   /** More of it is better, where that can be said. */
   readonly better?: 'more';
+  /** It says no more than a line does that stands beside it. */
+  readonly ofLine?: true;
   of(record: BakeRecord): number | undefined;
   /** How it is written, where that is not its number and unit. */
   text?(value: number): string;
@@ -53,21 +55,39 @@ const share = (
 const added = ({ state, made }: BakeRecord, fits: (line: ResolvedLine) => boolean) =>
   sumGrams(state.added.filter((a) => made.some((l) => l.ingredient === a.ingredient && fits(l))));
 
-const percent = (says: string, step: number, of: Measure['of'], digits = 1): Measure =>
-  measure({ says, unit: '% of flour', digits, sort: 'set', step, of });
+const percent = (
+  says: string,
+  step: number,
+  of: Measure['of'],
+  { digits = 1, ofLine }: Pick<Measure, 'ofLine'> & { digits?: number } = {},
+): Measure =>
+  measure({
+    says,
+    unit: '% of flour',
+    digits,
+    sort: 'set',
+    step,
+    of,
+    ...(ofLine ? { ofLine } : {}),
+  });
 
 /**
  * One row a measure, in the order in which a baker asks. Charts, comparisons, and what may have helped are made
  * from this table.
  */
 export const measures = {
-  water: percent('water', 1, ({ totals }) => totals?.effectiveHydration),
-  salt: percent('salt', 0.2, ({ totals }) => totals?.saltPercent, 2),
-  yeast: percent('yeast', 0.2, (r) => share(r, (l) => l.of.yeast !== undefined), 2),
+  water: percent('water', 1, ({ totals }) => totals?.effectiveHydration, { ofLine: true }),
+  salt: percent('salt', 0.2, ({ totals }) => totals?.saltPercent, { digits: 2, ofLine: true }),
+  yeast: percent('yeast', 0.2, (r) => share(r, (l) => l.of.yeast !== undefined), {
+    digits: 2,
+    ofLine: true,
+  }),
   starter: percent('flour in the starter and what was mixed ahead', 3, ({ totals }) =>
     totals && totals.prefermentedFlourPercent > 0 ? totals.prefermentedFlourPercent : undefined,
   ),
-  whole: percent('whole grain', 5, ({ totals }) => totals && 100 * totals.wholeShare, 0),
+  whole: percent('whole grain', 5, ({ totals }) => totals && 100 * totals.wholeShare, {
+    digits: 0,
+  }),
   fat: percent('fat', 1, (r) =>
     share(
       r,

@@ -1,6 +1,7 @@
 import { devices, type DeviceId } from '../machine/device.ts';
 import { formRows } from '../bake/divide.ts';
 import type { Form } from '../bake/event-kinds.ts';
+import { ingredient, isIngredientId } from '../ingredient/catalogue.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
 import type { Household } from '../household/household.ts';
 import type { BakeRecord } from './record.ts';
@@ -75,3 +76,6 @@ export const traits = {
 export type TraitId = keyof typeof traits;
 export const traitIds = Object.keys(traits) as TraitId[];
 export const traitOf = (id: TraitId): Trait => traits[id];
+
+/** What a trait is of, where it is one of several: the flour of a bag. */
+export const flourName = (id: string): string => (isIngredientId(id) ? ingredient(id).name : id);

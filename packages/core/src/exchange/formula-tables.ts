@@ -5,6 +5,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsNumber } from '../quantity/number.ts';
+import { csvRow } from './csv.ts';
 
 /** One line of a formula as a table has it. */
 interface Cells {
@@ -28,9 +29,6 @@ function cellsOf(formula: Formula, pantry: Pantry, school: PercentageSchool): Ce
   );
 }
 
-const quoted = (cell: string): string =>
-  /[",\n;]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell;
-
 /**
  * A formula's lines as comma-separated values: stage, ingredient, grams, per cent.
  *
@@ -44,7 +42,7 @@ export const formulaCsv = (
   [
     'part,ingredient,grams,percent',
     ...cellsOf(formula, pantry, school).map(({ stage, name, grams, percent }) =>
-      [stage, name, gramsNumber(grams), percent?.toFixed(2) ?? ''].map(quoted).join(','),
+      csvRow([stage, name, gramsNumber(grams), percent?.toFixed(2) ?? '']),
     ),
   ].join('\n');
 

@@ -60,6 +60,22 @@ export async function kitchen(): Promise<Database> {
   }
 }
 
+/**
+ * Does something to the files while no connection has them open; the next one opens what stands there then. Who asks
+ * meanwhile waits for it.
+ */
+export async function withClosedKitchen<T>(change: (file: string) => T): Promise<T> {
+  const file = databaseFile();
+  await closeKitchen();
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  const unlock = lockFolder(dirname(file));
+  try {
+    return change(file);
+  } finally {
+    unlock();
+  }
+}
+
 /** Closes the database; for an orderly end of the process. */
 export async function closeKitchen(): Promise<void> {
   const opening = state.opened;

@@ -58,6 +58,7 @@
   <h1>Pantry</h1>
   <a class="link touch" href="/pantry/leavens">Leavens</a>
   <a class="link touch" href="/pantry/kitchen">Hours, ovens, pans and hands</a>
+  <a class="link touch" href="/pantry/prices">Prices and power</a>
   <a class="link touch" href="/pantry/devices">Tablets and phones that are in</a>
   <a class="link touch" href="/pantry/figures">The figures that everything rests on</a>
 </div>

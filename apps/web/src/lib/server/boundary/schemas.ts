@@ -42,6 +42,7 @@ import type { NewBake } from '../store/bakes.ts';
 import { check } from './check.ts';
 import { day, instant, plainId as id } from './fields.ts';
 import { appliancesField, customField, pansField } from './kitchen-schema.ts';
+import { moneyField, pricesField } from './money-schema.ts';
 import { weekField, zoneField } from './plan-schema.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
@@ -216,6 +217,8 @@ export const settingsBody = Joi.object<Settings>({
   appliances: appliancesField.default(defaultSettings.appliances),
   pans: pansField.default(defaultSettings.pans),
   custom: customField,
+  prices: pricesField.default(defaultSettings.prices),
+  money: moneyField.default(defaultSettings.money),
   friction: Joi.object(
     Object.fromEntries(
       kneadingIds.map((id) => [id, Joi.number().min(frictionSpan[0]).max(frictionSpan[1])]),
@@ -276,7 +279,8 @@ export const bakeBody = Joi.object<NewBake>({
   startedAt: instant,
 }).required();
 
-const event = Joi.object({
+/** One event of a bake. */
+export const eventField = Joi.object({
   id: id.required(),
   at: instant.required(),
   kind: Joi.string()
@@ -296,7 +300,7 @@ export const photoQuery = Joi.object<{ step: string }>({
 }).required();
 
 export const eventsBody = Joi.object<{ events: BakeEvent[] }>({
-  events: Joi.array().items(event).min(1).max(500).required(),
+  events: Joi.array().items(eventField).min(1).max(500).required(),
 }).required();
 
 /** A part of the settings, as RFC 7396 has it; what it comes to is judged as a whole. */

@@ -1,4 +1,13 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  linkSync,
+  mkdirSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { StorageFault } from './fault.ts';
 import { openHandle } from './handle.ts';
@@ -82,12 +91,89 @@ export function copyWhole(from: string, to: string): void {
   }
 }
 
+/** Where the photos of every copy are kept: each once, however many copies tell of it. */
+const photoPool = (file: string): string => join(backupFolder(file), 'photos');
+const photosOf = (file: string): string => join(dirname(file), 'photos');
+const isPhoto = (name: string): boolean => /^[\w-]+(?:\.small)?\.jpg$/.test(name);
+
+/** Puts the photos of one folder into another, where they are not there yet; a link where the disk knows links. */
+function keepPhotos(from: string, to: string): void {
+  if (!existsSync(from)) return;
+  mkdirSync(to, { recursive: true, mode: 0o700 });
+  for (const name of readdirSync(from)) {
+    if (!isPhoto(name) || existsSync(join(to, name))) continue;
+    try {
+      linkSync(join(from, name), join(to, name));
+    } catch {
+      copyFileSync(join(from, name), join(to, name));
+    }
+  }
+}
+
+/** Photos that no copy tells of any more are let go of. */
+function thinPhotos(file: string): void {
+  const pool = photoPool(file);
+  if (!existsSync(pool)) return;
+  const told = new Set<string>();
+  for (const copy of [file, ...listBackups(backupFolder(file)).map((b) => b.file)]) {
+    if (!existsSync(copy)) continue;
+    const handle = openHandle(copy);
+    try {
+      const rows = handle.all('select id from photo') as Array<{ id: string }>;
+      for (const { id } of rows) told.add(id);
+    } catch {
+      // A copy from before there were photos.
+    } finally {
+      handle.close();
+    }
+  }
+  for (const name of readdirSync(pool))
+    if (!told.has(name.replace(/(?:\.small)?\.jpg$/, '')))
+      rmSync(join(pool, name), { force: true });
+}
+
+/** What stands in a copy, for whoever chooses one. */
+export interface BackupContents {
+  readonly formulas: number;
+  readonly bakes: number;
+  readonly photos: number;
+  /** ISO moment of its newest bake. */
+  readonly newest?: string;
+}
+
+/** Counts what stands in a database file. */
+export function contentsOf(file: string): BackupContents {
+  const handle = openHandle(file);
+  const count = (table: string): number => {
+    try {
+      const [row] = handle.all(`select count(*) as n from ${table}`) as Array<{ n: number }>;
+      return Number(row?.n ?? 0);
+    } catch {
+      return 0;
+    }
+  };
+  try {
+    const [row] = handle.all('select max(started_at) as newest from bake') as Array<{
+      newest: string | null;
+    }>;
+    return {
+      formulas: count('formula'),
+      bakes: count('bake'),
+      photos: count('photo'),
+      ...(row?.newest ? { newest: row.newest } : {}),
+    };
+  } finally {
+    handle.close();
+  }
+}
+
 /** Makes a copy in the folder of copies. */
 export function backUp(file: string, reason: BackupReason, at = new Date()): string {
   const folder = backupFolder(file);
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const to = join(folder, freeBackupName(folder, reason, at));
   copyWhole(file, to);
+  keepPhotos(photosOf(file), photoPool(file));
   return to;
 }
 
@@ -134,6 +220,7 @@ export function backUpNightly(file: string, at = new Date()): string {
   for (const { file: old } of toThin(listBackups(backupFolder(file)))) {
     if (old !== made) rmSync(old, { force: true });
   }
+  thinPhotos(file);
   return made;
 }
 
@@ -167,5 +254,8 @@ export function restoreBackup(from: string, file: string, at = new Date()): stri
     }
   }
   renameSync(next, file);
+  keepPhotos(photosOf(file), photoPool(file));
+  keepPhotos(join(dirname(from), 'photos'), photosOf(file));
+  keepPhotos(photoPool(file), photosOf(file));
   return aside;
 }

@@ -2,7 +2,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 
 /** Work that is too long for a request. */
-export type JobName = 'learn' | 'nightly' | 'plan';
+export type JobName = 'learn' | 'nightly' | 'plan' | 'look' | 'take';
 
 /** How far a job is. */
 export interface JobReport {

@@ -56,21 +56,20 @@
   const sentence = ({ conclusion, with: times, without, together }: Effect): string => {
     const few = Math.min(times, without);
     const rests = `${times} with it, ${without} without`;
-    const tied =
-      together.length > 0
-        ? ` It came and went with ${together.join(' and ')}: which of them it was cannot be told.`
-        : '';
+    const also = together.join(' and ');
+    const it = also === '' ? 'It' : `It, or ${also} that came with it,`;
+    const tied = also === '' || few < 3 ? '' : ' Which of them it was cannot be told.';
     const says: Record<Effect['conclusion'], string> = {
-      helped: `It helped (${rests}).`,
-      hurt: `It did harm (${rests}).`,
-      'perhaps helped': `It may have helped; chance alone would look so now and then (${rests}).`,
-      'perhaps hurt': `It may have done harm; chance alone would look so now and then (${rests}).`,
+      helped: `${it} helped (${rests}).`,
+      hurt: `${it} did harm (${rests}).`,
+      'perhaps helped': `${it} may have helped; chance alone would look so now and then (${rests}).`,
+      'perhaps hurt': `${it} may have done harm; chance alone would look so now and then (${rests}).`,
       'no telling':
         few < 3
           ? `Too few to tell (${rests}).`
           : `No telling: it made no difference that stands out from the rest (${rests}).`,
     };
-    return says[conclusion] + tied;
+    return conclusion === 'no telling' ? says[conclusion] : says[conclusion] + tied;
   };
   const size = (of: Effect, unit: string): string =>
     `${of.effect > 0 ? '+' : '−'}${Math.abs(of.effect).toFixed(1)} ${unit}, give or take ${(1.2816 * of.sd).toFixed(1)}`;

@@ -113,6 +113,11 @@
             : `Better: ${calls[round.lesson][practice.judged.best as never]}.`}
         </p>
         <p class="text-lg">{practice.judged.says}</p>
+      </div>
+      <button class="knob knob-act knob-large" type="button" onclick={() => practice.next()}
+        >Another one <kbd class="hidden sm:inline">n</kbd></button
+      >
+      <div class="grid items-center gap-4 sm:grid-cols-2">
         {#if round.lesson === 'knead'}
           <Level
             level={{
@@ -127,9 +132,6 @@
         {/if}
         <CourseCurve {round} />
       </div>
-      <button class="knob knob-act knob-large" type="button" onclick={() => practice.next()}
-        >Another one <kbd class="hidden sm:inline">n</kbd></button
-      >
     {/if}
     {#if practice.fault}<p role="alert" class="font-semibold text-act">{practice.fault}</p>{/if}
   </section>

@@ -1,0 +1,93 @@
+import { nanoid } from 'nanoid';
+import { api } from '../api.ts';
+import { refresh } from '../ui/refresh.ts';
+
+/** What a file would do to one kind of thing. */
+interface Looked {
+  readonly table: string;
+  readonly says: string;
+  readonly fresh: number;
+  readonly same: number;
+  readonly other: number;
+  readonly others: readonly string[];
+  readonly orphans: number;
+}
+
+/** A piece that is sent at once, bytes: below what the server takes in one. */
+const piece = 4 * 1024 * 1024;
+
+/** A household's file on its way in: sent in pieces, looked at, then taken or not. */
+export class Incoming {
+  /** Share of it that is sent, 0 to 1. */
+  sent = $state<number>();
+  looking = $state(false);
+  look = $state<{ readonly madeAt: string; readonly things: readonly Looked[] }>();
+  taking = $state(false);
+  came = $state<number>();
+  fault = $state('');
+  stays = $state<'ours' | 'theirs'>('ours');
+  #id = '';
+
+  readonly conflicts = $derived(this.look?.things.some((t) => t.other > 0) ?? false);
+  readonly nothingNew = $derived(
+    this.look !== undefined && this.look.things.every((t) => t.fresh === 0 && t.other === 0),
+  );
+
+  async send(file: File): Promise<void> {
+    this.fault = '';
+    this.came = undefined;
+    this.look = undefined;
+    this.#id = nanoid();
+    try {
+      this.sent = 0;
+      for (let at = 0; at < file.size;) {
+        const response = await fetch(`/api/v1/kitchen/incoming/${this.#id}?at=${at}`, {
+          method: 'PUT',
+          headers: { 'content-type': 'application/octet-stream' },
+          body: file.slice(at, at + piece),
+        });
+        if (!response.ok) throw new Error(await wordsOf(response));
+        at = ((await response.json()) as { here: number }).here;
+        this.sent = at / file.size;
+      }
+      this.looking = true;
+      this.look = await api('GET', `/api/v1/kitchen/incoming/${this.#id}`);
+    } catch (refusal) {
+      this.fault = (refusal as Error).message;
+    } finally {
+      this.sent = undefined;
+      this.looking = false;
+    }
+  }
+
+  async take(): Promise<void> {
+    this.fault = '';
+    this.taking = true;
+    try {
+      const { came } = await api<{ came: number }>('POST', `/api/v1/kitchen/incoming/${this.#id}`, {
+        stays: this.stays,
+      });
+      this.came = came;
+      this.look = undefined;
+      await refresh();
+    } catch (refusal) {
+      this.fault = (refusal as Error).message;
+    } finally {
+      this.taking = false;
+    }
+  }
+
+  async leave(): Promise<void> {
+    await api('DELETE', `/api/v1/kitchen/incoming/${this.#id}`).catch(() => undefined);
+    this.look = undefined;
+  }
+}
+
+/** What a refusal says. */
+async function wordsOf(response: Response): Promise<string> {
+  const { detail, title } = (await response.json().catch(() => ({}))) as {
+    detail?: string;
+    title?: string;
+  };
+  return detail ?? title ?? `The server answered ${response.status}.`;
+}

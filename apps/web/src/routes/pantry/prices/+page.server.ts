@@ -1,0 +1,19 @@
+import { pantryIn } from '@tender-crumb/core';
+import { kitchen } from '$lib/server/kitchen.ts';
+import { breadsOfBook } from '$lib/server/store/book-list.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
+import { usedIngredients } from '$lib/server/store/used-ingredients.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => {
+  const db = await kitchen();
+  const household = await readHousehold(db);
+  const pantry = pantryIn(household);
+  const used = await usedIngredients(db);
+  return {
+    household,
+    breads: await breadsOfBook(db),
+    // What is baked with, but for water; the rest of the catalogue can be priced on its bag or label.
+    used: used.filter((id) => id !== 'water' && pantry.has(id)),
+  };
+};
