@@ -1,4 +1,13 @@
-import { createWriteStream, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import {
+  closeSync,
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -52,6 +61,8 @@ export async function takePiece(
     throw new Problem(409, 'A piece is missing', [
       { where: 'query.at', what: `${here} bytes are here` },
     ]);
+  // An empty file is one too, and is told so when it is looked at.
+  closeSync(openSync(file, 'a', 0o600));
   if (body)
     await pipeline(
       Readable.fromWeb(body as never),

@@ -1,5 +1,14 @@
 import { Unzip, UnzipInflate, UnzipPassThrough, type UnzipFile } from 'fflate';
-import { createReadStream, closeSync, mkdirSync, openSync, rmSync, writeSync } from 'node:fs';
+import {
+  closeSync,
+  createReadStream,
+  fstatSync,
+  mkdirSync,
+  openSync,
+  readSync,
+  rmSync,
+  writeSync,
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 import { archiveTableNames, manifestEntry, tableEntry } from './tables.ts';
 
@@ -27,6 +36,20 @@ const known = new Set<string>([
 ]);
 const isPhoto = (name: string): boolean =>
   /^photos\/[A-Za-z0-9_-]{1,80}(?:\.small)?\.jpg$/.test(name);
+
+/** Whether a file ends as a zip does: with its directory’s last record, or that and a remark. */
+function hasEnd(file: string): boolean {
+  const handle = openSync(file, 'r');
+  try {
+    const { size } = fstatSync(handle);
+    const tail = Buffer.alloc(Math.min(size, 22 + 0xffff));
+    readSync(handle, tail, 0, tail.length, size - tail.length);
+    const at = tail.lastIndexOf(Buffer.from([0x50, 0x4b, 5, 6]));
+    return at >= 0 && at + 22 <= tail.length;
+  } finally {
+    closeSync(handle);
+  }
+}
 
 /**
  * Unpacks a household's file into a folder, piece by piece: no entry but those that belong there, none larger than it
@@ -97,6 +120,10 @@ export async function unpack(file: string, folder: string): Promise<void> {
     entry.start();
   };
 
+  if (!hasEnd(file)) {
+    rmSync(folder, { recursive: true, force: true });
+    throw new ArchiveRefused('It is no zip, or half a file: its end is missing.');
+  }
   const unzip = new Unzip(take);
   unzip.register(UnzipInflate);
   unzip.register(UnzipPassThrough);
@@ -111,7 +138,7 @@ export async function unpack(file: string, folder: string): Promise<void> {
     refuse('It is no zip, or a damaged one.');
   }
   if (!refused && entries === 0) refuse('It is no zip, or an empty one.');
-  if (!refused && openEntries > 0) refuse('It is half a file: its end is missing.');
+  if (!refused && openEntries > 0) refuse('It is damaged: something in it has no end.');
   if (!refused && !seen.has(manifestEntry))
     refuse('It is not the file of a household that this program wrote.');
   if (refused) {
