@@ -496,7 +496,7 @@ test.describe('a bake', () => {
     await expect(page.getByText('dense · rye, I think')).toBeVisible();
     await expect(page.getByText('All written down')).toBeVisible();
     await visit(page, '/book');
-    const row = page.getByRole('listitem').filter({ hasText: 'Bread of the neighbours' });
+    const row = page.getByRole('row').filter({ hasText: 'Bread of the neighbours' });
     await expect(row).toContainText('as it should be');
     await visit(page, '/bake');
     await expect(page.getByText('Bread of the neighbours')).toHaveCount(0);

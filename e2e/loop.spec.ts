@@ -103,9 +103,10 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
 
   // The book has it, with what was added and what follows.
   await page.getByRole('link', { name: 'To the book' }).click();
-  const entry = page.getByRole('listitem').filter({ hasText: 'A little tight at first.' });
-  await expect(entry).toContainText(/g water/);
-  await entry.getByRole('link', { name: 'What it taught, and next time' }).click();
+  const entry = page.getByRole('row').filter({ hasText: 'A little tight at first.' });
+  await expect(entry).toContainText('good');
+  await entry.getByRole('link').first().click();
+  await expect(page.getByRole('table').filter({ hasText: 'planned' })).toContainText('added');
   await expect(page.getByText('Next time, as the formula stands:')).toBeVisible();
 
   // The same formula, next time: moved, and surer.

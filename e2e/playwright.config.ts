@@ -12,6 +12,8 @@ export default defineConfig({
   outputDir: '../test-results',
   use: {
     viewport: { width: 1280, height: 800 },
+    // What the tests put in the server’s way must reach the page; one of them is about the worker itself.
+    serviceWorkers: 'block',
     // Only what really moves on the page may be waited for.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions,

@@ -86,6 +86,8 @@ describe('the book of a household', () => {
     expect(await bakes('')).to.deep.equal(['b1', 'b2', 'b3']);
     expect(await bakes('?season=winter')).to.deep.equal(['b1']);
     expect(await bakes('?day=2026-05-11')).to.deep.equal(['b2', 'b3']);
+    expect(await bakes('?day=2026-05')).to.deep.equal(['b2', 'b3']);
+    expect(await bakes('?day=2026-13')).to.deep.equal(['b1', 'b2', 'b3']);
     expect(await bakes('?method=mixer')).to.deep.equal(['b2']);
     expect(await bakes('?stars=4')).to.deep.equal(['b3']);
     expect(await bakes('?words=weir')).to.deep.equal(['b1', 'b2']);

@@ -37,7 +37,7 @@ export class TestServer {
     this.#url = await new Promise<string>((done, failed) => {
       child.stdout!.on('data', (chunk: Buffer) => {
         this.#said += chunk.toString();
-        const address = /http:\/\/[\d.:]+\/\s/.exec(this.#said)?.[0];
+        const address = /https?:\/\/[\d.:]+\/\s/.exec(this.#said)?.[0];
         if (address) done(address.replace(/\/\s$/, ''));
       });
       child.once('exit', (code) =>

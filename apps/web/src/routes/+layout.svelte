@@ -9,6 +9,7 @@
   import SunMoon from '@lucide/svelte/icons/sun-moon';
   import { onMount } from 'svelte';
   import LearningMark from '$lib/book/LearningMark.svelte';
+  import { away } from '$lib/away/away.svelte.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
   import ShortcutSheet from '$lib/ui/ShortcutSheet.svelte';
@@ -39,10 +40,10 @@
   const Look = $derived(looks[theme].icon);
 
   onMount(() => {
-    const end = sync.follow();
+    const ends = [sync.follow(), away.follow()];
     // From here on the page answers to hands, which is what a test waits for.
     document.documentElement.dataset['ready'] = 'yes';
-    return end;
+    return () => ends.forEach((end) => end());
   });
 
   function nextTheme() {
@@ -120,6 +121,12 @@
   </div>
 </header>
 <SyncMark />
+{#if away.now && !sync.isStuck}
+  <p class="no-print border-b-2 border-act bg-act-tint px-4 py-2" role="status">
+    <b>The server is away.</b> This page is as it was last; what you tap is kept here, and sent when it
+    is back.
+  </p>
+{/if}
 <LearningMark learning={data.learning} />
 {#if data.watched && !onBake}
   <!-- Fetched where something is planned only; its room is kept, so that nothing moves under a finger. -->

@@ -24,7 +24,11 @@
   );
   const byDay = $derived(new SvelteMap(days.map((d) => [d.day, d])));
   const lengthOf = (month: number) => new Date(Date.UTC(year, month + 1, 0)).getUTCDate();
-  const iso = (month: number, day: number) =>
+  const bakesIn = (month: number) =>
+    days
+      .filter((d) => d.day.startsWith(iso(month).slice(0, 7)))
+      .reduce((sum, d) => sum + d.bakes, 0);
+  const iso = (month: number, day = 1) =>
     `${year}-${String(month + 1).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
 </script>
 
@@ -37,25 +41,28 @@
       >{/if}
     <span class="quiet">The fuller the bowl, the better the best bread of that day.</span>
   </p>
-  <div class="year" role="group" aria-label="Days of {year} on which something was baked">
+  <div class="year" role="group" aria-label="Months of {year}, with what was baked in them">
     {#each months as name, month (month)}
-      <span class="month">{name}</span>
-      <div class="days">
+      <a
+        class="month"
+        href={link({ day: iso(month).slice(0, 7) })}
+        aria-label="{name} {year}: {bakesIn(month)} {bakesIn(month) === 1 ? 'bake' : 'bakes'}"
+        >{name} <span class="quiet">{bakesIn(month) || ''}</span></a
+      >
+      <div class="days" aria-hidden="true">
         {#each { length: lengthOf(month) }, i}
           {@const known = byDay.get(iso(month, i + 1))}
           {#if known}
-            <a
+            <span
               class="day"
-              href={link({ day: known.day })}
               title="{known.day}: {known.bakes} {known.bakes === 1
                 ? 'bake'
                 : 'bakes'}{known.stars === null ? '' : `, ${judgements[known.stars - 1]}`}"
-              aria-label="{known.day}, {known.bakes} {known.bakes === 1 ? 'bake' : 'bakes'}"
             >
               <span class="filled" style:height="{known.stars === null ? 12 : 20 * known.stars}%"
               ></span>
               {#if known.bakes > 1}<span class="many">{known.bakes}</span>{/if}
-            </a>
+            </span>
           {:else}
             <span class="none"></span>
           {/if}
@@ -73,8 +80,18 @@
     gap: 0.25rem 0.6rem;
   }
   .month {
-    font-size: 0.85rem;
-    color: var(--soft);
+    display: flex;
+    gap: 0.4rem;
+    justify-content: space-between;
+    align-items: center;
+    color: var(--rim);
+    font-weight: 600;
+  }
+  @media (pointer: coarse) {
+    .month {
+      min-height: 2.75rem;
+      min-width: 3.6rem;
+    }
   }
   .days {
     display: grid;
@@ -96,9 +113,6 @@
     border: 1.5px solid var(--rim);
     border-radius: 2px 2px 9px 9px;
     background: var(--enamel);
-  }
-  .day:hover {
-    background: var(--sunk);
   }
   .filled {
     position: absolute;

@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync } from 'node:fs';
-import { homedir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { dataFolder } from './data-folder.ts';
 import { StorageFault, storageFault } from './database/fault.ts';
 import { lockFolder } from './database/lock.ts';
 import { openDatabase, type Database } from './database/open.ts';
@@ -11,11 +11,7 @@ export const isDemo = (): boolean => process.env['TENDER_CRUMB_DEMO'] === '1';
 
 /** The database file: in `TENDER_CRUMB_DATA`, demo and own data each in a folder of its own. */
 export const databaseFile = (demo = isDemo()): string =>
-  join(
-    process.env['TENDER_CRUMB_DATA'] || join(homedir(), '.tender-crumb'),
-    demo ? 'demo' : 'own',
-    'tender-crumb.db',
-  );
+  join(dataFolder(), demo ? 'demo' : 'own', 'tender-crumb.db');
 
 interface Opened {
   readonly db: Database;

@@ -74,7 +74,7 @@
         came === 0
           ? 'All of them were here already.'
           : `${came} of ${read.bakes.length} came in; the others were here already.`;
-      if (came === read.bakes.length) said = `${came} bakes came in.`;
+      if (came === read.bakes.length) said = `${came} ${came === 1 ? 'bake' : 'bakes'} came in.`;
       text = '';
       await refresh();
     } catch (refusal) {

@@ -13,6 +13,9 @@ export type Season = keyof typeof seasons;
 const idIn = (text: string | null): string | undefined =>
   text !== null && /^[A-Za-z0-9_-]{1,80}$/.test(text) ? text : undefined;
 
+/** A month, as ISO 8601 has it. */
+const isMonth = (text: string): boolean => /^\d{4}-(?:0[1-9]|1[0-2])$/.test(text);
+
 /** Longest text that is looked for. */
 const longest = 200;
 
@@ -36,7 +39,7 @@ export function bookAsked(query: URLSearchParams): BookAsked & { readonly season
       ? { season: season as Season, months: seasons[season as Season] }
       : {}),
     ...(Number.isInteger(stars) && stars >= 1 && stars <= 5 ? { stars } : {}),
-    ...(isDay(day) ? { day } : {}),
+    ...(isDay(day) || isMonth(day) ? { day } : {}),
     ...(words === '' ? {} : { words }),
   };
 }

@@ -5,12 +5,16 @@ import { houseAddresses, isOpenToHouse, type Listening } from '../gate/names.ts'
 const bracketed = (host: string): string => (host.includes(':') ? `[${host}]` : host);
 
 /** Where a tablet in the house opens the kitchen; empty where nobody but this machine can. */
-export function tabletAddresses(listening: Listening, port: number): string[] {
+export function tabletAddresses(
+  listening: Listening,
+  port: number,
+  secure = process.env['TENDER_CRUMB_HTTPS'] === '1',
+): string[] {
   if (!isOpenToHouse(listening)) return [];
   const all = houseAddresses();
   const one = bracketed(listening.host.toLowerCase());
   const open = /^(?:0\.0\.0\.0|\[::\])$/.test(one) ? all : [one];
-  return open.map((address) => `http://${address}:${port}/`);
+  return open.map((address) => `${secure ? 'https' : 'http'}://${address}:${port}/`);
 }
 
 /** An address with the code behind it, which a browser keeps to itself. */
@@ -22,12 +26,20 @@ export async function greeting(
   listening: Listening,
   port: number,
   proxied: boolean,
+  secure = false,
 ): Promise<string> {
   const open = isOpenToHouse(listening);
   const anywhere = /^(?:0\.0\.0\.0|\[::\])$/.test(bracketed(listening.host));
   const here = open && anywhere ? '127.0.0.1' : bracketed(listening.host);
-  const lines = [`Tender Crumb is at http://${here}:${port}/`];
-  const tablets = tabletAddresses(listening, port);
+  const lines = [`Tender Crumb is at ${secure ? 'https' : 'http'}://${here}:${port}/`];
+  const tablets = tabletAddresses(listening, port, secure);
+  if (secure)
+    lines.push(
+      '',
+      'Each browser asks once whether it may trust this certificate, because no company signed it:',
+      'take “advanced” or “details” there, and go on. The screen then stays awake, pages open without',
+      'the server, and nobody in the house reads along.',
+    );
   if (proxied || open) {
     if (tablets.length > 0)
       lines.push('', 'On a tablet or phone in this house:', ...tablets.map((a) => `  ${a}`));

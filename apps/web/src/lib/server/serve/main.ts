@@ -1,15 +1,19 @@
 /** Serves the built application. Settings: HOST, PORT, TENDER_CRUMB_DATA, TENDER_CRUMB_DEMO, … */
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { turnAway } from '../gate/doors.ts';
 import { securityHeaders, withCharset } from '../gate/headers.ts';
-import { listening } from '../gate/names.ts';
+import { listening, ownNames } from '../gate/names.ts';
+import { dataFolder } from '../data-folder.ts';
+import { certificateIn } from './certificate.ts';
 import { greeting } from './greeting.ts';
 
 const { host } = listening();
 const port = Number(process.env['PORT'] || 4310);
 const proxied = process.env['TENDER_CRUMB_PROXY'] === '1';
+const secure = process.env['TENDER_CRUMB_HTTPS'] === '1';
 
 // Who connects is the socket's word; no header of a request takes its place.
 for (const name of ['ADDRESS_HEADER', 'HOST_HEADER', 'PORT_HEADER', 'ORIGIN']) {
@@ -42,7 +46,7 @@ function dressFile(response: ServerResponse): void {
   }) as typeof response.writeHead;
 }
 
-const server = createServer((request, response) => {
+const serve = (request: IncomingMessage, response: ServerResponse): void => {
   dressFile(response);
   const { headers } = request;
   if (proxied) headers.host = one(headers['x-forwarded-host']) ?? headers.host;
@@ -57,12 +61,17 @@ const server = createServer((request, response) => {
       .end(`${away.title}.\n`);
     return;
   }
-  const scheme = proxied && one(headers['x-forwarded-proto']) === 'https' ? 'https' : 'http';
+  const scheme =
+    secure || (proxied && one(headers['x-forwarded-proto']) === 'https') ? 'https' : 'http';
   headers['x-forwarded-proto'] = scheme;
   // A browser always says where a post comes from; what says nothing is a tool.
   if (!headers.origin && !headers['sec-fetch-site']) headers.origin = `${scheme}://${headers.host}`;
   handler(request, response, () => response.writeHead(404).end());
-});
+};
+
+const server = secure
+  ? createSecureServer(await certificateIn(dataFolder(), ownNames(listening())), serve)
+  : createServer(serve);
 
 server.on('error', (fault: NodeJS.ErrnoException) => {
   const taken = fault.code === 'EADDRINUSE';
@@ -71,7 +80,7 @@ server.on('error', (fault: NodeJS.ErrnoException) => {
 });
 server.listen(port, host, () => {
   const { port: bound } = server.address() as AddressInfo;
-  void greeting(listening(), bound, proxied).then((text) => console.log(text));
+  void greeting(listening(), bound, proxied, secure).then((text) => console.log(text));
 });
 
 /** After this long the process ends, whatever is still under way, ms. */

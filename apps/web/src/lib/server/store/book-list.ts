@@ -12,7 +12,7 @@ export interface BookAsked {
   readonly months?: readonly number[] | undefined;
   /** Place among the judgements. */
   readonly stars?: number | undefined;
-  /** ISO date. */
+  /** ISO date, or a month of it. */
   readonly day?: string | undefined;
   /** Words of its bread, its outcome, its notes. */
   readonly words?: string | undefined;
@@ -49,7 +49,7 @@ const fitting = (db: Database, asked: BookAsked) => {
       selectBakes(db)
         .$if(formula !== undefined, (q) => q.where('b.formula_id', '=', formula!))
         .$if(method !== undefined, (q) => q.where('b.method', '=', method!))
-        .$if(day !== undefined, (q) => q.where('b.day', '=', day!))
+        .$if(day !== undefined, (q) => q.where('b.day', 'like', `${day!}%`))
         .$if(stars !== undefined, (q) =>
           q.where(sql<boolean>`json_extract(b.outcome, '$.stars') = ${stars!}`),
         )

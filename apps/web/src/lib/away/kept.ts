@@ -1,0 +1,30 @@
+/** Pages that open without the server: what a kitchen needs, and the book's first page. */
+const places = /^\/(?:|bench(?:\/[^/]+)?|bake(?:\/[^/]+)?|book|pantry)(?:\/__data\.json)?\/?$/;
+
+/** Whether a page is kept for when the server is away. */
+export const isKept = ({ pathname }: Pick<URL, 'pathname'>): boolean =>
+  places.test(pathname) || pathname === '/__data.json';
+
+/**
+ * Under what an answer is kept: its address, without what the program says of itself in it.
+ *
+ * @example keptKey(new URL('http://x/bake/__data.json?x-sveltekit-invalidated=01')) // '/bake/__data.json'
+ */
+export function keptKey(url: URL): string {
+  const query = new URLSearchParams(url.search);
+  query.delete('x-sveltekit-invalidated');
+  query.delete('x-sveltekit-trailing-slash');
+  const text = query.toString();
+  return text === '' ? url.pathname : `${url.pathname}?${text}`;
+}
+
+/** What is said where a page was never opened here. */
+export const offlinePage = `<!doctype html>
+<html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
+<title>The server is away · Tender Crumb</title>
+<style>body{font:1.1rem/1.5 system-ui,sans-serif;margin:0;padding:2rem;color-scheme:light dark;background:light-dark(#f3f6fa,#0c1424);color:light-dark(#13203a,#eaf0fc)}a{color:inherit;display:inline-block;padding:.7rem 0}</style>
+<h1>The server is away</h1>
+<p>This page was not opened on this device before, so that nothing of it is here. What was opened is: the shelf, its
+formulas, and the bakes under way. What you tap there is kept, and sent when the server is back.</p>
+<p><a href="/">The shelf</a><br><a href="/bake">Bake day</a></p>
+</html>`;

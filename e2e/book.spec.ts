@@ -1,0 +1,228 @@
+import { readFileSync } from 'node:fs';
+import { expect, serve, test, visit, type Served } from './fixtures.ts';
+
+test.use({ household: 'baking' });
+
+test.describe('a season is walked through', () => {
+  test('found by a word, set aside, compared with the one before', async ({ page }) => {
+    await visit(page, '/book');
+    await expect(page.getByRole('heading', { name: /Book/ })).toContainText(/\d+ bakes/);
+    await page.getByLabel('Words of it').fill('soup');
+    await page.getByLabel('Words of it').press('Enter');
+    await expect(page.getByRole('heading', { name: /Book/ })).toContainText('1 bake that fit');
+    await expect(page.getByRole('row').filter({ hasText: 'Like soup' })).toContainText('odd');
+    await page.getByRole('link', { name: 'Lockside tin loaf, white' }).click();
+    await expect(page.getByText('it felt so far from its forecast')).toBeVisible();
+    await page.getByRole('button', { name: 'Set it aside' }).click();
+    await expect(page.getByText('the book learns nothing from it')).toBeVisible();
+    await page.getByRole('link', { name: 'Side by side' }).click();
+    await expect(page.getByRole('table')).toContainText('how it came out');
+    await expect(page.getByRole('heading', { name: 'Which of them stood where?' })).toBeVisible();
+    await page.goBack();
+    await page.getByRole('button', { name: 'Let it count again' }).click();
+    await expect(page.getByText('It taught less than another bake')).toBeVisible();
+  });
+
+  test('the list is filtered, its address is a link, and its bakes are ticked to compare', async ({
+    page,
+  }) => {
+    await visit(page, '/book');
+    await page.getByLabel('Bread', { exact: true }).selectOption({ label: 'Porridge-oat rolls' });
+    await expect(page).toHaveURL(/formula=porridge-rolls/);
+    await page.getByLabel('Made').selectOption({ label: 'bowl of a mixer' });
+    await expect(page).toHaveURL(/method=mixer/);
+    const boxes = page.getByRole('checkbox');
+    await boxes.nth(0).check();
+    await expect(page.getByText('Tick another to compare')).toBeVisible();
+    await boxes.nth(1).check();
+    await page.getByRole('link', { name: 'Compare these 2' }).click();
+    await expect(page.getByRole('heading', { name: 'Side by side' })).toBeVisible();
+  });
+
+  test('what helped is told from what only seemed to, and one trial is suggested', async ({
+    page,
+  }) => {
+    await visit(page, '/book/helped?formula=wash-house-hundred');
+    await page.getByRole('radio', { name: 'height' }).click();
+    const first = page.getByRole('listitem').filter({ hasText: 'dough after mixing' });
+    await expect(first).toContainText('helped');
+    await visit(page, '/book/helped?formula=porridge-rolls');
+    const mixer = page.getByRole('listitem').filter({ hasText: 'bowl of a mixer' });
+    await expect(mixer).toContainText(/Too few to tell|No telling|may have helped/);
+    await expect(mixer).not.toContainText('It helped');
+    await expect(
+      page.getByRole('heading', { name: 'The trial that would tell most' }),
+    ).toBeVisible();
+    // The window of this house stands beside that of its kind.
+    await visit(page, '/book/helped?formula=sluice-gate-plait');
+    await expect(page.getByText(/by \d+ loaves/)).toBeVisible();
+  });
+
+  test('what went wrong goes by the bake’s own record, and one change is taken to the formula', async ({
+    page,
+  }) => {
+    await visit(page, '/book?words=soup');
+    await page.getByRole('link', { name: 'Lockside tin loaf, white' }).click();
+    await page.getByRole('button', { name: 'Spread flat' }).click();
+    const causes = page.getByRole('region', { name: 'What probably happened' });
+    await expect(causes.getByRole('listitem').first()).toContainText('too loose');
+    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+    await expect(page.getByText('it stands among the corrections of the formula')).toBeVisible();
+    await page.getByRole('link', { name: 'To the bench' }).click();
+    await expect(page.getByText('The dough was too loose.').first()).toBeVisible();
+  });
+
+  test('every figure opens to the bakes that it rests on; any two measures are drawn', async ({
+    page,
+  }) => {
+    await visit(page, '/book/learned');
+    await page.getByRole('link', { name: 'Whole wheat, brown paper drinks' }).click();
+    const evidence = page.getByRole('region', { name: /the evidence/ });
+    await expect(evidence.getByRole('listitem').first()).toContainText(
+      'Lockside tin loaf, whole wheat',
+    );
+    await visit(page, '/book/drawn');
+    await page.getByRole('button', { name: 'Is it slower in a cold room?' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+      'Is it slower in a cold room?',
+    );
+    await expect(page.getByRole('img', { name: /bakes: first rise along/ })).toBeVisible();
+  });
+
+  test('a round of practice, by keys; where one leans is told after some', async ({ page }) => {
+    await visit(page, '/book/practice');
+    for (let i = 0; i < 7; i += 1) {
+      await page.keyboard.press('3');
+      await expect(page.getByRole('status').first()).toContainText(/Right|Better/);
+      await page.keyboard.press('n');
+      await expect(page.getByRole('group', { name: 'What do you do?' })).toBeVisible();
+    }
+    await expect(page.getByText(/\d of 7 right/)).toBeVisible();
+    await page.reload();
+    await expect(page.getByText(/\d of 7 right/)).toBeVisible();
+    await page.getByRole('radio', { name: 'A loaf before the oven' }).click();
+    await expect(page.getByText('The poke', { exact: true })).toBeVisible();
+  });
+
+  test('what a bread cost, with a meter that was read; prices are settled once', async ({
+    page,
+  }) => {
+    await visit(page, '/book?words=soup');
+    await page.getByRole('link', { name: 'Lockside tin loaf, white' }).click();
+    const cost = page.getByRole('region', { name: 'What it cost' });
+    await expect(cost).toContainText('reckoned');
+    await cost.getByLabel(/Read off a meter/).fill('900');
+    await cost.getByRole('button', { name: 'Keep it' }).click();
+    await expect(cost.getByRole('alert')).toContainText('0 to 100');
+    await cost.getByLabel(/Read off a meter/).fill('0.6');
+    await cost.getByRole('button', { name: 'Keep it' }).click();
+    await expect(cost).toContainText('0.60 kWh, read');
+    await visit(page, '/pantry/prices');
+    const currency = page.getByLabel('Currency');
+    await currency.fill('pounds');
+    await currency.press('Tab');
+    await expect(page.getByText('Three letters, such as EUR or GBP.')).toBeVisible();
+    await currency.fill('gbp');
+    await currency.press('Tab');
+    await expect(page.getByText('by its bags').first()).toContainText('£');
+  });
+});
+
+test.describe('yours to keep', () => {
+  test.describe.configure({ timeout: 120_000 });
+  let empty: Served;
+  test.afterEach(() => empty?.stop());
+
+  test('everything out of one kitchen, looked at and taken into an empty one', async ({ page }) => {
+    await visit(page, '/book/yours');
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Everything, as one file' }).click();
+    const file = await (await download).path();
+    expect(readFileSync(file).subarray(0, 2).toString()).toBe('PK');
+
+    empty = await serve({ TENDER_CRUMB_DEMO: '0' });
+    await visit(page, `${empty.url}/book/yours`);
+    await page.getByLabel('Pick the file').setInputFiles(file);
+    const inside = page.getByRole('region', { name: 'What is in the file' });
+    await expect(inside.getByRole('row').filter({ hasText: 'bakes' })).toContainText(/\d{2,}/);
+    await inside.getByRole('button', { name: 'Take it in' }).click();
+    await expect(page.getByText(/things came in/)).toBeVisible({ timeout: 30_000 });
+    await visit(page, `${empty.url}/book?words=soup`);
+    await expect(page.getByRole('row').filter({ hasText: 'Like soup' })).toBeVisible();
+
+    // A text that is called a zip is refused in words.
+    await visit(page, `${empty.url}/book/yours`);
+    await page
+      .getByLabel('Pick the file')
+      .setInputFiles({
+        name: 'mine.zip',
+        mimeType: 'application/zip',
+        buffer: Buffer.from('hello'),
+      });
+    await expect(page.getByRole('alert').filter({ hasText: 'no zip' })).toBeVisible();
+
+    // A copy is made, a formula is added, the copy is put back.
+    await page.getByRole('button', { name: 'Make a copy now' }).click();
+    await expect(page.getByText('A copy was made.')).toBeVisible();
+    await page.getByRole('button', { name: 'Put it back' }).first().click();
+    const asked = page.getByRole('alertdialog');
+    await expect(asked).toContainText('becomes a copy itself');
+    await asked.getByRole('button', { name: 'Put it back' }).click();
+    await expect(page.getByText('It is put back.')).toBeVisible();
+    await expect(page.getByText('what stood here before')).toBeVisible();
+  });
+
+  test('bakes from a table of one’s own, its columns matched', async ({ page }) => {
+    await visit(page, '/book/yours');
+    await page.getByLabel('Pick the table').setInputFiles({
+      name: 'old.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'When,Loaf,Score,Remarks\n3/5/2019,Grandmother’s tin loaf,4/5,dense at the foot\n31/2/2019,x,1,\n',
+      ),
+    });
+    await expect(page.getByLabel('What “When” is')).toHaveValue('day');
+    await expect(page.getByRole('alert').filter({ hasText: 'is no day' })).toContainText('row 3');
+    await page.getByRole('button', { name: 'Bring 1 bake along' }).click();
+    await expect(page.getByText('1 bake came in.')).toBeVisible();
+    await visit(page, '/book?words=grandmother');
+    await expect(page.getByRole('row').filter({ hasText: 'Grandmother’s tin loaf' })).toContainText(
+      'good',
+    );
+  });
+});
+
+test.describe('away from the server', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('shelf, formula and the bake under way open without it; it is said, and it comes back', async ({
+    page,
+  }) => {
+    const server = await serve();
+    try {
+      await visit(page, `${server.url}/`);
+      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+      await page.reload();
+      // The worker keeps the pages that a kitchen needs, one after the other.
+      await expect
+        .poll(
+          () =>
+            page.evaluate(async () =>
+              Boolean(await (await caches.open('pages')).match('/bench/lockside-white')),
+            ),
+          { timeout: 30_000 },
+        )
+        .toBe(true);
+      await server.stop('SIGKILL');
+      await page.goto(`${server.url}/bench/lockside-white`);
+      await expect(page.getByText('The server is away.')).toBeVisible();
+      await expect(page.getByLabel('Grams of water')).toBeVisible();
+      await page.goto(`${server.url}/bake/under-way`);
+      await expect(page.getByRole('heading', { level: 1 })).toContainText('Sluice-gate');
+      await page.goto(`${server.url}/book/compare?of=a,b`);
+      await expect(page.getByRole('heading', { name: 'The server is away' })).toBeVisible();
+    } finally {
+      await server.stop();
+    }
+  });
+});
