@@ -38,8 +38,12 @@ worker.addEventListener('activate', (event) => {
   );
 });
 
+/** Whether the server did not answer the last time. */
+let isAway = false;
+
 /** Tells every page whether what it shows came from the server. */
 async function tell(away: boolean): Promise<void> {
+  isAway = away;
   for (const client of await worker.clients.matchAll()) client.postMessage({ away });
 }
 
@@ -109,5 +113,8 @@ async function keep(): Promise<void> {
 
 worker.addEventListener('message', (event: ExtendableMessageEvent) => {
   const { wanted } = event.data as { wanted?: 'pages' };
-  if (wanted === 'pages') event.waitUntil(keep());
+  if (wanted !== 'pages') return;
+  // A page that was just opened has not heard how it came.
+  event.source?.postMessage({ away: isAway });
+  event.waitUntil(keep());
 });

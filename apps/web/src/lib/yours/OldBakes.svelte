@@ -85,8 +85,8 @@
   }
 </script>
 
-<section class="bowl grid content-start gap-3 p-5" aria-labelledby="old" id="old">
-  <h2 class="text-xl">Bakes from before</h2>
+<section class="bowl grid content-start gap-3 p-5" aria-labelledby="old-bakes" id="old">
+  <h2 id="old-bakes" class="text-xl">Bakes from before</h2>
   <p>
     From a table of your own, as CSV: one row a bake. Its room, bags and formula are not known, so
     that they stand in the book as assumed.

@@ -79,6 +79,7 @@
       >{label}
       <select
         class="field max-w-44"
+        aria-label={label}
         value={value ?? ''}
         onchange={(e) => ask({ [name]: e.currentTarget.value })}
       >
