@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BakeEvent } from '@tender-crumb/core';
@@ -10,6 +11,9 @@ import { print, time } from './measure.ts';
 
 const formulaCount = 1000;
 const bakeCount = 5000;
+const photoCount = 500;
+/** A photo as it is kept, bytes. */
+const photoBytes = 350_000;
 const today = new Date('2026-11-20T12:00:00Z');
 
 /** A database with copies of the demo household's formulas and bakes, lessons and all. */
@@ -73,7 +77,50 @@ async function fill(file: string): Promise<void> {
         .execute();
     }
   });
+  const photos = join(file, '..', 'photos');
+  mkdirSync(photos, { recursive: true });
+  for (let n = 0; n < photoCount; n += 1) {
+    const id = `photo${n}`;
+    writeFileSync(join(photos, `${id}.jpg`), randomBytes(photoBytes));
+    writeFileSync(join(photos, `${id}.small.jpg`), randomBytes(20_000));
+    await db
+      .insertInto('photo')
+      .values({
+        id,
+        bake_id: `b${data.bakes.length + n}`,
+        step: 'taste',
+        at: today.toISOString(),
+        width: 1600,
+        height: 1200,
+        bytes: photoBytes,
+        digest: id,
+      })
+      .execute();
+  }
   await db.destroy();
+}
+
+/** Memory of a process that is its own, MB. */
+const residentMb = (pid: number): number =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
+
+/** Streams everything out, and looks at the server's memory all the while. */
+async function exporting(url: string, pid: number) {
+  const before = residentMb(pid);
+  let most = before;
+  let bytes = 0;
+  const begun = performance.now();
+  const { body } = await fetch(`${url}/api/v1/kitchen`);
+  for await (const chunk of body as unknown as AsyncIterable<Uint8Array>) {
+    bytes += chunk.byteLength;
+    most = Math.max(most, residentMb(pid));
+  }
+  return {
+    median: Math.round(most - before),
+    unit: 'MB',
+    file: `${(bytes / 1024 ** 2).toFixed(0)} MB`,
+    seconds: Number(((performance.now() - begun) / 1000).toFixed(1)),
+  };
 }
 
 /** Starts the server; gives its address and how long it took to a first answer. */
@@ -125,6 +172,9 @@ try {
   const pages: ReadonlyArray<readonly [string, string]> = [
     ['the shelf page', '/'],
     ['the book page', '/book'],
+    ['the book, filtered by season and word', '/book?season=autumn&words=loaf'],
+    ['the book, two bakes compared', '/book/compare?of=b900,b901'],
+    ['the book, one bake', '/book/b900'],
   ];
   for (const [measure, path] of pages) {
     const page = await time(() => get(path), { runs: 150, warm: 60 });
@@ -136,6 +186,14 @@ try {
       times: Number((page.median / empty.median).toFixed(1)),
     });
   }
+
+  // Everything out: how much the server grows while it streams, and how long it takes.
+  const grown = await exporting(url, child.pid!);
+  print({
+    measure: `everything out: ${bakeCount} bakes, ${photoCount} photos`,
+    ...grown,
+    aim: '< 100 MB more than before',
+  });
   child.kill('SIGTERM');
 } finally {
   rmSync(folder, { recursive: true, force: true });

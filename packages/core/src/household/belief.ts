@@ -16,6 +16,8 @@ export interface Belief {
   readonly day?: string;
   /** What noted rises taught of the pace of each leaven, by its key: a normal of its logarithm. */
   readonly paces?: Readonly<Record<string, KnownPace>>;
+  /** What was learned of bags that are used up: kept to be read, and to begin from if one is opened after all. */
+  readonly rested?: Readonly<Record<string, { readonly mean: number; readonly sd: number }>>;
   /** What bakes measured apart from their doughs; see measured.ts. */
   readonly measured?: Readonly<Record<string, KnownMeasure>>;
   /** How loaves of each bread came out against where they were felt, by the key of its departure. */
@@ -99,13 +101,15 @@ export function placeOf({ keys }: Belief, key: string): number | undefined {
 /** Mean departure of a key; 0 where nothing was learned. */
 export function departure(belief: Belief, key: string): number {
   const at = placeOf(belief, key);
-  return at === undefined ? 0 : belief.mean[at]!;
+  return at === undefined ? (belief.rested?.[key]?.mean ?? 0) : belief.mean[at]!;
 }
 
 /** Standard deviation left in a key, or the catalogue's where nothing was learned. */
 export function doubtOf(belief: Belief, key: string, priorSd: number): number {
   const at = placeOf(belief, key);
-  return at === undefined ? priorSd : Math.sqrt(belief.covariance[at]![at]!);
+  return at === undefined
+    ? (belief.rested?.[key]?.sd ?? priorSd)
+    : Math.sqrt(belief.covariance[at]![at]!);
 }
 
 /**
@@ -125,10 +129,42 @@ export function varianceOf(
   const seen: Array<readonly [number, number]> = [];
   for (const [key, slope] of slopes) {
     const at = placeOf(belief, key);
-    if (at === undefined) variance += (slope * priors.get(key)!) ** 2;
+    if (at === undefined) variance += (slope * doubtOf(belief, key, priors.get(key)!)) ** 2;
     else seen.push([at, slope]);
   }
   for (const [i, a] of seen)
     for (const [j, b] of seen) variance += a * b * belief.covariance[i]![j]!;
   return variance;
+}
+
+/** A belief without some of its keys: their rows and columns left out. */
+export function without(belief: Belief, gone: ReadonlySet<string>): Belief {
+  const kept = belief.keys.flatMap((key, i) => (gone.has(key) ? [] : [i]));
+  if (kept.length === belief.keys.length) return belief;
+  return {
+    ...belief,
+    keys: kept.map((i) => belief.keys[i]!),
+    mean: kept.map((i) => belief.mean[i]!),
+    covariance: kept.map((i) => kept.map((j) => belief.covariance[i]![j]!)),
+  };
+}
+
+/**
+ * A belief in which some figures rest: what is known of each is kept, what it was tied to is not. Bags that are used up
+ * come in no dough any more, and each of them would cost every later bake its row and its column.
+ *
+ * @example rest(belief, new Set(['thirst:bag:blue'])).rested['thirst:bag:blue'].mean // as it was
+ */
+export function rest(belief: Belief, keys: ReadonlySet<string>): Belief {
+  const resting = [...keys].filter((key) => placeOf(belief, key) !== undefined);
+  if (resting.length === 0) return belief;
+  return {
+    ...without(belief, new Set(resting)),
+    rested: {
+      ...belief.rested,
+      ...Object.fromEntries(
+        resting.map((key) => [key, { mean: departure(belief, key), sd: doubtOf(belief, key, 0) }]),
+      ),
+    },
+  };
 }

@@ -1,7 +1,7 @@
 import { householdThen, type Circumstances, type KitchenThen } from '../bake/circumstances.ts';
 import type { BakeEvent } from '../bake/event.ts';
-import type { Formula } from '../formula/formula.ts';
-import { nothingLearned, type Belief } from '../household/belief.ts';
+import { allLines, type Formula } from '../formula/formula.ts';
+import { nothingLearned, rest, thirstKey, type Belief } from '../household/belief.ts';
 import type { Household } from '../household/household.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';
 
@@ -31,6 +31,31 @@ function householdsOf(household: Household): (of: Circumstances) => Household {
   };
 }
 
+/** Bags that are used up, by the place of the last bake that they were in: from there on they rest. */
+function lastOfBags(
+  bakes: readonly BookBake[],
+  { bags }: Household,
+): ReadonlyMap<number, ReadonlySet<string>> {
+  const finished = new Map(
+    bags
+      .filter((b) => b.finished)
+      .map((b) => [b.id, thirstKey({ ingredient: b.ingredient, bag: b.id })]),
+  );
+  if (finished.size === 0) return new Map();
+  const used = new Map<Formula, readonly string[]>();
+  const last = new Map<string, number>();
+  for (const [i, { formula }] of bakes.entries()) {
+    const known =
+      used.get(formula) ??
+      allLines(formula).flatMap((l) => (l.bag && finished.has(l.bag) ? [l.bag] : []));
+    used.set(formula, known);
+    for (const bag of known) last.set(bag, i);
+  }
+  const at = new Map<number, Set<string>>();
+  for (const [bag, i] of last) at.set(i, (at.get(i) ?? new Set<string>()).add(finished.get(bag)!));
+  return at;
+}
+
 /**
  * Learns from bakes on top of what is believed, each in the kitchen that it was made in.
  *
@@ -47,6 +72,7 @@ export function* learnBook(
 ): Generator<number, { belief: Belief; lessons: ReadonlyMap<string, Lesson> }> {
   const lessons = new Map<string, Lesson>();
   const householdAt = householdsOf(household);
+  const resting = lastOfBags(bakes, household);
   let belief = from;
   for (const [i, { id, bread, formula, events, circumstances }] of bakes.entries()) {
     const learned = learnFromBake(formula, events, householdAt(circumstances), belief, bread);
@@ -54,6 +80,8 @@ export function* learnBook(
       belief = learned.belief;
       lessons.set(id, learned.lesson);
     }
+    const gone = resting.get(i);
+    if (gone) belief = rest(belief, gone);
     yield i + 1;
   }
   return { belief, lessons };

@@ -1,4 +1,4 @@
-import { departure, varianceOf, type Belief } from '../household/belief.ts';
+import { departure, varianceOf, without, type Belief } from '../household/belief.ts';
 import { figure } from '../figure/figure.ts';
 import { updateBelief } from './update.ts';
 
@@ -35,17 +35,6 @@ function surprise(belief: Belief, { residual, slopes, priors, passing }: Touch, 
 export function isOdd(belief: Belief, touches: readonly Touch[], feel: number): boolean {
   const [first] = touches;
   return first !== undefined && surprise(belief, first, feel).deviations > oddFrom.value;
-}
-
-/** What a belief says without some of its keys: their rows and columns left out. */
-function without(belief: Belief, gone: ReadonlySet<string>): Belief {
-  const kept = belief.keys.flatMap((key, i) => (gone.has(key) ? [] : [i]));
-  return {
-    ...belief,
-    keys: kept.map((i) => belief.keys[i]!),
-    mean: kept.map((i) => belief.mean[i]!),
-    covariance: kept.map((i) => kept.map((j) => belief.covariance[i]![j]!)),
-  };
 }
 
 /**

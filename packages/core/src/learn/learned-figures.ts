@@ -201,7 +201,7 @@ export function learnedFigures(
     now: LearnedFigure['now'],
     table: LearnedFigure['table'],
   ): LearnedFigure => ({ ...learnedName(key, household, breads), key, now, table, bakes });
-  const ofDough = belief.keys.flatMap((key) => {
+  const ofDough = [...belief.keys, ...Object.keys(belief.rested ?? {})].flatMap((key) => {
     const bakes = belief.bakes[key] ?? 0;
     if (bakes === 0 || !partsOf(key)) return [];
     const table = tableOf(key, household);

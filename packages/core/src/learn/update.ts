@@ -1,4 +1,4 @@
-import { placeOf, type Belief } from '../household/belief.ts';
+import { departure, doubtOf, placeOf, type Belief } from '../household/belief.ts';
 
 /** One look at a dough: how far it stood from the forecast, and what the forecast leans on. */
 export interface Observation {
@@ -26,7 +26,8 @@ export function updateBelief(belief: Belief, seen: Observation): Belief {
   const keys = fresh.length > 0 ? [...belief.keys, ...fresh] : belief.keys;
   const count = keys.length;
   const old = belief.keys.length;
-  const prior = fresh.map((key) => seen.priors.get(key)! ** 2);
+  // What rested begins where it was left.
+  const prior = fresh.map((key) => doubtOf(belief, key, seen.priors.get(key)!) ** 2);
 
   // The slope is nought but for the few keys of this dough.
   const steep: Array<readonly [at: number, slope: number]> = [];
@@ -49,7 +50,7 @@ export function updateBelief(belief: Belief, seen: Observation): Belief {
   const covariance: number[][] = [];
   for (let i = 0; i < count; i += 1) {
     const gain = lean[i]! / variance;
-    mean.push((belief.mean[i] ?? 0) + gain * seen.residual);
+    mean.push((belief.mean[i] ?? departure(belief, keys[i]!)) + gain * seen.residual);
     const before = i < old ? belief.covariance[i]! : undefined;
     if (before && gain === 0 && count === old) {
       // What this dough says nothing of stays as it is, to the very row.

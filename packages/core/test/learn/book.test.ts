@@ -3,6 +3,8 @@ import {
   bakeState,
   completeFormula,
   defaultHousehold,
+  departure,
+  doubtOf,
   kitchenNow,
   learnBook,
   learnFromBake,
@@ -109,5 +111,57 @@ describe('a bake that is given up', () => {
       undefined,
     );
     expect(bakeState([felt(1), ...twice]).felt).to.have.length(1);
+  });
+
+  it('a bag that is used up rests after its last bake, and the rest is learned as if it had not', () => {
+    const of = (bag: string) =>
+      completeFormula({
+        stages: [
+          {
+            lines: [
+              { ingredient: 'bread-flour', grams: 500, bag },
+              { ingredient: 'water', grams: 310 },
+            ],
+          },
+        ],
+      });
+    const [old, now] = [of('old'), of('now')];
+    const bakes = [-6, -4, -5, 2, 3, 1].map((points, i) => ({
+      ...bake(`b${i}`, felt(points)),
+      formula: i < 3 ? old : now,
+    }));
+    const bags = (finished: boolean) => [
+      { id: 'old', name: 'Old sack', ingredient: 'bread-flour', ...(finished ? { finished } : {}) },
+      { id: 'now', name: 'New sack', ingredient: 'bread-flour' },
+    ];
+    const learn = (finished: boolean) => {
+      const steps = learnBook(bakes, { ...defaultHousehold, bags: bags(finished) });
+      for (;;) {
+        const step = steps.next();
+        if (step.done) return step.value;
+      }
+    };
+    const [kept, rested] = [learn(false).belief, learn(true).belief];
+    expect(kept.keys).to.include('thirst:bag:old');
+    expect(rested.keys).to.not.include('thirst:bag:old');
+    for (const key of rested.keys)
+      expect(departure(rested, key), key).to.be.closeTo(departure(kept, key), 1e-9);
+    // What was known of it stays known, as it was when it was last baked with.
+    const [before] = [learnUntil(3)];
+    expect(departure(rested, 'thirst:bag:old')).to.be.closeTo(
+      departure(before, 'thirst:bag:old'),
+      1e-9,
+    );
+    expect(doubtOf(rested, 'thirst:bag:old', 1)).to.be.closeTo(
+      doubtOf(before, 'thirst:bag:old', 1),
+      1e-9,
+    );
+    function learnUntil(count: number) {
+      const steps = learnBook(bakes.slice(0, count), { ...defaultHousehold, bags: bags(false) });
+      for (;;) {
+        const step = steps.next();
+        if (step.done) return step.value.belief;
+      }
+    }
   });
 });
