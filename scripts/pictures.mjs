@@ -78,26 +78,6 @@ const pictures = [
   { name: 'bench-plain', path: '/bench/lockside-whole', whole: false },
   { name: 'bench', path: '/bench/wash-house-hundred' },
   {
-    name: 'bench-sure',
-    path: '/bench/porridge-rolls',
-    size: { width: 1280, height: 1250 },
-    async go(page) {
-      await page.getByRole('tab', { name: 'How sure' }).click();
-      await page.getByText('What would make it surer').waitFor();
-      await page.locator('progress').waitFor({ state: 'detached' });
-    },
-  },
-  {
-    name: 'bench-rise',
-    path: '/bench/lockside-white',
-    size: { width: 1280, height: 1560 },
-    async go(page) {
-      await page.getByRole('tab', { name: 'Rise' }).click();
-      await page.getByLabel('First rise ready in').fill('4');
-      await page.getByText('stand now').waitFor();
-    },
-  },
-  {
     name: 'bench-leaven',
     path: '/bench/towpath-sourdough',
     size: { width: 1280, height: 1900 },
@@ -106,16 +86,22 @@ const pictures = [
       await page.getByRole('slider', { name: 'Starter' }).waitFor();
     },
   },
+  { name: 'book', path: '/book' },
   {
-    name: 'leavens',
-    path: '/pantry/leavens',
-    size: { width: 1280, height: 1000 },
+    name: 'book-bake',
+    path: '/book?words=soup',
     async go(page) {
-      const moment = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);
-      await page.getByLabel('Ripe at').first().fill(`${moment}T09:00`);
+      await page.getByRole('link', { name: 'Lockside tin loaf, white' }).click();
+      await page.getByRole('heading', { name: 'What went wrong?' }).waitFor();
     },
   },
-  { name: 'book', path: '/book' },
+  {
+    name: 'book-helped',
+    path: '/book/helped?formula=wash-house-hundred',
+    go: (page) => page.getByRole('radio', { name: 'height' }).click(),
+  },
+  { name: 'book-practice', path: '/book/practice' },
+  { name: 'book-yours', path: '/book/yours' },
   { name: 'pantry', path: '/pantry' },
   {
     name: 'bake-day',
@@ -158,15 +144,6 @@ const pictures = [
     size: tablet,
     path: '/bake/under-way',
     go: (page) => page.getByText('over about').waitFor(),
-  },
-  {
-    name: 'bake-shape',
-    size: { width: 1280, height: 1000 },
-    async go(page) {
-      await visit(page, '/bake/under-way');
-      await step(page, 'Divide and shape');
-      for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Next move' }).click();
-    },
   },
   {
     name: 'bake-oven',

@@ -83,19 +83,21 @@ async function fill(file: string): Promise<void> {
     const id = `photo${n}`;
     writeFileSync(join(photos, `${id}.jpg`), randomBytes(photoBytes));
     writeFileSync(join(photos, `${id}.small.jpg`), randomBytes(20_000));
-    await db
-      .insertInto('photo')
-      .values({
-        id,
-        bake_id: `b${data.bakes.length + n}`,
-        step: 'taste',
-        at: today.toISOString(),
-        width: 1600,
-        height: 1200,
-        bytes: photoBytes,
-        digest: id,
-      })
-      .execute();
+    await db.transaction().execute((tx) =>
+      tx
+        .insertInto('photo')
+        .values({
+          id,
+          bake_id: `b${data.bakes.length + n}`,
+          step: 'taste',
+          at: today.toISOString(),
+          width: 1600,
+          height: 1200,
+          bytes: photoBytes,
+          digest: id,
+        })
+        .execute(),
+    );
   }
   await db.destroy();
 }

@@ -307,3 +307,4 @@ export * from '../src/machine/power.ts';
 export * from '../src/practice/round.ts';
 export * from '../src/practice/signs.ts';
 export * from '../src/practice/course.ts';
+export * from '../src/household/learned-table.ts';

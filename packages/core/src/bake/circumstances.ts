@@ -52,7 +52,18 @@ export function kitchenNow(household: Household, formula?: Formula): KitchenThen
  * The household as it was in a kitchen of that time, but for what is mended for all times: own
  * ingredients, what its bags are, its figures.
  */
-export const householdThen = (household: Household, kitchen: KitchenThen): Household => ({
+export function householdThen(household: Household, kitchen: KitchenThen): Household {
+  const known = thens.get(kitchen);
+  if (known?.of === household) return known.then;
+  const then = inKitchen(household, kitchen);
+  thens.set(kitchen, { of: household, then });
+  return then;
+}
+
+/** Households as they were, by the kitchen: worked out once for all bakes that were made in it. */
+const thens = new WeakMap<KitchenThen, { readonly of: Household; readonly then: Household }>();
+
+const inKitchen = (household: Household, kitchen: KitchenThen): Household => ({
   ...household,
   room: kitchen.room,
   measures: kitchen.measures,

@@ -8,6 +8,7 @@ import {
   doubtOf,
   type Belief,
 } from '../household/belief.ts';
+import { coefficientFor } from '../household/learned-table.ts';
 import { kneadings, type KneadingId } from '../machine/kneading.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { edgeFor, windowFor } from '../dough/window.ts';
@@ -176,11 +177,7 @@ function tableOf(key: string, household: Household): { value: number; sd: number
     const { value, sd } = pantry.ingredient(of).thirst;
     return { value, sd };
   }
-  if (parts.kind === 'fill') {
-    const { value, sd } = parts.rest === '' ? coefficients.fillHabit : coefficients.fillByFlour;
-    return { value, sd };
-  }
-  const { value, sd } = coefficients[parts.kind as 'softening' | 'departure' | 'touch' | 'damp'];
+  const { value, sd } = coefficientFor(key, coefficients) ?? { value: 0, sd: 0 };
   return { value, sd };
 }
 

@@ -2,6 +2,8 @@ import { restedFeel, stillToDrink } from '../bake/rested-feel.ts';
 import { bakeState, type BakeState } from '../bake/state.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
+import type { Coefficients } from '../household/coefficients.ts';
+import { coefficientFor } from '../household/learned-table.ts';
 import { departure, doubtOf, type Belief } from '../household/belief.ts';
 import { beliefToday, kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { level, type Level } from '../dough/level.ts';
@@ -126,7 +128,10 @@ export function learnFromBake(
       dryness: baseOf(lines).dryness,
       ...(felt === undefined ? {} : { felt }),
       added: state.added.map(({ ingredient, grams }) => ({ ingredient, grams })),
-      taught: felt === undefined || !counts ? [] : taught(lines, mixed, belief, learned, bread),
+      taught:
+        felt === undefined || !counts
+          ? []
+          : taught(lines, mixed, [belief, learned], kitchen.coefficients, bread),
       ...(measured.length > 0 ? { measured } : {}),
       ...(counts ? {} : { aside: true as const }),
       ...(isOdd(belief, touches, feel) ? { odd: true as const } : {}),
@@ -156,8 +161,8 @@ function touchOf(felt: BakeState['felt'][number], at: Level | undefined): Touch 
 function taught(
   lines: readonly ResolvedLine[],
   at: Level,
-  before: Belief,
-  after: Belief,
+  [before, after]: readonly [Belief, Belief],
+  coefficients: Coefficients,
   bread: string | undefined,
 ): Taught[] {
   const base = baseOf(lines);
@@ -165,7 +170,9 @@ function taught(
   return [...at.slopes]
     .map(([key, slope]) => {
       const line = seen.get(key);
-      const table = line ? tableThirst(line.of, base).value : 0;
+      const table = line
+        ? tableThirst(line.of, base).value
+        : (coefficientFor(key, coefficients)?.value ?? 0);
       const prior = at.priors.get(key)!;
       const read = (belief: Belief) => ({
         value: table + departure(belief, key),

@@ -1,6 +1,9 @@
 import { expect } from 'chai';
 import {
+  coefficientFor,
+  coefficients,
   defaultHousehold,
+  learnFromBake,
   feltBand,
   learnedFigures,
   learnedKinds,
@@ -125,5 +128,23 @@ describe('what the book has learned, as it is read', () => {
     const { low, high } = feltBand({ points: 1, low: -1, high: 3 }, 1.5);
     expect(high - 1).to.be.closeTo(Math.hypot(2, 1.2816 * 1.5), 1e-3);
     expect(low + high).to.be.closeTo(2, 1e-9);
+  });
+});
+
+describe('the table behind a learned key', () => {
+  it('what a bake taught is told in the same unit as what is learned', () => {
+    const rich = build({ 'bread-flour': 500, water: 300, butter: 60, sugar: 40, salt: 9 });
+    const { lesson } = learnFromBake(
+      rich,
+      [{ id: 'f', at: '2026-05-01T08:00:00Z', kind: 'felt', data: { points: 4 } }],
+      defaultHousehold,
+      nothingLearned,
+    )!;
+    const taught = lesson.taught.find((t) => t.key === 'softening')!;
+    expect(taught.before.value).to.equal(coefficients.softening.value);
+    expect(taught.after.value).to.be.within(0.2, 0.45);
+    expect(coefficientFor('fill:bread-flour', coefficients)).to.equal(coefficients.fillByFlour);
+    expect(coefficientFor('departure:weir', coefficients)).to.equal(coefficients.departure);
+    expect(coefficientFor('thirst:bread-flour', coefficients)).to.equal(undefined);
   });
 });

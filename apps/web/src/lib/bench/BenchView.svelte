@@ -21,6 +21,7 @@
   import Download from '@lucide/svelte/icons/download';
   import Ellipsis from '@lucide/svelte/icons/ellipsis';
   import Printer from '@lucide/svelte/icons/printer';
+  import QrCode from '@lucide/svelte/icons/qr-code';
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import { nanoid } from 'nanoid';
@@ -29,6 +30,7 @@
   import Either from '../ui/Either.svelte';
   import { copyText } from '../ui/copy.ts';
   import type { Deed } from '../ui/deed.ts';
+  import CodeDialog from '../ui/CodeDialog.svelte';
   import Menu from '../ui/Menu.svelte';
   import { say } from '../ui/writing.ts';
   import WaterAccount from '../account/WaterAccount.svelte';
@@ -121,9 +123,11 @@
 
   let moreAt = $state<HTMLElement>();
   let moreOpen = $state(false);
+  let codeOpen = $state(false);
   const more: readonly Deed[] = [
     { says: 'Copy as text', icon: ClipboardCopy, does: () => void copy() },
     { says: 'Print for the fridge door', icon: Printer, does: () => globalThis.print() },
+    { says: 'As a code to be photographed', icon: QrCode, does: () => (codeOpen = true) },
     ...formatIds.map((id): Deed => ({
       says: formats[id].label,
       icon: Download,
@@ -132,9 +136,9 @@
   ];
   const whole = $derived(bench.opened === 'whole');
 
+  const asText = () => formulaText(bench.formula, bench.pantry, bench.household.percentages);
   async function copy() {
-    const text = formulaText(bench.formula, bench.pantry, bench.household.percentages);
-    said = (await copyText(text))
+    said = (await copyText(asText()))
       ? 'Copied as text.'
       : 'This browser does not let a page copy: print it, or mark it by hand.';
   }
@@ -199,6 +203,7 @@
     </button>
   </div>
 </div>
+<CodeDialog bind:open={codeOpen} text={codeOpen ? asText() : ''} title={bench.formula.name} />
 {#if said}<p class="quiet mb-2" role="status">{said}</p>{/if}
 
 <section class="bowl mb-4 grid gap-3 p-4" aria-label="Dough level">

@@ -101,11 +101,9 @@
 </section>
 
 <style>
-  .picked {
+  .picked,
+  .picked:hover:not(:disabled) {
     background: var(--rim);
     color: var(--on-rim);
-  }
-  .picked:hover {
-    color: var(--rim);
   }
 </style>

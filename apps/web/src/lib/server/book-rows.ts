@@ -2,9 +2,7 @@ import {
   bakeRecord,
   differences,
   windowIn,
-  kitchenOf,
   forBread,
-  householdOn,
   type Belief,
   type Difference,
   type Household,
@@ -80,11 +78,10 @@ export async function bookRows(
       ...(lesson
         ? {
             forecast: lesson.mixed,
-            window: windowIn(
-              bake.style as StyleId,
-              lesson.dryness ?? 0,
-              kitchenOf(householdOn(household, circumstances), forBread(belief, formulaId)),
-            ).window,
+            window: windowIn(bake.style as StyleId, lesson.dryness ?? 0, {
+              figures: household.figures,
+              belief: forBread(belief, formulaId),
+            }).window,
           }
         : {}),
       ...(lesson?.felt === undefined ? {} : { felt: lesson.felt }),

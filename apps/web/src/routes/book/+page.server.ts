@@ -12,14 +12,17 @@ const perPage = 20;
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const asked = bookAsked(url.searchParams);
-  const { page, pages, offset } = pageIn(url.searchParams, await countBook(db, asked), perPage);
-  const [{ rows, total }, formulas, household, { belief }, years] = await Promise.all([
+  const total = await countBook(db, asked);
+  const { page, pages, offset } = pageIn(url.searchParams, total, perPage);
+  const [rows, formulas, household, { belief }, years] = await Promise.all([
     listBook(db, asked, { limit: perPage, offset }),
     listHeads(db, { limit: 200 }),
     readHousehold(db),
     readBelief(db),
     yearsOf(db),
   ]);
+  // The year is laid out where somebody asked for it.
+  const asksYear = url.searchParams.has('year');
   const wanted = Math.trunc(Number(url.searchParams.get('year')));
   const year = years && (wanted >= years.first && wanted <= years.last ? wanted : years.last);
   return {
@@ -29,7 +32,8 @@ export const load: PageServerLoad = async ({ url }) => {
     asked,
     years,
     year,
-    days: year === undefined ? [] : await yearOf(db, year),
+    asksYear,
+    days: year === undefined || !asksYear ? [] : await yearOf(db, year),
     total,
     page,
     pages,

@@ -127,16 +127,23 @@
 </search>
 
 {#if data.year !== undefined && data.years}
-  <details class="bowl mb-3 px-4 py-2" open={here.url.searchParams.has('year')}>
-    <summary class="font-semibold"
-      >The year, day by day{data.asked.day ? `: ${data.asked.day}` : ''}</summary
-    >
-    <div class="overflow-x-auto py-2">
-      <div class="min-w-[44rem]">
-        <YearCalendar year={data.year} years={data.years} days={data.days} {link} />
+  {#if data.asksYear}
+    <section class="bowl mb-3 px-4 py-2" aria-label="The year, day by day">
+      <p class="flex items-center justify-between gap-2">
+        <b>The year, day by day{data.asked.day ? `: ${data.asked.day}` : ''}</b>
+        <a class="link touch" href={link({ year: undefined, day: undefined })}>Fold it away</a>
+      </p>
+      <div class="overflow-x-auto py-2">
+        <div class="min-w-[44rem]">
+          <YearCalendar year={data.year} years={data.years} days={data.days} {link} />
+        </div>
       </div>
-    </div>
-  </details>
+    </section>
+  {:else}
+    <p class="mb-3">
+      <a class="link touch" href={link({ year: String(data.year) })}>The year, day by day</a>
+    </p>
+  {/if}
 {/if}
 
 {#if data.rows.length === 0}

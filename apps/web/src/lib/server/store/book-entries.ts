@@ -1,4 +1,4 @@
-import type { BookEntry, Formula } from '@tender-crumb/core';
+import type { BookEntry, Formula, KitchenThen } from '@tender-crumb/core';
 import { sql } from 'kysely';
 import type { Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
@@ -50,7 +50,14 @@ export async function bookEntries(db: Database, asked: EntriesAsked): Promise<Bo
     .orderBy('b.started_at', 'desc')
     .orderBy('b.id', 'desc')
     .execute();
-  const bakes = await withEvents(db, rows.map((row) => stored(row)).reverse());
+  // Bakes of one kitchen share it: what is worked out of it is worked out once.
+  const kitchens = new Map(
+    rows.map((row) => [row.kitchen_id, JSON.parse(row.kitchen) as KitchenThen] as const),
+  );
+  const bakes = await withEvents(
+    db,
+    rows.map((row) => stored(row, kitchens.get(row.kitchen_id))).reverse(),
+  );
   const formula = await bodiesOf(db, bakes);
   return bakes.map(
     ({

@@ -9,6 +9,7 @@ export const book: Migration = {
       .columns(['formula_id', 'started_at'])
       .execute();
     await db.schema.createIndex('bake_started').on('bake').columns(['started_at', 'id']).execute();
+    await db.schema.createIndex('bake_day').on('bake').column('day').execute();
     await db.schema
       .createTable('practice')
       .addColumn('id', 'text', (c) => c.primaryKey())
