@@ -38,8 +38,39 @@ export interface BookRow {
 /** So many differences say what a row has room for. */
 const shown = 3;
 
-/** Bakes as rows of the list. */
+/** Rows that were worked out, as long as nothing was said of any bake, learned, or called otherwise. */
+const kept = { stamp: '', rows: new Map<string, BookRow>() };
+const mostKept = 5000;
+
+/** Changes with everything that a row is made of. */
+async function stampOf(db: Database, household: Household, revision: number): Promise<string> {
+  const { last } = await db
+    .selectFrom('bake_event')
+    .select((e) => e.fn.max<number | null>('seq').as('last'))
+    .executeTakeFirstOrThrow();
+  const { bags, pans, figures } = household;
+  const named = [bags, pans].map((all) => all.map(({ id, name }) => [id, name]));
+  return JSON.stringify([last, revision, named, figures]);
+}
+
+/** Bakes as rows of the list; those that are known are not worked out again. */
 export async function bookRows(
+  db: Database,
+  bakes: readonly StoredBake[],
+  household: Household,
+  { belief, revision }: { readonly belief: Belief; readonly revision: number },
+): Promise<BookRow[]> {
+  const stamp = await stampOf(db, household, revision);
+  if (kept.stamp !== stamp || kept.rows.size > mostKept) {
+    kept.stamp = stamp;
+    kept.rows.clear();
+  }
+  const fresh = bakes.filter((b) => !kept.rows.has(b.id));
+  for (const row of await workedOut(db, fresh, household, belief)) kept.rows.set(row.id, row);
+  return bakes.map((b) => kept.rows.get(b.id)!);
+}
+
+async function workedOut(
   db: Database,
   bakes: readonly StoredBake[],
   household: Household,

@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ url }) => {
   const asked = bookAsked(url.searchParams);
   const total = await countBook(db, asked);
   const { page, pages, offset } = pageIn(url.searchParams, total, perPage);
-  const [rows, formulas, household, { belief }, years] = await Promise.all([
+  const [rows, formulas, household, learned, years] = await Promise.all([
     listBook(db, asked, { limit: perPage, offset }),
     listHeads(db, { limit: 200 }),
     readHousehold(db),
@@ -26,7 +26,7 @@ export const load: PageServerLoad = async ({ url }) => {
   const wanted = Math.trunc(Number(url.searchParams.get('year')));
   const year = years && (wanted >= years.first && wanted <= years.last ? wanted : years.last);
   return {
-    rows: await bookRows(db, rows, household, belief),
+    rows: await bookRows(db, rows, household, learned),
     formulas: formulas.rows.map(({ id, name }) => ({ id, name })),
     bags: household.bags.map(({ id, name }) => ({ id, name })),
     asked,
