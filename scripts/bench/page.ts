@@ -116,11 +116,30 @@ async function largest(page: Page, url: string): Promise<void> {
   });
 }
 
+/** The trainer's dough as it moves: how long a frame is, and how long its drawing. */
+async function practice(page: Page, url: string): Promise<void> {
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
+  await ready(page, `${url}/book/practice?frames=1`);
+  await page.waitForTimeout(4000);
+  const frames = await page.evaluate(
+    () => (globalThis as unknown as { practiceFrames: number[] }).practiceFrames,
+  );
+  const sorted = frames.slice(20).sort((a, b) => a - b);
+  const at = (share: number) => Number(sorted[Math.floor(sorted.length * share)]!.toFixed(1));
+  print({
+    measure: 'the trainer’s dough: from frame to frame',
+    median: at(0.5),
+    p90: at(0.9),
+    unit: 'ms',
+    aim: '16.7: 60 a second',
+  });
+}
+
 const server = await serve();
 const browser = await chromium.launch(launchOptions);
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  for (const measure of [keystroke, drawing, largest]) await measure(page, server.url);
+  for (const measure of [keystroke, drawing, largest, practice]) await measure(page, server.url);
 } finally {
   await browser.close();
   await server.stop();

@@ -20,7 +20,10 @@ const today = new Date('2026-11-20T12:00:00Z');
 async function fill(file: string): Promise<void> {
   const db = await openDatabase(file);
   await fillDemo(db, today);
-  const lessons = await db.selectFrom('bake').select(['lesson', 'felt', 'outcome']).execute();
+  const lessons = await db
+    .selectFrom('bake')
+    .select(['lesson', 'felt', 'outcome', 'kitchen_id'])
+    .execute();
   const data = demoData(today);
   await db.transaction().execute(async (tx) => {
     for (let n = data.formulas.length; n < formulaCount; n += 1) {
@@ -47,7 +50,7 @@ async function fill(file: string): Promise<void> {
       const like = n % data.bakes.length;
       const of = 8 + (n % (formulaCount - 8));
       const at = new Date(today.getTime() - n * 600_000).toISOString();
-      const { lesson, felt, outcome } = lessons[like]!;
+      const { lesson, felt, outcome, kitchen_id } = lessons[like]!;
       await tx
         .insertInto('bake')
         .values({
@@ -61,6 +64,8 @@ async function fill(file: string): Promise<void> {
           outcome,
           lesson,
           given_up_at: null,
+          day: at.slice(0, 10),
+          kitchen_id,
         })
         .execute();
       await tx

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { type Belief } from '@tender-crumb/core';
+import { departure, type Belief } from '@tender-crumb/core';
 import { bindable } from '../src/lib/server/database/handle.ts';
 import type { Database } from '../src/lib/server/database/open.ts';
 import { fillDemo } from '../src/lib/server/demo.ts';
@@ -74,8 +74,10 @@ describe('the demo household', () => {
     await db.transaction().execute(wantLearning);
     await learnWholeBook(db);
     const again = (await readBelief(db)).belief;
-    expect(again.keys).to.deep.equal(belief.keys);
-    again.mean.forEach((m, i) => expect(m).to.be.closeTo(belief.mean[i]!, 1e-9));
+    // Learned as a whole, bags that are used up rest; what is known of them is the same.
+    for (const key of new Set([...again.keys, ...belief.keys]))
+      expect(departure(again, key), key).to.be.closeTo(departure(belief, key), 1e-9);
+    expect(again.keys.length).to.be.lessThan(belief.keys.length);
   });
 
   it('what a bake taught stays true however the kitchen changes afterwards', async () => {

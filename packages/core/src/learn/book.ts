@@ -31,6 +31,8 @@ function householdsOf(household: Household): (of: Circumstances) => Household {
   };
 }
 
+const noneRest: ReadonlyMap<number, ReadonlySet<string>> = new Map();
+
 /** Bags that are used up, by the place of the last bake that they were in: from there on they rest. */
 function lastOfBags(
   bakes: readonly BookBake[],
@@ -61,6 +63,7 @@ function lastOfBags(
  *
  * @param bakes in the order in which they were finished
  * @param household as it is: what its bags and own ingredients are, and its figures
+ * @param from what is believed before the first of them; absent where they are the whole book
  * @yields how many bakes are learned so far
  * @returns the belief after the last, and the lesson of each bake that had one
  * @example [...learnBook([], household)] // []: nothing is learned from nothing
@@ -68,12 +71,13 @@ function lastOfBags(
 export function* learnBook(
   bakes: readonly BookBake[],
   household: Household,
-  from: Belief = nothingLearned,
+  from?: Belief,
 ): Generator<number, { belief: Belief; lessons: ReadonlyMap<string, Lesson> }> {
   const lessons = new Map<string, Lesson>();
   const householdAt = householdsOf(household);
-  const resting = lastOfBags(bakes, household);
-  let belief = from;
+  // Only who has the whole book before him knows which bake was a bag's last.
+  const resting = from === undefined ? lastOfBags(bakes, household) : noneRest;
+  let belief = from ?? nothingLearned;
   for (const [i, { id, bread, formula, events, circumstances }] of bakes.entries()) {
     const learned = learnFromBake(formula, events, householdAt(circumstances), belief, bread);
     if (learned) {

@@ -219,6 +219,8 @@ const touchFrom = (mean: number): number => {
 
 /** Calls judged too few to say where they lean. Own choice, no source. */
 const least = 6;
+/** Proofs judged too few to say whether they are called early. Own choice, no source. */
+const leastProofs = 4;
 /** A lean is told where chance alone would show it so rarely. Own choice, no source. */
 const told = 0.1;
 
@@ -236,7 +238,7 @@ export function leaningOf(
   const proofs = judged.filter((j) => j.round.lesson === 'proof');
   const order: readonly Call[] = ['proof-on', 'bake', 'hurry'];
   const early =
-    proofs.length === 0
+    proofs.length < leastProofs
       ? undefined
       : proofs.reduce(
           (sum, p) => sum + Math.sign(order.indexOf(p.call) - order.indexOf(p.best)),

@@ -49,6 +49,47 @@ function breadsOf({ bakes, formulas, bags, settings }: DemoData): Bread[] {
   }));
 }
 
+/** Days at the end that nothing is learned from: they are foretold by what was learned before. */
+const heldBack = 60;
+
+/**
+ * How far the last two months lie from three ways of foretelling them, points, root mean square: by what the book had
+ * learned until then, as the bread felt the last time before, and as the formula says by the tables.
+ */
+function heldBackOf({ bakes, formulas, bags, settings }: DemoData, end: Date) {
+  const from = new Date(end.getTime() - heldBack * 86_400_000).toISOString();
+  let belief: Belief = nothingLearned;
+  const last = new Map<string, number>();
+  const missed = { book: [] as number[], lastTime: [] as number[], formula: [] as number[] };
+  for (const { formulaId, version, events, room, startedAt } of bakes) {
+    const { formula } = formulas.find((f) => f.id === formulaId)!.versions[version - 1]!;
+    const household = {
+      ...defaultHousehold,
+      ...settings,
+      bags,
+      room,
+      today: startedAt.slice(0, 10),
+    };
+    const by = (known: Belief) => learnFromBake(formula, events, household, known, formulaId)!;
+    const learned = by(belief);
+    const { forecast, mixed, felt, odd } = learned.lesson;
+    if (odd || felt === undefined) continue;
+    // What was spooned in is known to all three.
+    const asWritten = felt - (mixed.points - forecast.points);
+    if (startedAt < from) {
+      belief = learned.belief;
+      last.set(formulaId, asWritten);
+      continue;
+    }
+    const before = last.get(formulaId);
+    if (before === undefined) continue;
+    missed.book.push(felt - mixed.points);
+    missed.lastTime.push(asWritten - before);
+    missed.formula.push(felt - by(nothingLearned).lesson.mixed.points);
+  }
+  return missed;
+}
+
 const today = new Date('2026-11-25');
 const source = 'own choice: as good as the last bake is what a household has without a program';
 
@@ -70,6 +111,39 @@ describe('forecasts of an invented household, whose air, bags and hands the mode
       [0, 1],
     );
   }
+
+  const held = heldBackOf(demoData(today), today);
+  between(
+    'Demo household',
+    `its last ${heldBack} days held back (${held.book.length} bakes): the book’s error, points`,
+    source,
+    () => rms(held.book),
+    [0, 4],
+  );
+  between(
+    'Demo household',
+    'the same, beside the error of “as last time”',
+    source,
+    () => rms(held.book) / rms(held.lastTime),
+    [0, 1],
+  );
+  between(
+    'Demo household',
+    'the same, beside the error of “as the formula says”',
+    source,
+    () => rms(held.book) / rms(held.formula),
+    [0, 1],
+  );
+  const manyHeld = Array.from({ length: 12 }, (_, i) =>
+    heldBackOf(demoData(today, 1001 + i), today),
+  );
+  between(
+    'Demo household',
+    'of 12 other seeds, the last days held back: the book’s error beside that of “as last time”, all together',
+    source,
+    () => rms(manyHeld.flatMap((h) => h.book)) / rms(manyHeld.flatMap((h) => h.lastTime)),
+    [0, 1],
+  );
 
   const others = Array.from({ length: 12 }, (_, i) => breadsOf(demoData(today, 1001 + i))).flat();
   const often = others.filter((b) => b.bakes >= 9);

@@ -158,7 +158,7 @@
   </p>
 {:else}
   <div class="bowl overflow-x-auto">
-    <table class="w-full min-w-[46rem]">
+    <table class="bakes w-full">
       <thead class="quiet text-left">
         <tr>
           <th class="py-2 pl-3 font-normal"><span class="sr-only">Compare</span></th>
@@ -277,6 +277,32 @@
 {/if}
 
 <style>
+  .bakes {
+    min-width: 46rem;
+  }
+  /* On a phone a bake is a card of its own: nothing is to be pushed sideways. */
+  @media (max-width: 640px) {
+    .bakes,
+    .bakes tbody {
+      display: block;
+      min-width: 0;
+    }
+    .bakes thead {
+      display: none;
+    }
+    .bakes tr {
+      display: grid;
+      grid-template-columns: 2.5rem minmax(0, 1fr);
+    }
+    .bakes td {
+      grid-column: 2;
+      padding-block: 0.2rem;
+    }
+    .bakes td:first-child {
+      grid-column: 1;
+      grid-row: 1 / span 5;
+    }
+  }
   .pick {
     width: 1.25rem;
     height: 1.25rem;
