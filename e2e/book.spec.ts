@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, serve, test, visit, type Served } from './fixtures.ts';
 
-test.use({ household: 'baking' });
+test.use({ household: 'book' });
 
 test.describe('a season is walked through', () => {
   test('found by a word, set aside, compared with the one before', async ({ page }) => {

@@ -67,7 +67,7 @@ export { styleIn } from './style/style-figures.ts';
 export { styleIds, styles, type StyleId, type Window } from './style/style.ts';
 export { deviceIds, devices, kneadingOf, type DeviceId } from './machine/device.ts';
 export { kneadingIds, kneadings, type KneadingId } from './machine/kneading.ts';
-export { nothingLearned, type Belief, departure } from './household/belief.ts';
+export { departure, nothingLearned, thirstKey, type Belief } from './household/belief.ts';
 export { coefficients } from './household/coefficients.ts';
 export {
   figureGroups,

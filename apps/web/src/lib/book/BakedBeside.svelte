@@ -1,6 +1,6 @@
 <script lang="ts">
   import { pantryIn, type BakeRecord, type Household } from '@tender-crumb/core';
-  import { asMass, asPercent } from '../ui/writing.ts';
+  import { asMass, asPercent, say } from '../ui/writing.ts';
 
   let { record, household }: { record: BakeRecord; household: Household } = $props();
 
@@ -52,4 +52,12 @@
       {/each}
     </tbody>
   </table>
+  {#if record.meant.taken.length > 0}
+    <h3 class="mt-3 font-semibold">Corrections that were in it</h3>
+    <ul class="ml-5 list-disc">
+      {#each record.meant.taken as { id, reason, basis } (id)}
+        <li>{say(reason)} <span class="quiet">{say(basis)}</span></li>
+      {/each}
+    </ul>
+  {/if}
 </section>

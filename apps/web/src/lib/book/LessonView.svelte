@@ -1,8 +1,11 @@
 <script lang="ts">
   import {
+    learnedName,
+    nothingLearned,
     pantryIn,
+    type Belief,
     stateAt,
-    windowFor,
+    windowIn,
     type Household,
     type Lesson,
     type NextTime,
@@ -15,22 +18,26 @@
     lesson,
     style,
     household,
+    belief = nothingLearned,
     next,
     size = 'bench',
   }: {
     lesson: Lesson;
     style: StyleId;
     household: Household;
+    /** What is known now, of its bread. */
+    belief?: Belief;
     /** What the same formula would do now, where that is looked at. */
     next?: NextTime;
     size?: 'tiny' | 'bench';
   } = $props();
 
-  const window = $derived(windowFor(style, lesson.dryness ?? 0, household.figures));
+  const window = $derived(
+    windowIn(style, lesson.dryness ?? 0, { figures: household.figures, belief }).window,
+  );
   const nameOf = (id: string) => pantryIn(household).ingredient(id).name;
-  const bagName = (bag: string | undefined, of: string) =>
-    household.bags.find((b) => b.id === bag)?.name ?? nameOf(of);
   const main = $derived(lesson.taught.find((t) => t.ingredient !== undefined));
+  const named = $derived(learnedName(main?.key ?? '', household));
 </script>
 
 <div class="grid gap-2">
@@ -55,9 +62,9 @@
         ? `, with ${lesson.added.map((a) => `${asMass(a.grams)} ${nameOf(a.ingredient)}`).join(' and ')} added`
         : ''}.
       {#if main}
-        Now taken to drink: {bagName(main.bag, main.ingredient!)},
-        <b>{main.after.value.toFixed(3)}</b> g a gram (was {main.before.value.toFixed(3)}; give or
-        take {main.after.sd.toFixed(3)}).
+        {named.says} <b>{named.text(main.after.value)}</b>, as is thought now (it was {named.text(
+          main.before.value,
+        )}). <a class="link" href="/book/learned?of={encodeURIComponent(main.key)}">The evidence</a>
       {/if}
     {/if}
   </p>

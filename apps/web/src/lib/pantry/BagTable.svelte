@@ -1,7 +1,10 @@
 <script lang="ts">
   import {
     grinds,
+    defaultHousehold,
+    learnedName,
     pricePerKilo,
+    thirstKey,
     type Bag,
     type Ingredient,
     type KnownThirst,
@@ -25,6 +28,8 @@
   let editing = $state<string | undefined>();
 
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+  const keyOf = (b: Bag) => thirstKey({ ingredient: b.ingredient, bag: b.id });
+  const { text: drinks } = learnedName('thirst:', defaultHousehold);
   const facts = (b: Bag) =>
     [
       nameOf(b.ingredient),
@@ -57,9 +62,15 @@
         <td class="py-1.5">
           <b>{b.name}</b><br /><span class="quiet">{facts(b)}</span>
         </td>
-        <td class="hidden pl-4 text-right sm:table-cell">{b.known.catalogue.thirst.toFixed(2)}</td>
-        <td class="pl-4 text-right font-semibold">{b.known.now.thirst.toFixed(3)}</td>
-        <td class="hidden pl-4 text-right sm:table-cell">{b.known.now.sd.toFixed(3)}</td>
+        <td class="hidden pl-4 text-right sm:table-cell">{drinks(b.known.catalogue.thirst)}</td>
+        <td class="pl-4 text-right font-semibold whitespace-nowrap">
+          {#if b.known.bakes > 0}<a
+              class="link touch"
+              href="/book/learned?of={encodeURIComponent(keyOf(b))}"
+              title="The bakes that it rests on">{drinks(b.known.now.thirst)}</a
+            >{:else}{drinks(b.known.now.thirst)}{/if}
+        </td>
+        <td class="hidden pl-4 text-right sm:table-cell">{drinks(b.known.now.sd)}</td>
         <td class="pl-4 text-right">{b.known.bakes}</td>
         <td class="text-right">
           <button

@@ -49,6 +49,7 @@
         lesson={data.bake.lesson}
         style={data.formula.style}
         household={data.household}
+        belief={data.belief}
         next={nextTime(data.formula, data.household, data.belief)}
       />
       {#if data.bake.circumstances.assumed}

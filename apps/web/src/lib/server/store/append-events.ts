@@ -2,7 +2,7 @@ import { bakeState, teaches, type BakeEvent, type BakeState } from '@tender-crum
 import { learnBook } from '@tender-crumb/core/heavy';
 import { inTransaction, type Database } from '../database/open.ts';
 import { keepBagUse } from './bag-use.ts';
-import { eventsOf } from './bake-events.ts';
+import { eventRow, eventsOf } from './bake-events.ts';
 import { saveLesson } from './bake-lessons.ts';
 import type { BakeWithEvents, StoredBake } from './bake-rows.ts';
 import { readBake } from './bakes.ts';
@@ -27,15 +27,7 @@ export async function appendEvents(
     if (events.length > 0) {
       await tx
         .insertInto('bake_event')
-        .values(
-          events.map((e) => ({
-            id: e.id,
-            bake_id: id,
-            at: e.at,
-            kind: e.kind,
-            data: JSON.stringify(e.data),
-          })),
-        )
+        .values(events.map((e) => eventRow(id, e)))
         .onConflict((c) => c.columns(['bake_id', 'id']).doNothing())
         .execute();
     }

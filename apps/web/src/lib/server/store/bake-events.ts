@@ -3,6 +3,15 @@ import { sql } from 'kysely';
 import type { Database } from '../database/open.ts';
 import type { BakeWithEvents, StoredBake } from './bake-rows.ts';
 
+/** An event as a row of its bake. */
+export const eventRow = (bakeId: string, { id, at, kind, data }: BakeEvent) => ({
+  id,
+  bake_id: bakeId,
+  at,
+  kind,
+  data: JSON.stringify(data),
+});
+
 /** Events of some bakes, each in the order in which they arrived. */
 export const eventsOf = async (
   db: Database,

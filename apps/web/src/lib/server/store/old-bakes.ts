@@ -1,5 +1,6 @@
 import { kitchenNow, bakeState, type BakeEvent } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
+import { eventRow } from './bake-events.ts';
 import { readFormula } from './formulas.ts';
 import { readHousehold } from './household.ts';
 import { keepKitchen } from './kitchens.ts';
@@ -54,15 +55,7 @@ export async function bringOld(db: Database, bakes: readonly OldBakeHere[]): Pro
         .execute();
       await tx
         .insertInto('bake_event')
-        .values(
-          events.map((e) => ({
-            id: e.id,
-            bake_id: id,
-            at: e.at,
-            kind: e.kind,
-            data: JSON.stringify(e.data),
-          })),
-        )
+        .values(events.map((e) => eventRow(id, e)))
         .execute();
       came += 1;
     }
