@@ -1,6 +1,13 @@
 import { expect } from 'chai';
 import { Matrix, inverse } from 'ml-matrix';
-import { defaultHousehold, helped, outcomes, setGrams, type BakeRecord } from '../core.ts';
+import {
+  defaultHousehold,
+  helped,
+  outcomes,
+  setGrams,
+  type BakeRecord,
+  type Household,
+} from '../core.ts';
 import { seeded } from '../seeded.ts';
 import { aBake, loaf } from './a-bake.ts';
 
@@ -153,5 +160,33 @@ describe('what was changed, and whether it helped', () => {
       }),
     );
     expect(of(days).trial).to.equal(undefined);
+  });
+
+  it('a bag that is used up is no trial, one that is open is', () => {
+    const bagged = (bag: string) => ({
+      ...loaf,
+      stages: loaf.stages.map((s) => ({
+        ...s,
+        lines: s.lines.map((l) => (l.ingredient === 'bread-flour' ? { ...l, bag } : l)),
+      })),
+    });
+    const household = (finished: boolean): Household => ({
+      ...defaultHousehold,
+      bags: ['red', 'blue'].map((id) => ({
+        id,
+        name: `${id} sack`,
+        ingredient: 'bread-flour',
+        ...(id === 'blue' && finished ? { finished } : {}),
+      })),
+    });
+    const trial = (finished: boolean) => {
+      const house = household(finished);
+      const records = [1, 2, 3, 4, 5, 6].map((d) =>
+        bake(d, 90 + d, { formula: bagged(d === 3 ? 'blue' : 'red'), household: house }),
+      );
+      return helped(records, 'height', house)!.trial;
+    };
+    expect(trial(false)!.says).to.contain('blue sack');
+    expect(trial(true)).to.equal(undefined);
   });
 });

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import {
+  coolingOf,
   defaultHousehold,
   faultIds,
   nothingLearned,
@@ -7,7 +8,9 @@ import {
   setGrams,
   styles,
   takeCorrection,
+  timesOf,
   wentWrong,
+  type Belief,
   type FaultId,
 } from '../core.ts';
 import { aBake, at, loaf } from './a-bake.ts';
@@ -99,5 +102,61 @@ describe('what went wrong with a loaf', () => {
     const both = why(aBake(1), 'gummy', 'wrinkled');
     expect(both[0]!.id).to.equal('under-baked');
     expect(both.find((c) => c.id === 'shaping')).to.equal(undefined);
+  });
+
+  it('without a poke the rise beside its forecast says it: short ones went in early, long ones late', () => {
+    const usual = timesOf(aBake(1), defaultHousehold, nothingLearned)[1]!.thought!.middle;
+    const final = (times: number) => aBake(1, { felt: 1, final: Math.round(usual * times) });
+    const early = [0.4, 0.8, 1.2].map((t) => share(final(t), 'dense', 'under-proofed'));
+    expect(early).to.deep.equal([...early].sort((a, b) => b - a));
+    expect(early[0]! - early[2]!).to.be.greaterThan(0.2);
+    const late = [0.8, 1.3, 2.2].map((t) => share(final(t), 'collapsed', 'over-proofed'));
+    expect(late).to.deep.equal([...late].sort((a, b) => a - b));
+    expect(late[2]! - late[0]!).to.be.greaterThan(0.2);
+  });
+
+  it('a cool oven and a hot one are told apart, once two bakes measured it', () => {
+    const oven = (mean: number, bakes: number) => ({
+      ...nothingLearned,
+      measured: { oven: { mean, sd: 0.03, bakes } },
+    });
+    const of = (belief: Belief, fault: FaultId, id: string) =>
+      wentWrong(aBake(1), [fault], defaultHousehold, belief).find((c) => c.id === id);
+    const usual = of(nothingLearned, 'pale', 'cool-oven')!.share;
+    expect(of(oven(0.3, 3), 'pale', 'cool-oven')!.share).to.be.greaterThan(2 * usual);
+    expect(of(oven(-0.3, 3), 'pale', 'cool-oven')?.share ?? 0).to.be.lessThan(usual);
+    expect(of(oven(-0.3, 3), 'dark', 'hot-oven')!.evidence).to.contain('74 % of the usual minutes');
+    expect(of(oven(0.3, 3), 'dark', 'hot-oven')?.share ?? 0).to.be.lessThan(
+      of(oven(-0.3, 3), 'dark', 'hot-oven')!.share,
+    );
+    // One bake is no evidence.
+    expect(of(oven(0.3, 1), 'pale', 'cool-oven')!.share).to.equal(usual);
+  });
+
+  it('cut before it had cooled: just under and just over what is usual', () => {
+    const cut = (minutes: number) =>
+      share(
+        aBake(1, {
+          felt: 1,
+          more: [
+            { id: 'd', at: at(1, 400), kind: 'step', data: { step: 'bake', sense: 'done' } },
+            {
+              id: 'u',
+              at: at(1, 400 + minutes),
+              kind: 'step',
+              data: { step: 'cool', sense: 'done' },
+            },
+          ],
+        }),
+        'gummy',
+        'cut-early',
+      );
+    const usual = coolingOf('pan', 844).cut;
+    const [early, nearly, cooled] = [0.59, 0.61, 1.01].map((t) =>
+      cut(Math.round(usual * t * 10) / 10),
+    );
+    expect(early).to.be.greaterThan(nearly!);
+    expect(nearly).to.be.greaterThan(cooled!);
+    expect(cooled).to.be.lessThan(nearly! / 2);
   });
 });

@@ -4,7 +4,9 @@ import {
   evaluate,
   defaultHousehold,
   learnFromOutcome,
+  normalBelow,
   nothingLearned,
+  outside,
   ownWindow,
   sideOf,
   styles,
@@ -129,5 +131,21 @@ describe('a judged loaf', () => {
       windowIn('hearth-yeast', 0, { figures: {}, belief: nothingLearned }).style,
     ).to.deep.equal(styles['hearth-yeast'].window);
     expect(after.edge).to.be.at.most(before.edge);
+    // Of two ends the one that is known less says how sure a correction is.
+    const looks = belief.windows![departureKey]!;
+    const { sd } = ownWindow(before.styleWindow, before.edge, looks);
+    expect(sd[0]).to.not.equal(sd[1]);
+    expect(after.edge).to.equal(Math.max(...sd));
+    // A correction is the less sure, the less the end is known that it goes by.
+    const wetter = build(
+      { 'bread-flour': 500, water: 400, oil: 15, salt: 9, 'instant-yeast': 5 },
+      'hearth-yeast',
+    );
+    const { corrections, edge, level, window } = evaluate(wetter, defaultHousehold, belief)!;
+    const off = outside(level.points, window);
+    expect(corrections.find((c) => c.kind === 'water')!.certainty).to.be.closeTo(
+      normalBelow(off / Math.hypot(level.sd, edge)),
+      0.02,
+    );
   });
 });

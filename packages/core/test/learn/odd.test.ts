@@ -15,6 +15,7 @@ import {
   nothingLearned,
   normalAfter,
   resolve,
+  runOf,
   varianceOf,
   type BakeEvent,
   type Household,
@@ -106,6 +107,43 @@ describe('the air of the room as it works here', () => {
   });
 });
 
+describe('a cup of one flour beside the others', () => {
+  it('is taken as it is filled here, for that flour alone', () => {
+    const points = (flour: string, heavier: number) =>
+      level(
+        resolve(
+          build({ [flour]: 500, water: 320, salt: 9 }, 'pan', undefined, { measured: 'volume' }),
+        ),
+        kitchenOf(defaultHousehold, {
+          keys: ['fill:bread-flour'],
+          mean: [heavier],
+          covariance: [[0]],
+          bakes: {},
+        }),
+      )!.points;
+    expect(points('bread-flour', 0.1)).to.be.lessThan(points('bread-flour', 0) - 3);
+    expect(points('whole-wheat', 0.1)).to.equal(points('whole-wheat', 0));
+  });
+});
+
+describe('an oven that takes longer here', () => {
+  it('is reckoned with in the timetable', () => {
+    const minutes = (mean: number) =>
+      runOf({
+        id: 'b',
+        formula: build(
+          { 'bread-flour': 500, water: 320, salt: 9, 'instant-yeast': 5 },
+          'hearth-yeast',
+        ),
+        device: 'hand',
+        events: [],
+        household: defaultHousehold,
+        belief: { ...nothingLearned, measured: { oven: { mean, sd: 0.02, bakes: 9 } } },
+      }).tasks.find((t) => t.kind === 'bake')!.usual;
+    expect(minutes(Math.log(1.25)) / minutes(0)).to.be.closeTo(1.25, 0.03);
+  });
+});
+
 describe('what bakes measure by themselves', () => {
   const bake = (begun: string, done: string, before = 900, after = 774): BakeEvent[] => [
     { id: 'a', at: begun, kind: 'step', data: { step: 'bake', sense: 'begun' } },
@@ -136,6 +174,16 @@ describe('what bakes measure by themselves', () => {
   });
 
   it('a tap that was forgotten says nothing, nor a loaf that gained', () => {
+    const small = (minutes: number) =>
+      measuredBy(
+        nothingLearned,
+        build({ 'bread-flour': 20, water: 12 }, 'rolls'),
+        bakeState(bake('2026-05-01T08:00:00Z', `2026-05-01T08:0${minutes}:00Z`)),
+        12,
+      ).map((m) => m.key);
+    // So little bread takes five minutes: two are a slip of the finger, three are not.
+    expect(small(2)).to.not.include('oven');
+    expect(small(3)).to.include('oven');
     expect(
       of(bake('2026-05-01T08:00:00Z', '2026-05-01T08:02:00Z')).map((m) => m.key),
     ).to.deep.equal(['loss:style:pan']);
