@@ -1,4 +1,5 @@
 import { departure, doubtOf, placeOf, type Belief } from '../household/belief.ts';
+import { z80 } from '../household/coefficients.ts';
 import type { Household } from '../household/household.ts';
 import { figure } from '../figure/figure.ts';
 import { updateBelief } from '../learn/update.ts';
@@ -44,6 +45,8 @@ export interface Effect {
   /** In the outcome's unit. */
   readonly effect: number;
   readonly sd: number;
+  /** Half of its 80 % interval. */
+  readonly giveOrTake: number;
   /** Chance that it helped, 0 to 1. */
   readonly helped: number;
   /** Bakes with it, and without. */
@@ -247,6 +250,7 @@ export function helped(
         to: v.to,
         effect,
         sd,
+        giveOrTake: z80 * sd,
         helped: chance,
         with: count,
         without: used.length - count,

@@ -9,6 +9,7 @@ import {
   type Belief,
 } from '../household/belief.ts';
 import { coefficientFor } from '../household/learned-table.ts';
+import { z80 } from '../household/coefficients.ts';
 import { kneadings, type KneadingId } from '../machine/kneading.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { edgeFor, windowFor } from '../dough/window.ts';
@@ -155,6 +156,8 @@ export interface LearnedFigure extends LearnedName {
   /** As the tables have it. */
   readonly table: { readonly value: number; readonly sd: number };
   readonly bakes: number;
+  /** Ends of its 80 % interval; absent where nobody knows how sure it is. */
+  readonly band?: readonly [low: number, high: number];
 }
 
 /** A window that the book has learned, beside the style's. */
@@ -197,7 +200,14 @@ export function learnedFigures(
     bakes: number,
     now: LearnedFigure['now'],
     table: LearnedFigure['table'],
-  ): LearnedFigure => ({ ...learnedName(key, household, breads), key, now, table, bakes });
+  ): LearnedFigure => ({
+    ...learnedName(key, household, breads),
+    key,
+    now,
+    table,
+    bakes,
+    ...(now.sd > 0 ? { band: [now.value - z80 * now.sd, now.value + z80 * now.sd] as const } : {}),
+  });
   const ofDough = [...belief.keys, ...Object.keys(belief.rested ?? {})].flatMap((key) => {
     const bakes = belief.bakes[key] ?? 0;
     if (bakes === 0 || !partsOf(key)) return [];

@@ -136,16 +136,22 @@ describe('a judged loaf', () => {
     const { sd } = ownWindow(before.styleWindow, before.edge, looks);
     expect(sd[0]).to.not.equal(sd[1]);
     expect(after.edge).to.equal(Math.max(...sd));
-    // A correction is the less sure, the less the end is known that it goes by.
-    const wetter = build(
-      { 'bread-flour': 500, water: 400, oil: 15, salt: 9, 'instant-yeast': 5 },
-      'hearth-yeast',
-    );
-    const { corrections, edge, level, window } = evaluate(wetter, defaultHousehold, belief)!;
-    const off = outside(level.points, window);
-    expect(corrections.find((c) => c.kind === 'water')!.certainty).to.be.closeTo(
-      normalBelow(off / Math.hypot(level.sd, edge)),
-      0.02,
-    );
+    // A correction is the less sure, the less the end is known that it goes by: some points outside.
+    const judged = (water: number) =>
+      evaluate(
+        build({ 'bread-flour': 500, water, oil: 15, salt: 9, 'instant-yeast': 5 }, 'hearth-yeast'),
+        defaultHousehold,
+        belief,
+      )!;
+    const beyondBy = (water: number) => {
+      const { level, window } = judged(water);
+      return outside(level.points, window);
+    };
+    let water = 340;
+    while (beyondBy(water) < 3) water += 2;
+    const { corrections, edge, level } = judged(water);
+    const sure = corrections.find((c) => c.kind === 'water')!.certainty;
+    expect(sure).to.be.closeTo(normalBelow(beyondBy(water) / Math.hypot(level.sd, edge)), 1e-6);
+    expect(sure).to.be.lessThan(normalBelow(beyondBy(water) / level.sd) - 0.02);
   });
 });

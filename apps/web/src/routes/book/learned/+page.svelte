@@ -25,7 +25,6 @@
   const open = $derived(
     data.open === '' ? undefined : learnedName(data.open, data.household, names),
   );
-  const z80 = 1.2816;
 </script>
 
 <svelte:head><title>Learned · Book · Tender Crumb</title></svelte:head>
@@ -93,9 +92,7 @@
                   >{row.text(row.now.value)}</td
                 >
                 <td class="quiet px-3 py-1 text-right whitespace-nowrap"
-                  >{row.now.sd > 0
-                    ? `${row.text(row.now.value - z80 * row.now.sd)} and ${row.text(row.now.value + z80 * row.now.sd)}`
-                    : ''}</td
+                  >{row.band ? row.band.map((end) => row.text(end)).join(' and ') : ''}</td
                 >
                 <td class="py-1 text-right whitespace-nowrap">{row.text(row.table.value)}</td>
                 <td class="py-1 pl-3 text-right">{row.bakes}</td>
