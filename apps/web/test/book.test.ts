@@ -101,6 +101,9 @@ describe('the book of a household', () => {
     expect(await bakes('?words=%25')).to.deep.equal(['b1']);
     expect(await bakes('?words=brick_with')).to.deep.equal(['b2']);
     expect(await bakes('?words=bric__with')).to.deep.equal([]);
+    // Nor are the names that an outcome is kept under.
+    for (const name of ['note', 'stars', 'words', 'text', 'step'])
+      expect(await bakes(`?words=${name}`), name).to.deep.equal([]);
     expect(await bakes("?words='%20or%201=1%20--")).to.deep.equal([]);
   });
 

@@ -9,7 +9,8 @@ import type { Database } from '../database/open.ts';
 import { bookEntries } from '../store/book-entries.ts';
 import { readHousehold } from '../store/household.ts';
 
-const pageOf = 200;
+/** Bakes that are in memory at once, with all that happened in them. */
+const pageOf = 50;
 
 /** Finished bakes of formulas as a table for a spreadsheet, a page of text at a time. */
 export async function* bookCsvPages(db: Database, of: 'bakes' | 'lines'): AsyncGenerator<string> {

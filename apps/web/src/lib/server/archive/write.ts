@@ -16,7 +16,7 @@ import {
 } from './tables.ts';
 
 /** Rows that are in memory at once. */
-const pageOf = 500;
+const pageOf = 250;
 /** The same household is the same file: nothing in it says when it was packed, but for the manifest. */
 const noTime = new Date('1980-01-01T12:00:00Z');
 

@@ -24,6 +24,10 @@ const anywhere = (word: string): string => `%${word.replaceAll(/[\\%_]/g, '\\$&'
 /** Words are looked for one by one: so many of them at most. */
 const mostWords = 8;
 
+/** What of an outcome is somebody's words: not the names that it is kept under. */
+const told = ['note', 'words', 'crumb', 'crust', 'taste'] as const;
+
+/** Bakes that fit, by their ids alone: what else is read of them is read of one page. */
 const fitting = (db: Database, asked: BookAsked) => {
   const { formula, bag, method, months, stars, day, words = '' } = asked;
   return words
@@ -39,14 +43,20 @@ const fitting = (db: Database, asked: BookAsked) => {
             .select('n.seq')
             .whereRef('n.bake_id', '=', 'b.id')
             .where('n.kind', '=', 'note')
-            .where(sql<boolean>`n.data like ${like} escape '\\'`);
+            .where(sql<boolean>`json_extract(n.data, '$.text') like ${like} escape '\\'`);
           return e.or([
             sql<boolean>`coalesce(f.name, b.name) like ${like} escape '\\'`,
-            sql<boolean>`b.outcome like ${like} escape '\\'`,
+            ...told.map(
+              (part) =>
+                sql<boolean>`json_extract(b.outcome, ${`$.${part}`}) like ${like} escape '\\'`,
+            ),
             e.exists(inNotes),
           ]);
         }),
-      selectBakes(db)
+      db
+        .selectFrom('bake as b')
+        .leftJoin('formula as f', 'f.id', 'b.formula_id')
+        .select('b.id')
         .$if(formula !== undefined, (q) => q.where('b.formula_id', '=', formula!))
         .$if(method !== undefined, (q) => q.where('b.method', '=', method!))
         .$if(day !== undefined, (q) => q.where('b.day', 'like', `${day!}%`))
@@ -76,21 +86,27 @@ export async function listBook(
   asked: BookAsked,
   { limit, offset }: { readonly limit: number; readonly offset: number },
 ): Promise<StoredBake[]> {
-  const rows = await fitting(db, asked)
+  const rows = await selectBakes(db)
+    .where(
+      'b.id',
+      'in',
+      fitting(db, asked)
+        .orderBy('b.started_at', 'desc')
+        .orderBy('b.id', 'desc')
+        .limit(limit)
+        .offset(offset),
+    )
     .orderBy('b.started_at', 'desc')
     .orderBy('b.id', 'desc')
-    .limit(limit)
-    .offset(offset)
     .execute();
   return rows.map((row) => stored(row));
 }
 
 /** How many bakes fit. */
 export async function countBook(db: Database, asked: BookAsked): Promise<number> {
-  const all = Object.keys(asked).length === 0;
-  if (all) return countBakes(db);
-  const { total } = await fitting(db, asked)
-    .clearSelect()
+  if (Object.keys(asked).length === 0) return countBakes(db);
+  const { total } = await db
+    .selectFrom(fitting(db, asked).as('fit'))
     .select((e) => e.fn.countAll<number>().as('total'))
     .executeTakeFirstOrThrow();
   return total;
