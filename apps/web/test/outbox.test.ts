@@ -95,6 +95,29 @@ describe('what waits in the browser', () => {
     expect(Math.max(...server.sent.map((s) => s.body.events.length))).to.equal(100);
   }).timeout(60_000);
 
+  it('what is tapped while a sending ends is sent too, and waits for no other tap', async () => {
+    let ending: () => Promise<void> = async () => {};
+    class Ending extends Keep {
+      override async giveBack(): Promise<void> {
+        await ending();
+        return super.giveBack();
+      }
+    }
+    const box = new Outbox({ keep: new Ending(name), pause: () => 1e6 });
+    open.push(box);
+    ending = async () => {
+      ending = async () => {};
+      await box.add(eventEntry('b', tick('late')));
+      // Its own sending is asked for before this one has ended.
+      await new Promise((r) => setTimeout(r, 10));
+    };
+    await box.add(eventEntry('b', tick('early')));
+    for (let i = 0; i < 100 && server.sent.length < 2; i += 1)
+      await new Promise((r) => setTimeout(r, 10));
+    const ids = server.sent.flatMap((s) => s.body.events.map((e: BakeEvent) => e.id) as string[]);
+    expect(ids).to.deep.equal(['early', 'late']);
+  });
+
   it('the newest draft of a sitting is sent alone, with what it began from', async () => {
     const box = outbox();
     const draft = { id: 'f', version: 3, draft: 's1' };

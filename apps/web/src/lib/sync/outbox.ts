@@ -161,8 +161,7 @@ export class Outbox {
     try {
       await this.keep.put(entry);
       await this.#look();
-      // Where a sending is about to end, it may have looked already: then once more.
-      void this.flush().then(() => this.flush());
+      void this.flush();
       return await told;
     } finally {
       clearTimeout(timer);
@@ -275,6 +274,10 @@ export class Outbox {
       this.#sends = false;
       await this.keep.giveBack();
       await this.#look();
+      // What came after the last look was told that a sending is on its way: it was not on this one.
+      if (this.#timerAt === Infinity && nextBatch(this.#standing.waiting, 1).length > 0) {
+        this.soon(0);
+      }
     }
   }
 
