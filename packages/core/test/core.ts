@@ -205,6 +205,7 @@ export * from '../src/learn/measure.ts';
 export * from '../src/learn/outcome-look.ts';
 export * from '../src/learn/book.ts';
 export * from '../src/learn/for-bread.ts';
+export * from '../src/learn/rest-breads.ts';
 export * from '../src/learn/known.ts';
 export * from '../src/learn/lesson.ts';
 export * from '../src/learn/level-mark.ts';

@@ -16,7 +16,10 @@ export interface Belief {
   readonly day?: string;
   /** What noted rises taught of the pace of each leaven, by its key: a normal of its logarithm. */
   readonly paces?: Readonly<Record<string, KnownPace>>;
-  /** What was learned of bags that are used up: kept to be read, and to begin from if one is opened after all. */
+  /**
+   * What was learned of bags that are used up and, among very many breads, of those that are seldom baked: kept to be
+   * read, and to begin from if one comes again. What is among the keys is learned again: here is how it was left.
+   */
   readonly rested?: Readonly<Record<string, { readonly mean: number; readonly sd: number }>>;
   /** What bakes measured apart from their doughs; see measured.ts. */
   readonly measured?: Readonly<Record<string, KnownMeasure>>;
@@ -166,5 +169,24 @@ export function rest(belief: Belief, keys: ReadonlySet<string>): Belief {
         resting.map((key) => [key, { mean: departure(belief, key), sd: doubtOf(belief, key, 0) }]),
       ),
     },
+  };
+}
+
+/**
+ * A belief in which a figure that rests is learned again, from where it was left and tied to nothing.
+ *
+ * @example wake({...blankBelief, rested: {touch: {mean: 1, sd: 2}}}, 'touch').keys[0] // 'touch'
+ */
+export function wake(belief: Belief, key: string): Belief {
+  const left = belief.rested?.[key];
+  if (!left || placeOf(belief, key) !== undefined) return belief;
+  return {
+    ...belief,
+    keys: [...belief.keys, key],
+    mean: [...belief.mean, left.mean],
+    covariance: [
+      ...belief.covariance.map((row) => [...row, 0]),
+      [...belief.keys.map(() => 0), left.sd ** 2],
+    ],
   };
 }

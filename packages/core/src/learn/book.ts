@@ -4,6 +4,7 @@ import { allLines, type Formula } from '../formula/formula.ts';
 import { nothingLearned, rest, thirstKey, type Belief } from '../household/belief.ts';
 import type { Household } from '../household/household.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';
+import { restBreads } from './rest-breads.ts';
 
 /**
  * Version of the dough model: raised with every change of its figures or rules that moves what a bake
@@ -81,7 +82,7 @@ export function* learnBook(
   for (const [i, { id, bread, formula, events, circumstances }] of bakes.entries()) {
     const learned = learnFromBake(formula, events, householdAt(circumstances), belief, bread);
     if (learned) {
-      belief = learned.belief;
+      belief = restBreads(learned.belief);
       lessons.set(id, learned.lesson);
     }
     const gone = resting.get(i);

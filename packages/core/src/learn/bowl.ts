@@ -1,6 +1,6 @@
 import { departure, varianceOf, without, type Belief } from '../household/belief.ts';
 import { figure } from '../figure/figure.ts';
-import { updateBelief } from './update.ts';
+import { conditioned, counted, updateBelief } from './update.ts';
 
 /** One touch of a bowl: how far it stood from the forecast for that moment, and what the forecast leans on. */
 export interface Touch {
@@ -70,7 +70,7 @@ export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel
       (sum, [key, slope]) => sum + slope * (departure(now, key) - departure(belief, key)),
       0,
     );
-    now = updateBelief(now, {
+    now = conditioned(now, {
       residual: residual - learned,
       slopes: all,
       priors: new Map([...priors, ...[...passing.keys()].map((key) => [key, 1] as const)]),
@@ -79,9 +79,6 @@ export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel
     for (const key of passing.keys()) bowl.add(key);
   }
   // A bake is one bake, however often it was touched.
-  const bakes = { ...belief.bakes };
-  for (const key of new Set(touches.flatMap((t) => [...t.slopes.keys()]))) {
-    if (now.bakes[key] !== belief.bakes[key]) bakes[key] = (belief.bakes[key] ?? 0) + 1;
-  }
-  return without({ ...now, bakes }, bowl);
+  const seen = new Map(touches.flatMap((t) => [...t.slopes].filter(([, slope]) => slope !== 0)));
+  return without(counted(now, seen), bowl);
 }

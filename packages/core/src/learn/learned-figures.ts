@@ -208,19 +208,21 @@ export function learnedFigures(
     bakes,
     ...(now.sd > 0 ? { band: [now.value - z80 * now.sd, now.value + z80 * now.sd] as const } : {}),
   });
-  const ofDough = [...belief.keys, ...Object.keys(belief.rested ?? {})].flatMap((key) => {
-    const bakes = belief.bakes[key] ?? 0;
-    if (bakes === 0 || !partsOf(key)) return [];
-    const table = tableOf(key, household);
-    return [
-      figure(
-        key,
-        bakes,
-        { value: table.value + departure(belief, key), sd: doubtOf(belief, key, table.sd) },
-        table,
-      ),
-    ];
-  });
+  const ofDough = [...new Set([...belief.keys, ...Object.keys(belief.rested ?? {})])].flatMap(
+    (key) => {
+      const bakes = belief.bakes[key] ?? 0;
+      if (bakes === 0 || !partsOf(key)) return [];
+      const table = tableOf(key, household);
+      return [
+        figure(
+          key,
+          bakes,
+          { value: table.value + departure(belief, key), sd: doubtOf(belief, key, table.sd) },
+          table,
+        ),
+      ];
+    },
+  );
   const paces = Object.entries(belief.paces ?? {}).flatMap(([key, { mean, sd, rises }]) =>
     rises === 0 ? [] : [figure(key, rises, { value: mean, sd }, { value: 0, sd: 0 })],
   );

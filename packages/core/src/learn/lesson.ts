@@ -4,7 +4,7 @@ import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import type { Coefficients } from '../household/coefficients.ts';
 import { coefficientFor } from '../household/learned-table.ts';
-import { departure, doubtOf, type Belief } from '../household/belief.ts';
+import { departure, departureKey, doubtOf, wake, type Belief } from '../household/belief.ts';
 import { beliefToday, kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { level, type Level } from '../dough/level.ts';
 import { baseOf, tableThirst } from '../formula/base.ts';
@@ -13,7 +13,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
-import { bookKey, forBread, fromBread } from './for-bread.ts';
+import { bookKey, forBread } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 import { isOdd, learnFromTouches, type Touch } from './bowl.ts';
 import { measuredBy, withMeasured, type Measured } from './measure.ts';
@@ -86,9 +86,9 @@ export function learnFromBake(
   before: Belief,
   bread?: string,
 ): { belief: Belief; lesson: Lesson } | undefined {
-  const belief = forBread(beliefToday(household, before), bread);
+  const belief = beliefToday(household, before);
   const state: BakeState = bakeState(events);
-  const kitchen = kitchenOf(household, belief);
+  const kitchen = kitchenOf(household, forBread(belief, bread));
   const pantry = pantryIn(household);
   const planned = resolve(formula, pantry);
   const forecast = level(planned, kitchen);
@@ -108,16 +108,18 @@ export function learnFromBake(
   const spoons = lines.length - state.added.length;
   const dough = (added: number): Level | undefined =>
     added === state.added.length ? mixed : level(lines.slice(0, spoons + added), kitchen);
-  const touches = touch ? state.felt.flatMap((at) => touchOf(at, dough(at.after)) ?? []) : [];
+  const touches = touch
+    ? state.felt.flatMap((at) => touchOf(at, dough(at.after), bread) ?? [])
+    : [];
   const feel = kitchen.coefficients.feel.value;
   const counts = state.counts !== false;
-  const learned = counts ? learnFromTouches(belief, touches, feel) : belief;
-  const looked = counts ? learnFromOutcome(learned, state.outcome, felt) : belief;
+  const own = bookKey(departureKey, bread);
+  const known = wake(belief, own);
+  const learned = counts ? learnFromTouches(known, touches, feel) : belief;
+  const looked = counts ? learnFromOutcome(learned, state.outcome, felt, own) : belief;
   const measured = counts ? measuredBy(belief, formula, state, sumGrams(lines)) : [];
-  const book = fromBread(
-    household.today && counts && touches.length > 0 ? { ...looked, day: household.today } : looked,
-    bread,
-  );
+  const book =
+    household.today && counts && touches.length > 0 ? { ...looked, day: household.today } : looked;
   return {
     belief: counts
       ? withMeasured(learnFromRises(formula, lines, state, household, book), measured)
@@ -131,10 +133,10 @@ export function learnFromBake(
       taught:
         felt === undefined || !counts
           ? []
-          : taught(lines, mixed, [belief, learned], kitchen.coefficients, bread),
+          : taught(lines, mixed, [known, learned], kitchen.coefficients, bread),
       ...(measured.length > 0 ? { measured } : {}),
       ...(counts ? {} : { aside: true as const }),
-      ...(isOdd(belief, touches, feel) ? { odd: true as const } : {}),
+      ...(isOdd(known, touches, feel) ? { odd: true as const } : {}),
     },
   };
 }
@@ -142,14 +144,22 @@ export function learnFromBake(
 /** Key of what slow drinkers have drunk of the bowl by a touch before their rest. */
 const restKey = 'rest';
 
+/** What stands by the keys of one bread in view, by those of the book. */
+const inBook = (by: ReadonlyMap<string, number>, bread: string | undefined) =>
+  new Map([...by].map(([key, value]) => [bookKey(key, bread), value] as const));
+
 /** What one touch says of the dough as it was then. */
-function touchOf(felt: BakeState['felt'][number], at: Level | undefined): Touch | undefined {
+function touchOf(
+  felt: BakeState['felt'][number],
+  at: Level | undefined,
+  bread: string | undefined,
+): Touch | undefined {
   if (!at) return undefined;
-  const { slopes, priors, points, passing } = at;
+  const { points, passing } = at;
   return {
     residual: restedFeel(felt, at) - points,
-    slopes,
-    priors,
+    slopes: inBook(at.slopes, bread),
+    priors: inBook(at.priors, bread),
     passing:
       felt.rested === false
         ? new Map(passing).set(restKey, stillToDrink(at) * earlyDoubt)
@@ -168,12 +178,13 @@ function taught(
   const base = baseOf(lines);
   const seen = new Map(lines.map((l) => [thirstKeyOf(l), l]));
   return [...at.slopes]
-    .map(([key, slope]) => {
-      const line = seen.get(key);
+    .map(([inView, slope]) => {
+      const line = seen.get(inView);
       const table = line
         ? tableThirst(line.of, base).value
-        : (coefficientFor(key, coefficients)?.value ?? 0);
-      const prior = at.priors.get(key)!;
+        : (coefficientFor(inView, coefficients)?.value ?? 0);
+      const prior = at.priors.get(inView)!;
+      const key = bookKey(inView, bread);
       const read = (belief: Belief) => ({
         value: table + departure(belief, key),
         sd: doubtOf(belief, key, prior),
@@ -181,7 +192,7 @@ function taught(
       return {
         move: Math.abs(slope * (departure(after, key) - departure(before, key))),
         taught: {
-          key: bookKey(key, bread),
+          key,
           ...(line ? { ingredient: line.ingredient } : {}),
           ...(line?.of.bag ? { bag: line.of.bag.id } : {}),
           before: read(before),

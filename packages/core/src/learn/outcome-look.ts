@@ -9,6 +9,7 @@ const remembered = 60;
  * bread is the one in view.
  *
  * @param felt points at the last touch, rested
+ * @param key under which its bread is kept
  * @returns the same belief where nobody judged, or nobody felt
  * @example learnFromOutcome(nothingLearned, {stars: 5, words: [], note: ''}, 6).windows.departure.length // 1
  */
@@ -16,17 +17,18 @@ export function learnFromOutcome(
   belief: Belief,
   outcome: Outcome | undefined,
   felt: number | undefined,
+  key: string = departureKey,
 ): Belief {
   const stars =
     outcome?.stars ?? (outcome?.words.includes('just right') ? judgements.length : undefined);
   if (outcome === undefined || stars === undefined || felt === undefined) return belief;
   const side = sideOf(outcome.words);
-  const looks = belief.windows?.[departureKey] ?? [];
+  const looks = belief.windows?.[key] ?? [];
   return {
     ...belief,
     windows: {
       ...belief.windows,
-      [departureKey]: [
+      [key]: [
         ...looks.slice(-(remembered - 1)),
         { points: felt, stars, ...(side ? { side } : {}) },
       ],

@@ -20,7 +20,22 @@ export interface Observation {
  * @throws RangeError where the noise is not above 0
  * @example one key, prior sd .02, slope −100, residual −2, noise 2.25: mean +.0128, sd .012
  */
-export function updateBelief(belief: Belief, seen: Observation): Belief {
+export const updateBelief = (belief: Belief, seen: Observation): Belief =>
+  counted(conditioned(belief, seen), seen.slopes.entries());
+
+/**
+ * A belief in which one more bake stands behind some figures.
+ *
+ * @param slopes by key; what does not move the dough is not seen in it
+ */
+export function counted(belief: Belief, slopes: Iterable<readonly [string, number]>): Belief {
+  const bakes: Record<string, number> = { ...belief.bakes };
+  for (const [key, slope] of slopes) if (slope !== 0) bakes[key] = (bakes[key] ?? 0) + 1;
+  return { ...belief, bakes };
+}
+
+/** The same without a count: of one bowl all touches are one bake. */
+export function conditioned(belief: Belief, seen: Observation): Belief {
   if (!(seen.noise > 0)) throw new RangeError('the noise is above 0');
   const fresh = [...seen.slopes.keys()].filter((key) => placeOf(belief, key) === undefined);
   const keys = fresh.length > 0 ? [...belief.keys, ...fresh] : belief.keys;
@@ -31,12 +46,8 @@ export function updateBelief(belief: Belief, seen: Observation): Belief {
 
   // The slope is nought but for the few keys of this dough.
   const steep: Array<readonly [at: number, slope: number]> = [];
-  const bakes: Record<string, number> = { ...belief.bakes };
-  for (const [key, slope] of seen.slopes) {
-    if (slope === 0) continue;
-    steep.push([placeOf(belief, key) ?? old + fresh.indexOf(key), slope]);
-    bakes[key] = (bakes[key] ?? 0) + 1;
-  }
+  for (const [key, slope] of seen.slopes)
+    if (slope !== 0) steep.push([placeOf(belief, key) ?? old + fresh.indexOf(key), slope]);
   const lean = new Float64Array(count);
   for (const [j, slope] of steep) {
     if (j >= old) lean[j]! += prior[j - old]! * slope;
@@ -62,5 +73,5 @@ export function updateBelief(belief: Belief, seen: Observation): Belief {
     if (gain !== 0) for (let j = 0; j < count; j += 1) row[j]! -= gain * lean[j]!;
     covariance.push(row);
   }
-  return { ...belief, keys, mean, covariance, bakes };
+  return { ...belief, keys, mean, covariance };
 }

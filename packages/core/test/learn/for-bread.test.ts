@@ -1,16 +1,20 @@
 import { expect } from 'chai';
 import {
   defaultHousehold,
+  departure,
   departureKey,
+  doubtOf,
   forBread,
-  fromBread,
   kitchenOf,
   learnFromBake,
   level,
   nothingLearned,
   placeOf,
   resolve,
+  restBreads,
+  updateBelief,
   type BakeEvent,
+  type Belief,
 } from '../core.ts';
 import { build } from '../build.ts';
 
@@ -39,8 +43,48 @@ describe('how one bread departs from the model', () => {
     expect(points('lock').sd).to.be.lessThan(points('quay').sd - 0.5);
   });
 
-  it('there and back it is the same belief', () => {
-    expect(fromBread(forBread(belief, 'lock'), 'lock')).to.deep.equal(belief);
-    expect(forBread(belief, 'quay')).to.equal(belief);
+  it('is seen under the key of the bread in view, and what belongs to others is not', () => {
+    const view = forBread(belief, 'lock');
+    const [inView, inBook] = [placeOf(view, departureKey)!, placeOf(belief, 'departure:lock')!];
+    expect(view.mean[inView]).to.equal(belief.mean[inBook]).and.not.equal(0);
+    expect(placeOf(view, 'departure:lock')).to.equal(undefined);
+    expect(placeOf(forBread(belief, 'quay'), departureKey)).to.equal(undefined);
+  });
+
+  it('rests where breads are too many, and goes on from where it was left', () => {
+    const many = (count: number): Belief =>
+      Array.from({ length: count }, (_, i) => `departure:b${i}`).reduce(
+        (known, key) =>
+          updateBelief(known, {
+            residual: 2,
+            slopes: new Map([[key, 1]]),
+            priors: new Map([[key, 3]]),
+            noise: 4,
+          }),
+        belief,
+      );
+    const room = 240 - belief.keys.length;
+    expect(restBreads(many(room)).rested).to.equal(undefined);
+    const over = many(room + 1);
+    const resting = restBreads(over);
+    expect(resting.keys).to.have.length(200);
+    // The one that was baked six times is not among those that rest, nor the last.
+    expect(resting.keys).to.include('departure:lock').and.include(`departure:b${room}`);
+    expect(resting.rested).to.have.all.keys(
+      Array.from({ length: 41 }, (_, i) => `departure:b${i}`),
+    );
+    for (const key of ['departure:b0', 'departure:b40', 'departure:b41'])
+      expect(departure(resting, key), key).to.be.closeTo(departure(over, key), 1e-12);
+    // In view it is as it was, and a bake of it teaches on from there.
+    const view = forBread(resting, 'b3');
+    expect(departure(view, departureKey)).to.be.closeTo(departure(over, 'departure:b3'), 1e-12);
+    expect(doubtOf(view, departureKey, 9)).to.be.closeTo(doubtOf(over, 'departure:b3', 9), 1e-12);
+    const learn = (from: Belief) =>
+      learnFromBake(loaf, felt(9), defaultHousehold, from, 'b3')!.belief;
+    expect(departure(learn(resting), 'departure:b3')).to.be.closeTo(
+      departure(learn(over), 'departure:b3'),
+      0.01,
+    );
+    expect(learn(resting).bakes['departure:b3']).to.equal(2);
   });
 });

@@ -2,7 +2,7 @@ import { bookAsked } from '$lib/server/boundary/book-query.ts';
 import { bookRows } from '$lib/server/book-rows.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
-import { countBook, listBook, yearOf, yearsOf } from '$lib/server/store/book-list.ts';
+import { listBook, yearOf, yearsOf } from '$lib/server/store/book-list.ts';
 import { listHeads } from '$lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
@@ -12,10 +12,9 @@ const perPage = 20;
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const asked = bookAsked(url.searchParams);
-  const total = await countBook(db, asked);
-  const { page, pages, offset } = pageIn(url.searchParams, total, perPage);
-  const [rows, formulas, household, learned, years] = await Promise.all([
-    listBook(db, asked, { limit: perPage, offset }),
+  const paged = (total: number) => pageIn(url.searchParams, total, perPage);
+  const [{ rows, total }, formulas, household, learned, years] = await Promise.all([
+    listBook(db, asked, (total) => ({ limit: perPage, offset: paged(total).offset })),
     listHeads(db, { limit: 200 }),
     readHousehold(db),
     readBelief(db),
@@ -35,7 +34,7 @@ export const load: PageServerLoad = async ({ url }) => {
     asksYear,
     days: year === undefined || !asksYear ? [] : await yearOf(db, year),
     total,
-    page,
-    pages,
+    page: paged(total).page,
+    pages: paged(total).pages,
   };
 };

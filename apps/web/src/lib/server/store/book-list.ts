@@ -24,8 +24,23 @@ const anywhere = (word: string): string => `%${word.replaceAll(/[\\%_]/g, '\\$&'
 /** Words are looked for one by one: so many of them at most. */
 const mostWords = 8;
 
-/** What of an outcome is somebody's words: not the names that it is kept under. */
-const told = ['note', 'words', 'crumb', 'crust', 'taste'] as const;
+/**
+ * What of an outcome is somebody's words: not the names that it is kept under, nor that nothing was said. It is in an
+ * index as it stands here (migration 0010).
+ */
+const toldIn = sql<string>`replace(
+  json_extract(b.outcome, '$.note', '$.words', '$.crumb', '$.crust', '$.taste'), 'null', '')`;
+
+/** A word anywhere in what is called so, was said of it, or was noted at its steps. */
+const speaksOf = (word: string) => {
+  const like = anywhere(word);
+  return sql<boolean>`(
+    b.formula_id in (select id from formula where name like ${like} escape '\\')
+    or ${toldIn} like ${like} escape '\\'
+    or (b.formula_id is null and b.name like ${like} escape '\\')
+    or b.id in (select n.bake_id from bake_event as n where n.kind = 'note'
+      and json_extract(n.data, '$.text') like ${like} escape '\\'))`;
+};
 
 /** Bakes that fit, by their ids alone: what else is read of them is read of one page. */
 const fitting = (db: Database, asked: BookAsked) => {
@@ -35,27 +50,9 @@ const fitting = (db: Database, asked: BookAsked) => {
     .filter(Boolean)
     .slice(0, mostWords)
     .reduce(
-      (q, word) =>
-        q.where((e) => {
-          const like = anywhere(word);
-          const inNotes = e
-            .selectFrom('bake_event as n')
-            .select('n.seq')
-            .whereRef('n.bake_id', '=', 'b.id')
-            .where('n.kind', '=', 'note')
-            .where(sql<boolean>`json_extract(n.data, '$.text') like ${like} escape '\\'`);
-          return e.or([
-            sql<boolean>`coalesce(f.name, b.name) like ${like} escape '\\'`,
-            ...told.map(
-              (part) =>
-                sql<boolean>`json_extract(b.outcome, ${`$.${part}`}) like ${like} escape '\\'`,
-            ),
-            e.exists(inNotes),
-          ]);
-        }),
+      (q, word) => q.where(speaksOf(word)),
       db
         .selectFrom('bake as b')
-        .leftJoin('formula as f', 'f.id', 'b.formula_id')
         .select('b.id')
         .$if(formula !== undefined, (q) => q.where('b.formula_id', '=', formula!))
         .$if(method !== undefined, (q) => q.where('b.method', '=', method!))
@@ -67,49 +64,50 @@ const fitting = (db: Database, asked: BookAsked) => {
           q.where(sql<number>`cast(substr(b.day, 6, 2) as integer)`, 'in', months!),
         )
         .$if(bag !== undefined, (q) =>
-          q.where((e) =>
-            e.exists(
-              e
-                .selectFrom('bag_use as u')
-                .select('u.bag_id')
-                .whereRef('u.bake_id', '=', 'b.id')
-                .where('u.bag_id', '=', bag!),
-            ),
+          q.where('b.id', 'in', (e) =>
+            e.selectFrom('bag_use as u').select('u.bake_id').where('u.bag_id', '=', bag!),
           ),
         ),
     );
 };
 
-/** Bakes that fit, newest first. */
+const newestFirst = sql`b.started_at desc, b.id desc`;
+
+/** A stretch of a list. */
+interface Stretch {
+  readonly limit: number;
+  readonly offset: number;
+}
+
+/**
+ * Bakes that fit, newest first, and how many they are.
+ *
+ * @param stretch which of so many are wanted: they are gone through once, and counted as they are
+ */
 export async function listBook(
   db: Database,
   asked: BookAsked,
-  { limit, offset }: { readonly limit: number; readonly offset: number },
-): Promise<StoredBake[]> {
-  const rows = await selectBakes(db)
-    .where(
-      'b.id',
-      'in',
-      fitting(db, asked)
-        .orderBy('b.started_at', 'desc')
-        .orderBy('b.id', 'desc')
+  stretch: (total: number) => Stretch,
+): Promise<{ rows: StoredBake[]; total: number }> {
+  const wanted = async (): Promise<{ total: number; ids: readonly string[] }> => {
+    if (Object.keys(asked).length === 0) {
+      const total = await countBakes(db);
+      const { limit, offset } = stretch(total);
+      const page = await fitting(db, asked)
+        .orderBy(newestFirst)
         .limit(limit)
-        .offset(offset),
-    )
-    .orderBy('b.started_at', 'desc')
-    .orderBy('b.id', 'desc')
-    .execute();
-  return rows.map((row) => stored(row));
-}
-
-/** How many bakes fit. */
-export async function countBook(db: Database, asked: BookAsked): Promise<number> {
-  if (Object.keys(asked).length === 0) return countBakes(db);
-  const { total } = await db
-    .selectFrom(fitting(db, asked).as('fit'))
-    .select((e) => e.fn.countAll<number>().as('total'))
-    .executeTakeFirstOrThrow();
-  return total;
+        .offset(offset)
+        .execute();
+      return { total, ids: page.map((b) => b.id) };
+    }
+    const all = await fitting(db, asked).orderBy(newestFirst).execute();
+    const { limit, offset } = stretch(all.length);
+    return { total: all.length, ids: all.slice(offset, offset + limit).map((b) => b.id) };
+  };
+  const { total, ids } = await wanted();
+  if (ids.length === 0) return { rows: [], total };
+  const rows = await selectBakes(db).where('b.id', 'in', ids).orderBy(newestFirst).execute();
+  return { rows: rows.map((row) => stored(row)), total };
 }
 
 /** How many bakes there were on each day of a year, and the best judgement of each. */
