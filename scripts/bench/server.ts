@@ -171,6 +171,9 @@ try {
 
   const { url, child } = await serve(folder);
   const get = async (path: string) => (await fetch(`${url}${path}`)).text();
+  // The book that was filled in is learned first, beside the server and only once.
+  while (!(JSON.parse(await get('/api/v1/learning')) as { learned: boolean }).learned)
+    await new Promise((r) => setTimeout(r, 500));
 
   // No device is in: the frame of every page with a few sentences. Bake day would not do, empty as it
   // looks: it goes through every bake for those that are open.

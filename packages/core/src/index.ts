@@ -234,7 +234,7 @@ export { pacesFor } from './ferment/believed-paces.ts';
 export { usualWarmth } from './ferment/usual-warmth.ts';
 export { leavenKeys } from './ferment/leaven-key.ts';
 export type { RiseNoted } from './bake/state.ts';
-export { forBread } from './learn/for-bread.ts';
+export { amongBreads, forBread } from './learn/for-bread.ts';
 export { modelVersion, type BookBake } from './learn/book.ts';
 export { knownThirst, type KnownThirst } from './learn/known.ts';
 export { lessonOf, type Lesson, type Taught } from './learn/lesson.ts';

@@ -1,4 +1,4 @@
-import { departureKey, placeOf, wake, type Belief } from '../household/belief.ts';
+import { departureKey, placeOf, wake, without, type Belief } from '../household/belief.ts';
 
 /** Key under which a book keeps how one bread departs from the model. */
 const keptKey = (bread: string): string => `${departureKey}:${bread}`;
@@ -13,13 +13,27 @@ export const bookKey = (key: string, bread: string | undefined): string =>
   key === departureKey && bread !== undefined ? keptKey(bread) : key;
 
 /**
- * What is believed, seen for one bread: its own departure from the model and its own loaves stand in it as those of the
- * bread that is looked at.
+ * What is believed without what is known of other breads alone: so much smaller is what a page has to carry.
  *
- * @param bread id of its formula; without one nothing is known of it yet
- * @example forBread(nothingLearned, 'lockside-white') // nothing is known of it
+ * @param breads ids of the formulas that are looked at
+ * @example amongBreads(nothingLearned, ['lockside-white']).keys.length === nothingLearned.keys.length // true
  */
-export function forBread(belief: Belief, bread: string | undefined): Belief {
+export function amongBreads(belief: Belief, breads: readonly string[]): Belief {
+  const kept = new Set(breads.map(keptKey));
+  const isOthers = (key: string) => key.startsWith(keptKey('')) && !kept.has(key);
+  const own = <V>(by: Readonly<Record<string, V>>) =>
+    Object.fromEntries(Object.entries(by).filter(([key]) => !isOthers(key)));
+  const { bakes, windows, rested } = belief;
+  return {
+    ...without(belief, new Set(belief.keys.filter(isOthers))),
+    bakes: own(bakes),
+    ...(windows ? { windows: own(windows) } : {}),
+    ...(rested ? { rested: own(rested) } : {}),
+  };
+}
+
+/** A bread's own departure and its own loaves under the keys of the bread that is looked at. */
+export function inView(belief: Belief, bread: string | undefined): Belief {
   if (bread === undefined) return belief;
   const key = keptKey(bread);
   const known = wake(belief, key);
@@ -31,3 +45,13 @@ export function forBread(belief: Belief, bread: string | undefined): Belief {
     ...(known.windows ? { windows: looks ? { [departureKey]: looks } : {} } : {}),
   };
 }
+
+/**
+ * What is believed, seen for one bread: its own departure from the model and its own loaves stand in it as those of the
+ * bread that is looked at, and those of others not at all.
+ *
+ * @param bread id of its formula; without one nothing is known of it yet
+ * @example forBread(nothingLearned, 'lockside-white').windows // undefined: nothing is known of it
+ */
+export const forBread = (belief: Belief, bread: string | undefined): Belief =>
+  inView(amongBreads(belief, bread === undefined ? [] : [bread]), bread);

@@ -13,7 +13,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
-import { bookKey, forBread } from './for-bread.ts';
+import { bookKey, inView } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 import { isOdd, learnFromTouches, type Touch } from './bowl.ts';
 import { measuredBy, withMeasured, type Measured } from './measure.ts';
@@ -88,7 +88,7 @@ export function learnFromBake(
 ): { belief: Belief; lesson: Lesson } | undefined {
   const belief = beliefToday(household, before);
   const state: BakeState = bakeState(events);
-  const kitchen = kitchenOf(household, forBread(belief, bread));
+  const kitchen = kitchenOf(household, inView(belief, bread));
   const pantry = pantryIn(household);
   const planned = resolve(formula, pantry);
   const forecast = level(planned, kitchen);

@@ -48,7 +48,12 @@ describe('how one bread departs from the model', () => {
     const [inView, inBook] = [placeOf(view, departureKey)!, placeOf(belief, 'departure:lock')!];
     expect(view.mean[inView]).to.equal(belief.mean[inBook]).and.not.equal(0);
     expect(placeOf(view, 'departure:lock')).to.equal(undefined);
-    expect(placeOf(forBread(belief, 'quay'), departureKey)).to.equal(undefined);
+    expect(view.keys).to.have.length(belief.keys.length);
+    const other = forBread(belief, 'quay');
+    expect(placeOf(other, departureKey)).to.equal(undefined);
+    expect(other.keys).to.have.length(belief.keys.length - 1);
+    expect(JSON.stringify(other)).to.not.contain('lock');
+    expect(JSON.stringify(forBread(belief, undefined))).to.not.contain('lock');
   });
 
   it('rests where breads are too many, and goes on from where it was left', () => {

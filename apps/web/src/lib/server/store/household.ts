@@ -48,12 +48,25 @@ export async function saveSettings(db: Database, settings: Settings): Promise<vo
   });
 }
 
+interface Learned {
+  readonly belief: Belief;
+  readonly revision: number;
+}
+
+/** A belief is large, and every page asks for it: it is read anew when it was learned anew. */
+const learned = new WeakMap<Database, Learned>();
+
 /** What the book has taught, with its revision. */
-export async function readBelief(db: Database): Promise<{ belief: Belief; revision: number }> {
-  const row = await db.selectFrom('belief').selectAll().where('id', '=', 1).executeTakeFirst();
-  return row
-    ? { belief: JSON.parse(row.body) as Belief, revision: row.revision }
-    : { belief: nothingLearned, revision: 0 };
+export async function readBelief(db: Database): Promise<Learned> {
+  const beliefs = db.selectFrom('belief').where('id', '=', 1);
+  const now = await beliefs.select('revision').executeTakeFirst();
+  if (!now) return { belief: nothingLearned, revision: 0 };
+  const known = learned.get(db);
+  if (known?.revision === now.revision) return known;
+  const { body, revision } = await beliefs.selectAll().executeTakeFirstOrThrow();
+  const read = { belief: JSON.parse(body) as Belief, revision };
+  learned.set(db, read);
+  return read;
 }
 
 export async function saveBelief(db: Database, belief: Belief): Promise<void> {

@@ -1,3 +1,4 @@
+import { forBread } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
@@ -5,5 +6,5 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async () => {
   const db = await kitchen();
   const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
-  return { household, belief };
+  return { household, belief: forBread(belief, undefined) };
 };

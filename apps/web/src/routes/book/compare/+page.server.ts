@@ -1,3 +1,4 @@
+import { amongBreads } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
@@ -16,5 +17,12 @@ export const load: PageServerLoad = async ({ url }) => {
     readHousehold(db),
     readBelief(db),
   ]);
-  return { entries, household, belief };
+  return {
+    entries,
+    household,
+    belief: amongBreads(
+      belief,
+      entries.flatMap((e) => e.bread ?? []),
+    ),
+  };
 };

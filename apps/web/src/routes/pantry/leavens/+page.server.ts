@@ -1,3 +1,4 @@
+import { forBread } from '@tender-crumb/core';
 import { localZone } from '$lib/server/day.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listFeedings } from '$lib/server/store/feedings.ts';
@@ -11,5 +12,10 @@ export const load: PageServerLoad = async () => {
     readBelief(db),
     listFeedings(db),
   ]);
-  return { household, belief, feedings, zone: household.zone ?? localZone() };
+  return {
+    household,
+    belief: forBread(belief, undefined),
+    feedings,
+    zone: household.zone ?? localZone(),
+  };
 };
