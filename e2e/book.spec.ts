@@ -71,6 +71,12 @@ test.describe('a season is walked through', () => {
     await expect(page.getByText('it stands among the corrections of the formula')).toBeVisible();
     await page.getByRole('link', { name: 'To the bench' }).click();
     await expect(page.getByText('The dough was too loose.').first()).toBeVisible();
+    // And the bread as it was baked goes to a telephone without any net between.
+    await page.goBack();
+    await page.getByRole('button', { name: 'As a code' }).click();
+    await expect(
+      page.getByRole('img', { name: 'The formula as a code' }).locator('svg'),
+    ).toBeVisible();
   });
 
   test('every figure opens to the bakes that it rests on; any two measures are drawn', async ({

@@ -206,6 +206,56 @@ describe('everything out, and in again', () => {
     }
   });
 
+  it('10,000 bakes at once come, the server answers meanwhile, and the same once more is nothing new', async () => {
+    const many = 10_000;
+    const entries = unzipSync(file);
+    const rows = (table: string) =>
+      strFromU8(entries[`tables/${table}.jsonl`]!)
+        .trim()
+        .split('\n')
+        .map((line) => JSON.parse(line) as Record<string, unknown>);
+    const written = (all: readonly object[]) =>
+      strToU8(all.map((row) => `${JSON.stringify(row)}\n`).join(''));
+    const [bake] = rows('bake');
+    const said = rows('bake_event');
+    const ids = Array.from({ length: many }, (_, i) => `many${i}`);
+    entries['tables/bake.jsonl'] = written(ids.map((id) => ({ ...bake, id })));
+    entries['tables/bake_event.jsonl'] = written(
+      ids.flatMap((id, i) =>
+        said.map((e, k) => ({ ...e, bake_id: id, id: `${id}-${k}`, seq: i * said.length + k + 1 })),
+      ),
+    );
+    delete entries['tables/photo.jsonl'];
+    const large = zipSync(entries as Zippable);
+    const house = new TestServer();
+    await house.start();
+    try {
+      const looked = await send(house, large, 'large', 4_000_000);
+      expect(looked.status).to.equal(200);
+      expect(thing(looked.json, 'bake')).to.include({ fresh: many, orphans: 0 });
+      let answered = 0;
+      let taken = false;
+      const taking = take(house, 'ours', 'large').finally(() => (taken = true));
+      while (!taken) {
+        expect((await house.ask('GET', '/api/v1/formulas')).status).to.equal(200);
+        if (!taken) answered += 1;
+      }
+      expect((await taking).status).to.equal(200);
+      // Nobody waits for the file.
+      expect(answered).to.be.greaterThan(3);
+      expect((await house.ask('GET', '/api/v1/bakes')).json['total']).to.equal(many);
+      expect(
+        (await house.ask('GET', `/api/v1/bakes/${ids.at(-1)!}`)).json['events'],
+      ).to.have.length(said.length);
+      await house.learned();
+      const again = await send(house, large, 'again', 4_000_000);
+      expect(thing(again.json, 'bake')).to.include({ fresh: 0, same: many, other: 0 });
+      expect((await take(house, 'ours', 'again')).json['came']).to.equal(0);
+    } finally {
+      await house.end();
+    }
+  }).timeout(120_000);
+
   it('what belongs to nothing stays out, and is told', async () => {
     const entries = unzipSync(file);
     entries['tables/bake.jsonl'] = strToU8('');

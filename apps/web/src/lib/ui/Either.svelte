@@ -47,6 +47,11 @@
     color: var(--on-rim);
     font-weight: 600;
   }
+  @media (pointer: coarse) {
+    :global(.either button) {
+      min-height: 2.75rem;
+    }
+  }
   :global(.either-large) {
     flex-wrap: wrap;
     gap: 0.5rem;

@@ -1,9 +1,11 @@
 <script lang="ts">
   import {
+    asBaked,
     bakeRecord,
     breadCost,
     devices,
     differences,
+    formulaText,
     hoursText,
     judgements,
     kitchenOf,
@@ -24,6 +26,7 @@
   import Taught from '$lib/book/Taught.svelte';
   import WentWrong from '$lib/book/WentWrong.svelte';
   import Level from '$lib/level/Level.svelte';
+  import CodeDialog from '$lib/ui/CodeDialog.svelte';
   import { asWarmth, say } from '$lib/ui/writing.ts';
   import { cheapAt } from '$lib/plan/clock.ts';
   import type { PageProps } from './$types';
@@ -98,6 +101,9 @@
     }
   }
   let leaving = $state(false);
+  let codeOpen = $state(false);
+  const asText = () =>
+    formulaText(asBaked(record.formula, record.state), pantryIn(then), data.household.percentages);
 </script>
 
 <svelte:head><title>{record.name}, {record.circumstances.day} · Tender Crumb</title></svelte:head>
@@ -117,8 +123,14 @@
     <a class="knob" href="/book/helped?formula={record.bread}">What helped</a>
     <a class="knob" href="/bake/{record.id}">Mend it</a>
     <a class="knob" href="/api/v1/bakes/{record.id}/sheet" download>As Markdown</a>
+    <button class="knob" type="button" onclick={() => (codeOpen = true)}>As a code</button>
   </div>
 </div>
+<CodeDialog
+  bind:open={codeOpen}
+  text={codeOpen ? asText() : ''}
+  title="{record.name}, as baked on {record.circumstances.day}"
+/>
 {#if fault}<p role="alert" class="mb-2 font-semibold text-act">{fault}</p>{/if}
 
 <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
