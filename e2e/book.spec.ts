@@ -59,24 +59,64 @@ test.describe('a season is walked through', () => {
     await expect(page.getByText(/by\s+\d+\s+loaves/)).toBeVisible();
   });
 
-  test('what went wrong goes by the bake’s own record, and one change is taken to the formula', async ({
+  test('what went wrong goes by the bake’s own record; of one that was poured amiss the formula stays', async ({
     page,
   }) => {
     await visit(page, '/book?words=soup');
     await page.getByRole('link', { name: 'Lockside tin loaf, white' }).click();
-    await page.getByRole('button', { name: 'Spread flat' }).click();
-    const causes = page.getByRole('region', { name: 'What probably happened' });
-    await expect(causes.getByRole('listitem').first()).toContainText('too loose');
-    await page.getByRole('button', { name: 'Take it', exact: true }).click();
-    await expect(page.getByText('it stands among the corrections of the formula')).toBeVisible();
-    await page.getByRole('link', { name: 'To the bench' }).click();
-    await expect(page.getByText('The dough was too loose.').first()).toBeVisible();
-    // And the bread as it was baked goes to a telephone without any net between.
-    await page.goBack();
+    // The bread as it was baked goes to a telephone without any net between.
     await page.getByRole('button', { name: 'As a code' }).click();
     await expect(
       page.getByRole('img', { name: 'The formula as a code' }).locator('svg'),
     ).toBeVisible();
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('button', { name: 'Spread flat' }).click();
+    const causes = page.getByRole('region', { name: 'What probably happened' });
+    await expect(causes.getByRole('listitem').first()).toContainText('too loose');
+    // The water was poured twice that day: the formula is as right as before.
+    await expect(page.getByText(/Weigh it out once more with care/)).toBeVisible();
+    await page.getByRole('button', { name: 'Note it for the next bake' }).click();
+    await expect(page.getByText('Noted: it stands at its step')).toBeVisible();
+  });
+
+  test('a formula that is too wet as it is written: less water is taken to it, and given back', async ({
+    page,
+  }) => {
+    const lines = Object.entries({ 'bread-flour': 500, water: 400, salt: 9, 'instant-yeast': 5 });
+    const made = await page.request.post('/api/v1/formulas', {
+      data: {
+        name: 'Spilled-milk tin',
+        style: 'pan',
+        stages: [{ lines: lines.map(([ingredient, grams]) => ({ ingredient, grams })) }],
+      },
+    });
+    const { id: formulaId } = (await made.json()) as { id: string };
+    const begun = await page.request.post('/api/v1/bakes', {
+      data: { formulaId, formulaVersion: 1 },
+    });
+    const { id } = (await begun.json()) as { id: string };
+    const at = new Date().toISOString();
+    const said = await page.request.post(`/api/v1/bakes/${id}/events`, {
+      data: {
+        events: [
+          { id: 'f', at, kind: 'felt', data: { points: 14 } },
+          { id: 'e', at, kind: 'finished', data: {} },
+        ],
+      },
+    });
+    expect(said.ok(), await said.text()).toBe(true);
+    await visit(page, `/book/${id}`);
+    await page.getByRole('button', { name: 'Spread flat' }).click();
+    await expect(page.getByText(/\d+\sg less water next time/)).toBeVisible();
+    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+    await expect(page.getByText('it stands among the corrections of the formula')).toBeVisible();
+    await page.getByRole('link', { name: 'To the bench' }).click();
+    await page.waitForURL(/\/bench\//);
+    const corrections = page.getByRole('region', { name: /Corrections/ });
+    await expect(corrections.getByText(/−\d+\sg water/)).toBeVisible();
+    await expect(page.getByText(/^Needs about/)).toHaveCount(0);
+    await corrections.getByRole('button', { name: 'Give back' }).click();
+    await expect(corrections.getByText('Taken')).toBeHidden();
   });
 
   test('every figure opens to the bakes that it rests on; any two measures are drawn', async ({

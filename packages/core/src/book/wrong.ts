@@ -1,11 +1,14 @@
 import { isForecast } from '../ferment/rise-doubt.ts';
-import { mainStage, type Change } from '../formula/formula.ts';
+import { mainStage, type Change, type Formula } from '../formula/formula.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import { totals, type Totals } from '../formula/totals.ts';
+import { level } from '../dough/level.ts';
 import type { Belief } from '../household/belief.ts';
 import type { Poke } from '../bake/event-kinds.ts';
 import { householdOn } from '../bake/circumstances.ts';
 import { coolingOf } from '../bake/cooling.ts';
 import { windowIn } from '../dough/own-window.ts';
-import { kitchenOf, type Household } from '../household/household.ts';
+import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { measuredOf } from '../household/measured.ts';
 import { bakeRises } from '../learn/rises.ts';
 import { normalBelow } from '../quantity/normal.ts';
@@ -64,7 +67,13 @@ interface Case {
   readonly belief: Belief;
   readonly window: readonly [low: number, high: number];
   readonly felt?: number;
+  /** The formula as it stands, and where the book takes it to come out by now; absent where that cannot be told. */
+  readonly now: Formula;
+  readonly lines: readonly ResolvedLine[];
+  readonly sums?: Totals;
+  readonly expected?: number;
   readonly feel: number;
+  /** Flour of it, g: by a hundredth of it in water the level moves by a point. */
   readonly base: number;
   readonly rises: Readonly<Partial<Record<'first' | 'final', RiseSeen>>>;
 }
@@ -125,20 +134,30 @@ function levelTold({ felt, feel, window: [low, high] }: Case, side: 'tight' | 'l
 
 const atStep = (step: string, text: string): Fix => ({ says: text, note: { step, text } });
 
-/** Water, more or less, that brings the dough from where it was felt to the middle of its window. */
-function waterFix({ felt, window: [low, high], base, record }: Case, sign: 1 | -1): Fix {
-  const middle = (low + high) / 2;
-  const short = felt === undefined ? 3 * sign : middle - felt;
-  const grams = sign * Math.max(5, Math.min(60, Math.round((Math.abs(short) * base) / 100)));
+/**
+ * Water, more or less, that brings the formula as it stands to the middle of its window. It goes by what the book makes
+ * of the formula after that bake, not by the bake alone: of one that was poured amiss the formula is as right as before.
+ */
+function waterFix({ expected, window, base, now }: Case, sign: 1 | -1): Fix {
+  const [low, high] = window;
+  const isSo = expected !== undefined && (sign > 0 ? expected < low : expected > high);
+  if (!isSo)
+    return atStep(
+      'weigh',
+      expected === undefined
+        ? 'Look early next time, and go by the spoon: a little water, or a little flour, and wait.'
+        : `Weigh it out once more with care: as it is written it comes to ${pointsText(expected)}, where ${pointsText(low)} to ${pointsText(high)} is right.`,
+    );
+  const grams = Math.round((((low + high) / 2 - expected) * base) / 100);
   return {
     says: `${gramsText(Math.abs(grams))} ${grams > 0 ? 'more' : 'less'} water next time.`,
-    changes: [{ stage: mainStage(record.formula).id, ingredient: 'water', grams }],
+    changes: [{ stage: mainStage(now).id, ingredient: 'water', grams }],
   };
 }
 
 /** A fifth of the yeast more or less: what a rise of a quarter longer or shorter wants. Common practice, no source. */
-function yeastFix({ record }: Case, share: number): Fix | undefined {
-  const yeast = record.planned.find((l) => l.of.yeast && l.grams > 0);
+function yeastFix({ lines }: Case, share: number): Fix | undefined {
+  const yeast = lines.find((l) => l.of.yeast && l.grams > 0);
   if (!yeast) return undefined;
   const grams = Math.round(yeast.grams * share * 100) / 100;
   if (grams === 0) return undefined;
@@ -166,8 +185,8 @@ const pieceGrams = ({ made, state }: BakeRecord): number =>
   sumGrams(made) / (state.divided?.pieces ?? 1);
 
 /** Salt that brings a dough to the usual. Common practice, no source. */
-const saltShort = ({ record: { totals }, base }: Case): number =>
-  Math.max(1, Math.round((base * (1.8 - (totals?.saltPercent ?? 0))) / 100));
+const saltShort = ({ sums, base }: Case): number =>
+  Math.round((base * (1.8 - (sums?.saltPercent ?? 0))) / 100);
 
 /** One row a cause. */
 const causes = {
@@ -301,11 +320,11 @@ const causes = {
         evidence: `${Math.round(totals.proteinPercent * 10) / 10} % protein, where ${least} % is wanted`,
       };
     },
-    fix: ({ record, base }) => ({
+    fix: ({ now, base }) => ({
       says: `A hundredth of gluten to the flour: ${gramsText(Math.round(base / 100))}.`,
       changes: [
         {
-          stage: mainStage(record.formula).id,
+          stage: mainStage(now).id,
           ingredient: 'vital-gluten',
           grams: Math.max(1, Math.round(base / 100)),
         },
@@ -320,12 +339,13 @@ const causes = {
         chance: totals.saltPercent < 1 ? 0.5 : totals.saltPercent < 1.4 ? 0.15 : 0.02,
         evidence: `${Math.round(totals.saltPercent * 100) / 100} % salt`,
       },
-    fix: (of) => ({
-      says: `Salt to 1.8 % of the flour: ${gramsText(saltShort(of))} more.`,
-      changes: [
-        { stage: mainStage(of.record.formula).id, ingredient: 'salt', grams: saltShort(of) },
-      ],
-    }),
+    fix: (of) =>
+      saltShort(of) < 1
+        ? atStep('weigh', 'Weigh the salt with care: as it is written there is enough of it.')
+        : {
+            says: `Salt to 1.8 % of the flour: ${gramsText(saltShort(of))} more.`,
+            changes: [{ stage: mainStage(of.now).id, ingredient: 'salt', grams: saltShort(of) }],
+          },
   },
   shaping: {
     says: 'It was shaped loosely, with air folded in.',
@@ -366,11 +386,19 @@ const pointsTo: Readonly<Record<FaultId, Readonly<Partial<Record<WrongId, number
 };
 
 /** What the model makes of a bake. */
-function caseOf(record: BakeRecord, household: Household, belief: Belief): Case {
+function caseOf(record: BakeRecord, household: Household, belief: Belief, now: Formula): Case {
   const then = householdOn(household, record.circumstances);
   const kitchen = kitchenOf(then, belief);
-  const { lesson, formula, made, state, totals } = record;
-  const { window } = windowIn(formula.style, lesson?.dryness ?? totals?.dryness ?? 0, kitchen);
+  const { lesson, formula, made, state } = record;
+  const pantry = pantryIn(household);
+  const lines = resolve(now, pantry);
+  const sums = totals(lines);
+  const expected = level(lines, kitchenOf(household, belief))?.points;
+  const { window } = windowIn(
+    formula.style,
+    lesson?.dryness ?? record.totals?.dryness ?? 0,
+    kitchen,
+  );
   const rises = bakeRises(formula, made, state, then, belief).flatMap((rise) => {
     const hours = measures[rise.id === 'first' ? 'firstRise' : 'finalProof'].of(record);
     const { forecast } = rise;
@@ -384,7 +412,11 @@ function caseOf(record: BakeRecord, household: Household, belief: Belief): Case 
     window,
     ...(lesson?.felt === undefined ? {} : { felt: lesson.felt }),
     feel: kitchen.coefficients.feel.value,
-    base: totals?.flourGrams ?? 500,
+    now,
+    lines,
+    ...(sums ? { sums } : {}),
+    ...(expected === undefined ? {} : { expected }),
+    base: sums?.flourGrams ?? 500,
     rises: Object.fromEntries(rises),
   };
 }
@@ -398,6 +430,7 @@ const never = 0.02;
  *
  * @param seen what was seen of the loaf
  * @param belief forBread of its bread
+ * @param now its formula as it stands, which a fix goes to; absent where it is as it was baked
  * @returns the likeliest first; their shares sum to 1
  * @example wentWrong(record, ['dense'], household, belief)[0].id // 'tight'
  */
@@ -406,9 +439,10 @@ export function wentWrong(
   seen: readonly FaultId[],
   household: Household,
   belief: Belief,
+  now: Formula = record.formula,
 ): FoundCause[] {
   if (seen.length === 0) return [];
-  const of = caseOf(record, household, belief);
+  const of = caseOf(record, household, belief, now);
   const rows = (Object.keys(causes) as WrongId[]).flatMap((id) => {
     // Of several faults together a cause explains all, or is the less likely.
     const fits = seen.reduce((product, fault) => product * (pointsTo[fault][id] ?? 0.05), 1);

@@ -14,7 +14,7 @@ import { kneadings, type KneadingId } from '../machine/kneading.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { edgeFor, windowFor } from '../dough/window.ts';
 import { ownWindow } from '../dough/own-window.ts';
-import { pointsText, thinSpace } from '../quantity/number.ts';
+import { plain, pointsText, thinSpace } from '../quantity/number.ts';
 import { styles, type StyleId } from '../style/style.ts';
 
 /** What is learned of one kind: how it is said, and how its value is written. */
@@ -29,9 +29,10 @@ interface LearnedKind {
   named?(rest: string, household: Household): string;
 }
 
-const percent = (share: number, digits = 1): string =>
-  `${(100 * share).toFixed(digits).replace('-', '−')}${thinSpace}%`;
-const signed = (share: number): string => `${share > 0 ? '+' : ''}${percent(share)}`;
+const percent = (share: number): string => `${plain((100 * share).toFixed(1))}${thinSpace}%`;
+/** The sign goes by what is written, so that nothing is neither more nor less. */
+const signed = (share: number): string =>
+  `${Number((100 * share).toFixed(1)) > 0 ? '+' : ''}${percent(share)}`;
 const times = (ln: number): string => `${Math.exp(ln).toFixed(2)} ×`;
 const points = (value: number): string => `${pointsText(value)} points`;
 

@@ -1,8 +1,12 @@
 /** A narrow space that does not break: it stands before every unit. */
 export const thinSpace = '\u202f';
 
-/** True minus and no "-0". */
-const plain = (text: string): string =>
+/**
+ * True minus and no "-0".
+ *
+ * @example plain('-0.0') // '0.0'
+ */
+export const plain = (text: string): string =>
   Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
 
 /**

@@ -63,6 +63,18 @@ describe('what the book has learned, as it is read', () => {
     ]);
   });
 
+  it('what rounds to nothing is neither more nor less', () => {
+    const text = (share: number) => learnedKinds.fill.text(share);
+    const s = '\u202f';
+    expect([-0.0006, -0.0004, 0, 0.0004, 0.0006].map(text)).to.deep.equal([
+      `−0.1${s}%`,
+      `0.0${s}%`,
+      `0.0${s}%`,
+      `0.0${s}%`,
+      `+0.1${s}%`,
+    ]);
+  });
+
   it('nothing of what no bake stands behind', () => {
     expect(learnedFigures(defaultHousehold, nothingLearned)).to.deep.equal([]);
     expect(learnedWindows(defaultHousehold, nothingLearned, new Map())).to.deep.equal([]);

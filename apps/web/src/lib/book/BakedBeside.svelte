@@ -26,12 +26,12 @@
 
 <section class="bowl overflow-x-auto p-4" aria-labelledby="beside">
   <h2 id="beside">As baked, beside as planned</h2>
-  <table class="w-full min-w-96">
+  <table class="w-full">
     <thead class="quiet text-left"
       ><tr
         ><th class="font-normal"></th><th class="text-right font-normal">planned</th><th
           class="text-right font-normal">baked</th
-        ><th class="text-right font-normal">of the flour</th></tr
+        ><th class="text-right font-normal">of flour</th></tr
       ></thead
     >
     <tbody>

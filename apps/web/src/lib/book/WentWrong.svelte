@@ -33,7 +33,7 @@
   let seen = $state<FaultId[]>([]);
   let said = $state('');
   let fault = $state('');
-  const causes = $derived(wentWrong(record, seen, household, belief));
+  const causes = $derived(wentWrong(record, seen, household, belief, head?.formula));
 
   async function take({ id, says, evidence, fix }: FoundCause) {
     fault = '';
@@ -42,14 +42,11 @@
         await tellBake(record.id, 'note', fix.note);
         said = 'Noted: it stands at its step the next time.';
       } else if (fix.changes && head && record.bread !== undefined) {
-        const stages = new Set(head.formula.stages.map((s) => s.id));
-        const stage =
-          head.formula.stages.find((s) => s.kind === 'dough') ?? head.formula.stages[0]!;
         const formula = takeCorrection(head.formula, {
           correction: `after:${record.id}:${id}`,
           reason: `${says} ${fix.says}`,
           basis: `the bake of ${record.circumstances.day}: ${evidence}`,
-          changes: fix.changes.map((c) => (stages.has(c.stage) ? c : { ...c, stage: stage.id })),
+          changes: fix.changes,
         });
         await api('PUT', `/api/v1/formulas/${record.bread}`, { version: head.version, formula });
         said = 'Taken: it stands among the corrections of the formula.';

@@ -20,7 +20,7 @@
     usual: Window;
   } = $props();
 
-  const size = { width: 520, height: 210, left: 104, right: 12, top: 10, bottom: 26 };
+  const size = { width: 520, height: 210, left: 104, right: 12, top: 26, bottom: 26 };
   const ends = $derived([
     Math.min(usual[0], window[0], ...looks.map((l) => l.felt)) - 2,
     Math.max(usual[1], window[1], ...looks.map((l) => l.felt)) + 2,

@@ -72,7 +72,7 @@
 
 {#if !onPlan}
   <a
-    class="no-print flex min-h-11 items-center border-b border-line px-4 {calls.length > 0
+    class="no-print flex min-h-11 items-center border-b border-line px-4 py-2 {calls.length > 0
       ? 'bg-act text-on-act'
       : 'bg-sunk'}"
     href="/bake"

@@ -129,7 +129,7 @@
 <CodeDialog
   bind:open={codeOpen}
   text={codeOpen ? asText() : ''}
-  title="{record.name}, as baked on {record.circumstances.day}"
+  title="{record.name}, as baked on {day.format(new Date(record.startedAt))}"
 />
 {#if fault}<p role="alert" class="mb-2 font-semibold text-act">{fault}</p>{/if}
 

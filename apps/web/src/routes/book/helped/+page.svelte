@@ -72,7 +72,7 @@
     return conclusion === 'no telling' ? says[conclusion] : says[conclusion] + tied;
   };
   const size = (of: Effect, unit: string): string =>
-    `${of.effect > 0 ? '+' : '−'}${Math.abs(of.effect).toFixed(1)} ${unit}, give or take ${of.giveOrTake.toFixed(1)}`;
+    `${asPoints(of.effect)} ${unit}, give or take ${of.giveOrTake.toFixed(1)}`;
 </script>
 
 <svelte:head><title>What helped · Tender Crumb</title></svelte:head>

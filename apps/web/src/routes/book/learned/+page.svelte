@@ -44,13 +44,13 @@
 {:else}
   <div class="grid items-start gap-4 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
     <div class="bowl overflow-x-auto p-4">
-      <table class="w-full min-w-[34rem]">
+      <table class="w-full">
         <thead class="quiet text-left"
           ><tr
             ><th class="font-normal">Figure</th><th class="text-right font-normal">here</th><th
-              class="px-3 text-right font-normal">8 in 10 between</th
-            ><th class="text-right font-normal">tables</th><th class="pl-3 text-right font-normal"
-              >bakes</th
+              class="hidden px-3 text-right font-normal sm:table-cell">8 in 10 between</th
+            ><th class="hidden text-right font-normal sm:table-cell">tables</th><th
+              class="pl-3 text-right font-normal">bakes</th
             ></tr
           ></thead
         >
@@ -67,8 +67,8 @@
                 <td class="py-1 text-right font-semibold whitespace-nowrap"
                   >{asPoints(w.own[0])} to {asPoints(w.own[1])}</td
                 >
-                <td></td>
-                <td class="py-1 text-right whitespace-nowrap"
+                <td class="hidden sm:table-cell"></td>
+                <td class="hidden py-1 text-right whitespace-nowrap sm:table-cell"
                   >{asPoints(w.style[0])} to {asPoints(w.style[1])}</td
                 >
                 <td class="py-1 pl-3 text-right">{w.looks}</td>
@@ -91,10 +91,12 @@
                 <td class="py-1 text-right font-semibold whitespace-nowrap"
                   >{row.text(row.now.value)}</td
                 >
-                <td class="quiet px-3 py-1 text-right whitespace-nowrap"
+                <td class="quiet hidden px-3 py-1 text-right whitespace-nowrap sm:table-cell"
                   >{row.band ? row.band.map((end) => row.text(end)).join(' and ') : ''}</td
                 >
-                <td class="py-1 text-right whitespace-nowrap">{row.text(row.table.value)}</td>
+                <td class="hidden py-1 text-right whitespace-nowrap sm:table-cell"
+                  >{row.text(row.table.value)}</td
+                >
                 <td class="py-1 pl-3 text-right">{row.bakes}</td>
               </tr>
             {/each}

@@ -47,8 +47,8 @@
         >
       </p>
       <p class="quiet">
-        A single bake goes out as Markdown from its own page; a formula in five formats, or as a
-        code to be photographed, from its bench.
+        A single bake goes out as Markdown or as a code from its own page; a formula in five
+        formats, or as a code to be photographed, from its bench.
       </p>
     </section>
     <PutBack />
