@@ -128,6 +128,27 @@ test.describe('a season is walked through', () => {
     await expect(evidence.getByRole('listitem').first()).toContainText(
       'Lockside tin loaf, whole wheat',
     );
+    // A correction on the bench opens to them too.
+    const made = await page.request.post('/api/v1/formulas', {
+      data: {
+        name: 'Dry-dock tin',
+        style: 'pan',
+        stages: [
+          {
+            lines: [
+              { ingredient: 'bread-flour', grams: 500, bag: 'white-autumn' },
+              { ingredient: 'water', grams: 220 },
+              { ingredient: 'salt', grams: 9 },
+            ],
+          },
+        ],
+      },
+    });
+    const { id } = (await made.json()) as { id: string };
+    await visit(page, `/bench/${id}`);
+    await page.getByRole('link', { name: 'Which bakes' }).click();
+    await page.waitForURL(/\/book\/learned/);
+    await expect(evidence.getByRole('listitem').first()).toContainText(/\d{4}-\d\d-\d\d/);
     await visit(page, '/book/drawn');
     await page.getByRole('button', { name: 'Is it slower in a cold room?' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(

@@ -30,6 +30,8 @@ export interface Correction {
   readonly reason: string;
   /** What it rests on. */
   readonly basis: string;
+  /** Key of the learned figure that bakes stand behind, where it rests on bakes: which they are, is known by it. */
+  readonly restsOn?: string;
   /** Chance that it is called for, 0 to 1. */
   readonly certainty: number;
   /** What leaving it costs. */

@@ -16,16 +16,20 @@ import { makeCorrection, type Correction, type CorrectionContext } from './corre
 const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 
 /** What the level rests on, for the baker: the bakes of its main flour, or the catalogue. */
-function levelBasis(context: CorrectionContext): string {
+function levelBasis(context: CorrectionContext): Pick<Correction, 'basis' | 'restsOn'> {
   const { looks } = context;
+  const main = thickenerOf(context.lines)?.line;
+  const key = main && thirstKeyOf(main);
+  const bakes = (key !== undefined && context.kitchen.belief.bakes[key]) || 0;
   const of =
     looks === 0 ? '' : ` and how ${looks} of your ${looks === 1 ? 'loaf' : 'loaves'} came out`;
-  return `${thirstBasis(context)}${of}`;
+  return {
+    basis: `${thirstBasis(bakes)}${of}`,
+    ...(key !== undefined && bakes > 0 ? { restsOn: key } : {}),
+  };
 }
 
-function thirstBasis(context: CorrectionContext): string {
-  const main = thickenerOf(context.lines)?.line;
-  const bakes = (main && context.kitchen.belief.bakes[thirstKeyOf(main)]) ?? 0;
+function thirstBasis(bakes: number): string {
   if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
   return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with this flour`;
 }
@@ -52,7 +56,7 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
     return makeCorrection(context, {
       kind: 'water',
       reason: `Needs about ${gramsText(grams)} more water: with so much ${drinker} the dough comes out ${state.says}.`,
-      basis,
+      ...basis,
       certainty,
       ifLeft: 'A tight dough rises less, tears at the shaping and bakes dense.',
       changes: [{ stage: context.stage, ingredient: 'water', grams }],
@@ -64,7 +68,7 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
     return makeCorrection(context, {
       kind: 'water',
       reason: `Hold back about ${gramsText(-grams)} of the water: as it stands the dough is ${state.says}.`,
-      basis,
+      ...basis,
       certainty,
       ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
       changes: [{ stage: context.stage, ingredient: 'water', grams }],
@@ -83,7 +87,7 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   return makeCorrection(context, {
     kind: 'flour',
     reason: `Needs about ${gramsText(more)} more ${context.totals.dryBase ? of.name : 'flour'}: there is no water to hold back, and the dough is ${state.says}.`,
-    basis,
+    ...basis,
     certainty,
     ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
     changes: [{ stage: line.stage, ingredient: line.ingredient, grams: more }],

@@ -10,6 +10,8 @@ import {
   level,
   resolve,
   cautionTable,
+  nothingLearned,
+  type Belief,
 } from '../core.ts';
 import { build, judge } from '../build.ts';
 
@@ -48,6 +50,21 @@ describe('corrections (common practice, no source)', () => {
         flour,
       ).to.equal(false);
     }
+  });
+
+  it('of water say which bakes they rest on, once there are some: by the key of their main flour', () => {
+    const tight = build({ 'bread-flour': 500, water: 200, salt: 9 });
+    const water = (bakes: Belief['bakes']) =>
+      judge(tight, defaultHousehold, { ...nothingLearned, bakes }).corrections.find(
+        (c) => c.kind === 'water',
+      )!;
+    expect(water({})).to.not.have.property('restsOn');
+    expect(water({ 'thirst:rye-whole': 4 })).to.not.have.property('restsOn');
+    expect(water({ 'thirst:bread-flour': 1 })).to.include({
+      restsOn: 'thirst:bread-flour',
+      basis: 'what your last bake taught',
+    });
+    expect(water({ 'thirst:bread-flour': 2 }).basis).to.equal('your last 2 bakes with this flour');
   });
 
   it('gluten above 5 % is held back, with its water', () => {

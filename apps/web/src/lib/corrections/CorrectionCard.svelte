@@ -30,6 +30,11 @@
     {sure.charAt(0).toUpperCase() + sure.slice(1)}, from {say(correction.basis)}. Left alone: {say(
       correction.ifLeft.charAt(0).toLowerCase() + correction.ifLeft.slice(1),
     )}
+    {#if correction.restsOn}
+      <a class="link no-print" href="/book/learned?of={encodeURIComponent(correction.restsOn)}"
+        >Which bakes</a
+      >
+    {/if}
   </p>
   <div class="decide no-print">
     <button class="knob knob-act" type="button" onclick={() => bench.take(correction)}>
