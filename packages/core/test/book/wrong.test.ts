@@ -86,24 +86,31 @@ describe('what went wrong with a loaf', () => {
     );
 
   it('a fix of the water brings the formula to the middle of its window, where the book takes it to be out', () => {
-    const belief = forBread(after(6, 11), 'loaf');
-    const kitchen = kitchenOf(defaultHousehold, belief);
-    const points = (of: typeof loaf) => level(resolve(of), kitchen)!.points;
-    const [low, high] = styles.pan.window;
-    expect(points(loaf)).to.be.greaterThan(high);
-    const [cause] = wentWrong(aBake(1, { felt: 11 }), ['spread'], defaultHousehold, belief);
-    expect(cause!.id).to.equal('loose');
-    const next = takeCorrection(loaf, {
-      correction: 'x',
-      reason: '',
-      basis: '',
-      changes: cause!.fix.changes!,
-    });
-    // A gram is a fifth of a point of 500 g of flour.
-    expect(points(next)).to.be.closeTo((low + high) / 2, 0.5);
-    // Once it is taken, the same loaf asks for care alone.
-    const again = wentWrong(aBake(1, { felt: 11 }), ['spread'], defaultHousehold, belief, next);
-    expect(again[0]!.fix.changes).to.equal(undefined);
+    for (const [felt, fault, id] of [
+      [11, 'spread', 'loose'],
+      [-12, 'dense', 'tight'],
+    ] as const) {
+      const belief = forBread(after(6, felt), 'loaf');
+      const kitchen = kitchenOf(defaultHousehold, belief);
+      const points = (of: typeof loaf) => level(resolve(of), kitchen)!.points;
+      const [low, high] = styles.pan.window;
+      expect(points(loaf) < low || points(loaf) > high, id).to.equal(true);
+      const fixOf = (now: typeof loaf) =>
+        wentWrong(aBake(1, { felt }), [fault], defaultHousehold, belief, now).find(
+          (c) => c.id === id,
+        )!.fix;
+      const next = takeCorrection(loaf, {
+        correction: 'x',
+        reason: '',
+        basis: '',
+        changes: fixOf(loaf).changes!,
+      });
+      expect(fixOf(loaf).says).to.contain(id === 'loose' ? ' less water' : ' more water');
+      // A gram is a fifth of a point of 500 g of flour.
+      expect(points(next), id).to.be.closeTo((low + high) / 2, 0.5);
+      // Once it is taken, the same loaf asks for care alone.
+      expect(fixOf(next).changes, id).to.equal(undefined);
+    }
   });
 
   it('a dough that was poured amiss changes nothing of its formula', () => {
