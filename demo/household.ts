@@ -7,6 +7,7 @@ import {
   defaultHousehold,
   isForecast,
   kitchenOf,
+  kneadingOf,
   leavenKeys,
   level,
   measuringSd,
@@ -19,12 +20,16 @@ import {
   styles,
   sumGrams,
   pantryIn,
+  waterTemperature,
   resolve,
   weighingList,
   windowFor,
   type BakeEvent,
   defaultSettings,
   type Bag,
+  type DeviceId,
+  type KneadingId,
+  type ResolvedLine,
   type Belief,
   type Label,
   type Settings,
@@ -145,6 +150,7 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
   // Of their own, so that what rises moves nothing else.
   const rising = new Draws(seed + 1);
   const looking = new Draws(seed + 3);
+  const kneading = new Draws(seed + 4);
   const met = new Set<Chapter>();
   const paces = { yeast: 0.1 * rising.normal(), starter: -0.18 + 0.1 * rising.normal() };
   const end = Date.UTC(today.getUTCFullYear(), today.getUTCMonth(), today.getUTCDate());
@@ -197,7 +203,7 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
         household as Household,
         truth,
         draws,
-        { draws: rising, paces },
+        { draws: rising, paces, kneading },
         story,
         looking,
       );
@@ -394,7 +400,8 @@ function simulate(
     felt = feel();
     add(20 + 4 * spoon, { kind: 'felt', data: { points: felt } });
   }
-  const done = noteRises(formula, events, household, rising, add, told('warmth'));
+  const method = told('method') ?? bread.method;
+  const done = noteRises(formula, events, household, method, rising, add, told('warmth'));
   const off = outside(trueLevel(), window);
   const outcome = judged(off, draws);
   const better = story.reduce((sum, c) => sum + (c.better ?? 0), 0);
@@ -454,6 +461,24 @@ function bakedFor(formula: Formula, events: readonly BakeEvent[], looking: Draws
 interface Rising {
   readonly draws: Draws;
   readonly paces: { readonly yeast: number; readonly starter: number };
+  readonly kneading: Draws;
+}
+
+/** What kneading puts into a dough here, °C: the kitchen’s hands are warm, the borrowed mixer fast. */
+const trueFriction: Readonly<Record<KneadingId, number>> = { hand: 2.4, mixer: 6.5, machine: 5 };
+
+/** How warm the water was that brought a dough to that, as it was read off; nobody read it every time. */
+function waterRead(
+  lines: readonly ResolvedLine[],
+  { room }: Household,
+  method: DeviceId,
+  desired: number,
+  draws: Draws,
+): number | undefined {
+  const rise = trueFriction[kneadingOf(method)] + draws.normal();
+  const water = waterTemperature(lines, { desired, room: room.celsius!, rise });
+  const read = draws.uniform() < 0.6;
+  return read && water && !water.beyond ? Math.round(water.celsius) : undefined;
 }
 
 /**
@@ -465,7 +490,8 @@ function noteRises(
   formula: Formula,
   events: readonly BakeEvent[],
   household: Household,
-  { draws, paces }: Rising,
+  method: DeviceId,
+  { draws, paces, kneading }: Rising,
   add: (minute: number, event: { kind: BakeEvent['kind']; data: unknown }) => void,
   [least, most]: readonly [number, number] = [24, 27],
 ): number {
@@ -475,6 +501,9 @@ function noteRises(
   add(minute - 1, { kind: 'warmth', data: { of: 'dough', celsius } });
   add(minute - 1, { kind: 'warmth', data: { of: 'air', celsius: Math.round(air) } });
   const lines = mixedLines(formula, bakeState(events), pantryIn(household));
+  const water = waterRead(lines, household, method, celsius, kneading);
+  if (water !== undefined)
+    add(minute - 25, { kind: 'warmth', data: { of: 'water', celsius: water } });
   const rises = bakeRises(formula, lines, { warmth: { dough: celsius, air } }, household, {
     ...nothingLearned,
     paces: Object.fromEntries(

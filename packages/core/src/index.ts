@@ -65,7 +65,7 @@ export type { Pantry } from './ingredient/pantry.ts';
 export { roles, type Role } from './ingredient/role.ts';
 export { styleIn } from './style/style-figures.ts';
 export { styleIds, styles, type StyleId, type Window } from './style/style.ts';
-export { deviceIds, devices, kneadingOf, type DeviceId } from './machine/device.ts';
+export { deviceIds, deviceOf, devices, kneadingOf, type DeviceId } from './machine/device.ts';
 export { kneadingIds, kneadings, type KneadingId } from './machine/kneading.ts';
 export { departure, nothingLearned, thirstKey, type Belief } from './household/belief.ts';
 export { coefficients } from './household/coefficients.ts';
@@ -221,7 +221,6 @@ export { yeastKinds } from './ingredient/yeast.ts';
 export { usedFromBags } from './bake/used-from-bags.ts';
 export { bagLeft, type TakenOut } from './ingredient/bag-left.ts';
 export { makeUpFor, runningOut, type MakeUp, type RunningOut } from './substitute/running-out.ts';
-export { bakeEventKinds, eventKinds } from './bake/event-kinds.ts';
 export { kindOfEvent, teaches, type BakeEvent } from './bake/event.ts';
 export { mixedLines } from './bake/mixed.ts';
 export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake/outcome.ts';
@@ -236,10 +235,10 @@ export { leavenKeys } from './ferment/leaven-key.ts';
 export type { RiseNoted } from './bake/state.ts';
 export { amongBreads, forBread } from './learn/for-bread.ts';
 export { modelVersion, type BookBake } from './learn/book.ts';
+export { taughtFigures } from './learn/taught-figures.ts';
 export { knownThirst, type KnownThirst } from './learn/known.ts';
 export { lessonOf, type Lesson, type Taught } from './learn/lesson.ts';
 export type { Measured } from './learn/measure.ts';
-export { measuredOf, measuredKey } from './household/measured.ts';
 export {
   learnedFigures,
   learnedKinds,
@@ -477,13 +476,16 @@ export { divide, dividing, formRows, pieceSlack, setAside } from './bake/divide.
 export { coreReadings, doneBy, fiveMore, ovenTroubles } from './bake/done.ts';
 export { courseReady, lookInto, machineClock, type MachineClock } from './bake/machine-clock.ts';
 export {
+  bakeEventKinds,
   batchSpan,
   coreSpan,
+  eventKinds,
   forms,
   mostOfPieces,
   pokes,
   type Form,
   type Poke,
+  type WarmthPlace,
 } from './bake/event-kinds.ts';
 export { leadOf, signOf, type Sentence } from './bake/lead.ts';
 export {

@@ -44,7 +44,9 @@ const kind = <S extends Shape>(row: EventKind<S>): EventKind<S> => row;
 /** The rises of a bread that are noted, and what can be noted of one. */
 const riseIds = ['first', 'final'] as const;
 const riseSenses = ['begun', 'not-yet', 'there', 'past'] as const;
-const warmthPlaces = ['dough', 'air'] as const;
+/** What a thermometer is held into. */
+export const warmthPlaces = ['water', 'dough', 'air'] as const;
+export type WarmthPlace = (typeof warmthPlaces)[number];
 /** What can be said of a step of the run. */
 export const stepSenses = ['begun', 'done', 'skipped', 'later', 'longer'] as const;
 /** What a poked dough does. */
@@ -211,14 +213,15 @@ export const eventKinds = {
     says: 'how high it stood',
     fold: (state, { at, data }) => ({ ...state, marks: [...state.marks, { ...data, at }] }),
   }),
-  /** Of the dough after mixing, or of where it stands. */
+  /** Of the water as it is poured, of the dough after mixing, or of where it stands. */
   warmth: kind({
     shape: { of: word(warmthPlaces), celsius: number(-25, 70) },
     teaches: true,
     says: 'a temperature',
-    fold: (state, { data: { of, celsius } }) => ({
+    fold: (state, { at, data: { of, celsius } }) => ({
       ...state,
       warmth: { ...state.warmth, [of]: celsius },
+      thermometer: [...state.thermometer, { of, celsius, at }],
     }),
   }),
   /** In the middle of the bread. */

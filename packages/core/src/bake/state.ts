@@ -1,7 +1,7 @@
 import type { CourseId } from '../course/wants.ts';
 import type { CrustId, MachineSizeId } from '../machine/machine.ts';
 import type { WayId } from '../schedule/ways.ts';
-import type { Form, Poke } from './event-kinds.ts';
+import type { Form, Poke, WarmthPlace } from './event-kinds.ts';
 import { kindOfEvent, type BakeEvent } from './event.ts';
 import type { Outcome } from './outcome.ts';
 
@@ -83,8 +83,14 @@ export interface BakeState {
     readonly volume: number;
     readonly at: string;
   }>;
-  /** Temperatures, °C: of the dough after mixing, and of where it stands. */
-  readonly warmth: Readonly<Partial<Record<'dough' | 'air', number>>>;
+  /** Temperatures as they were noted last, °C: of the poured water, of the dough after mixing, of where it stands. */
+  readonly warmth: Readonly<Partial<Record<WarmthPlace, number>>>;
+  /** All of them, as they were noted. */
+  readonly thermometer: ReadonlyArray<{
+    readonly of: WarmthPlace;
+    readonly celsius: number;
+    readonly at: string;
+  }>;
   readonly core: ReadonlyArray<{ readonly celsius: number; readonly at: string }>;
   readonly divided?: { readonly pieces: number; readonly form: Form; readonly pan?: string };
   readonly pieces: ReadonlyArray<{ readonly event: string; readonly grams: number }>;
@@ -123,6 +129,7 @@ const notBegun: BakeState = {
   pokes: [],
   marks: [],
   warmth: {},
+  thermometer: [],
   core: [],
   pieces: [],
   photos: [],

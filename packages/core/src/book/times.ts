@@ -49,8 +49,7 @@ export function timesOf(record: BakeRecord, household: Household, belief: Belief
   const took = measures.inOven.of(record);
   const piece = sumGrams(made) / 1000 / (state.divided?.pieces ?? meant.pieces ?? 1);
   const middle =
-    ovenMinutes(styles[meant.style].baking, piece) *
-    Math.exp(measuredOf(belief, 'oven', meant.style).mean);
+    ovenMinutes(styles[meant.style].baking, piece) * Math.exp(measuredOf(belief, 'oven', {}).mean);
   return [
     ...rises,
     {

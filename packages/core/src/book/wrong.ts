@@ -171,8 +171,8 @@ function yeastFix({ lines }: Case, share: number): Fix | undefined {
 const ovenOff = 0.12;
 
 /** Whether the oven is cooler (1) or hotter (−1) than it says, by the minutes that this household's bakes took. */
-function ovenTold({ belief, record }: Case, sign: 1 | -1): Told | undefined {
-  const { mean, sd, bakes } = measuredOf(belief, 'oven', record.formula.style);
+function ovenTold({ belief }: Case, sign: 1 | -1): Told | undefined {
+  const { mean, sd, bakes } = measuredOf(belief, 'oven', {});
   if (bakes < 2) return undefined;
   return {
     chance: normalBelow((sign * mean - ovenOff) / Math.max(0.03, sd)),

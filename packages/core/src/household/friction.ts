@@ -1,25 +1,39 @@
-import { kneadings, type KneadingId } from '../machine/kneading.ts';
+import { figure } from '../figure/figure.ts';
+import type { KneadingId } from '../machine/kneading.ts';
+import { normalAfter } from '../quantity/normal.ts';
+import type { Belief, KnownMeasure } from './belief.ts';
+import { measuredOf } from './measured.ts';
 
-/** Warmth that a household's own mixing puts into a dough, °C, by the way of working. */
+/** Warmth that a household's own mixing puts into a dough, °C, by the way of working: as it was measured by hand. */
 export type Frictions = Readonly<Partial<Record<KneadingId, number>>>;
 
 /** No mixing cools a dough by so much, or warms it more: beyond it a thermometer was misread. */
 export const frictionSpan = [-3, 20] as const;
-/** What was measured last counts for so much of what is believed. Own choice, no source. */
+/** What was measured last counts for so much of what was measured by hand. Own choice, no source. */
 const newest = 0.5;
+/** How far what was measured by hand may be from what mixing usually does here. */
+const byHand = figure(1, '°C', 0.5, 'own estimate, no source');
 
 /**
- * Warmth that a way of working puts into a dough: as it was measured here, else as is customary.
+ * Warmth that a way of working puts into a dough: the customary, moved by what bakes noted of their water and dough,
+ * and by what was measured by hand beside them.
  *
- * @example frictionOf('mixer', {friction: {mixer: 6}}) // 6
+ * @example frictionOf('mixer', {friction: {}}, nothingLearned).mean // 4: as is customary
  */
-export const frictionOf = (
+export function frictionOf(
   by: KneadingId,
   { friction }: { readonly friction: Frictions },
-): number => friction[by] ?? kneadings[by].rise.value;
+  belief: Belief,
+): KnownMeasure {
+  const known = measuredOf(belief, 'friction', { by });
+  const measured = friction[by];
+  return measured === undefined
+    ? known
+    : { ...normalAfter(known, measured, byHand.value), bakes: known.bakes };
+}
 
 /**
- * One more measurement, with those before it.
+ * One more measurement by hand, with those before it.
  *
  * @example withFriction({mixer: 4}, 'mixer', 6).mixer // 5
  */

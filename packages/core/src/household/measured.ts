@@ -1,11 +1,23 @@
 import { figure, ownModel, type Figure } from '../figure/figure.ts';
+import { kneadings, type KneadingId } from '../machine/kneading.ts';
 import { styles, type StyleId } from '../style/style.ts';
 import type { Belief, KnownMeasure } from './belief.ts';
 
+/** What each kind of measured figure is of. */
+interface MeasuredOf {
+  readonly oven: object;
+  readonly loss: { readonly style: StyleId; readonly pan?: string | undefined };
+  readonly friction: { readonly by: KneadingId };
+}
+
+export type MeasuredKindId = keyof MeasuredOf;
+
 /** A figure that bakes measure by themselves, apart from the dough: one row a kind. */
-interface MeasuredKind {
-  /** What is believed before the first, of a bread of that style. */
-  prior(style: StyleId): Figure;
+interface MeasuredKind<Of> {
+  /** Key under which the book keeps one. */
+  key(of: Of): string;
+  /** What is believed before the first. */
+  prior(of: Of): Figure;
   /** How much one bake differs from the next. */
   readonly passing: Figure;
 }
@@ -13,42 +25,49 @@ interface MeasuredKind {
 const ownEstimate = 'own estimate, no source';
 
 /** One row a kind. */
-export const measuredKinds = {
+export const measuredKinds: { readonly [K in MeasuredKindId]: MeasuredKind<MeasuredOf[K]> } = {
   /** Logarithm of the minutes in the oven beside those of the table: an oven that is colder than it says takes longer. */
   oven: {
+    key: () => 'oven',
     prior: () => figure(0, 'ln of the minutes', 0.15, ownEstimate),
     passing: figure(0.12, 'ln of the minutes', 0.05, ownEstimate),
   },
-  /** Share of the dough that the oven takes. */
+  /** Share of the dough that the oven takes: of the pan that was used where one was named, else of the kind of bread. */
   loss: {
-    prior: (style) => styles[style].loss,
+    key: ({ style, pan }) => `loss:${pan === undefined ? `style:${style}` : `pan:${pan}`}`,
+    prior: ({ style }) => styles[style].loss,
     passing: figure(0.012, 'share of the dough', 0.005, ownModel),
   },
-} as const satisfies Record<string, MeasuredKind>;
-
-export type MeasuredKindId = keyof typeof measuredKinds;
-
-/**
- * Key under which the book keeps one: of the pan that was used where one was named, else of the kind of bread.
- *
- * @example measuredKey('loss', 'pan', 'long-tin') // 'loss:pan:long-tin'
- */
-export const measuredKey = (kind: MeasuredKindId, style: StyleId, pan?: string): string =>
-  kind === 'oven' ? kind : `${kind}:${pan === undefined ? `style:${style}` : `pan:${pan}`}`;
+  /** Warmth that working puts into a dough: bowls take some of it, batches differ, tips are read early. */
+  friction: {
+    key: ({ by }) => `friction:${by}`,
+    prior: ({ by }) => kneadings[by].rise,
+    passing: figure(1.2, '°C', 0.5, ownEstimate),
+  },
+};
 
 /**
  * What is known of one: as the table has it until a bake measured it.
  *
- * @example measuredOf(nothingLearned, 'loss', 'pan').mean // .12
+ * @example measuredOf(nothingLearned, 'loss', {style: 'pan'}).mean // .12
  */
-export function measuredOf(
+export function measuredOf<K extends MeasuredKindId>(
   { measured }: Belief,
-  kind: MeasuredKindId,
-  style: StyleId,
-  pan?: string,
+  kind: K,
+  of: MeasuredOf[K],
 ): KnownMeasure {
-  const known = measured?.[measuredKey(kind, style, pan)];
+  const row: MeasuredKind<MeasuredOf[K]> = measuredKinds[kind];
+  const known = measured?.[row.key(of)];
   if (known) return known;
-  const { value, sd } = measuredKinds[kind].prior(style);
+  const { value, sd } = row.prior(of);
   return { mean: value, sd, bakes: 0 };
+}
+
+/** What one bake saw of one figure. */
+export interface Seen<K extends MeasuredKindId = MeasuredKindId> {
+  readonly kind: K;
+  readonly of: MeasuredOf[K];
+  readonly value: number;
+  /** Spread of this one seeing, beside what passes from bake to bake; nothing where absent. */
+  readonly doubt?: number;
 }

@@ -3,6 +3,7 @@ import type { BakeEvent } from '../bake/event.ts';
 import { allLines, type Formula } from '../formula/formula.ts';
 import { nothingLearned, rest, thirstKey, type Belief } from '../household/belief.ts';
 import type { Household } from '../household/household.ts';
+import type { DeviceId } from '../machine/device.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';
 import { restBreads } from './rest-breads.ts';
 
@@ -10,13 +11,15 @@ import { restBreads } from './rest-breads.ts';
  * Version of the dough model: raised with every change of its figures or rules that moves what a bake
  * teaches, so that each book is learned again by it.
  */
-export const modelVersion = 5;
+export const modelVersion = 6;
 
 /** A finished bake as the book has it. */
 export interface BookBake {
   readonly id: string;
   /** Id of the formula, where the bread has one. */
   readonly bread?: string;
+  /** In which it was made; as its formula says where absent. */
+  readonly method?: DeviceId;
   readonly formula: Formula;
   readonly events: readonly BakeEvent[];
   readonly circumstances: Circumstances;
@@ -79,8 +82,16 @@ export function* learnBook(
   // Only who has the whole book before him knows which bake was a bag's last.
   const resting = from === undefined ? lastOfBags(bakes, household) : noneRest;
   let belief = from ?? nothingLearned;
-  for (const [i, { id, bread, formula, events, circumstances }] of bakes.entries()) {
-    const learned = learnFromBake(formula, events, householdAt(circumstances), belief, bread);
+  for (const [i, bake] of bakes.entries()) {
+    const { id, bread, method, formula, events, circumstances } = bake;
+    const learned = learnFromBake(
+      formula,
+      events,
+      householdAt(circumstances),
+      belief,
+      bread,
+      method,
+    );
     if (learned) {
       belief = restBreads(learned.belief);
       lessons.set(id, learned.lesson);

@@ -10,7 +10,10 @@ import {
 } from '../household/belief.ts';
 import { coefficientFor } from '../household/learned-table.ts';
 import { z80 } from '../household/coefficients.ts';
-import { kneadings, type KneadingId } from '../machine/kneading.ts';
+import { kneadingIds, kneadings, type KneadingId } from '../machine/kneading.ts';
+import type { Figure } from '../figure/figure.ts';
+import { frictionOf } from '../household/friction.ts';
+import { measuredKinds } from '../household/measured.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { edgeFor, windowFor } from '../dough/window.ts';
 import { ownWindow } from '../dough/own-window.ts';
@@ -107,7 +110,7 @@ export const learnedKinds = {
   },
   friction: {
     says: 'How far kneading warms',
-    of: (name) => `${name} warms a dough by`,
+    of: (name) => `kneading (${name}) warms a dough by`,
     text: (celsius) => `${celsius.toFixed(1)}${thinSpace}°C`,
     named: (rest) => kneadings[rest as KneadingId].label,
   },
@@ -169,6 +172,16 @@ export interface LearnedWindow {
   readonly looks: number;
 }
 
+/** What the tables have for a figure that bakes measure apart from their doughs. */
+function ofBake({ kind, rest }: { kind: LearnedKindId; rest: string }): Figure | undefined {
+  const [by, id] = rest.split(':');
+  if (kind === 'oven') return measuredKinds.oven.prior({});
+  if (kind === 'friction') return measuredKinds.friction.prior({ by: rest as KneadingId });
+  if (kind === 'loss')
+    return measuredKinds.loss.prior({ style: by === 'style' ? (id as StyleId) : 'pan' });
+  return undefined;
+}
+
 /** What the tables have for a key, in its own unit. */
 function tableOf(key: string, household: Household): { value: number; sd: number } {
   const { coefficients } = kitchenOf(household);
@@ -181,7 +194,7 @@ function tableOf(key: string, household: Household): { value: number; sd: number
     const { value, sd } = pantry.ingredient(of).thirst;
     return { value, sd };
   }
-  const { value, sd } = coefficientFor(key, coefficients) ?? { value: 0, sd: 0 };
+  const { value, sd } = ofBake(parts) ?? coefficientFor(key, coefficients) ?? { value: 0, sd: 0 };
   return { value, sd };
 }
 
@@ -227,21 +240,22 @@ export function learnedFigures(
   const paces = Object.entries(belief.paces ?? {}).flatMap(([key, { mean, sd, rises }]) =>
     rises === 0 ? [] : [figure(key, rises, { value: mean, sd }, { value: 0, sd: 0 })],
   );
-  const measured = Object.entries(belief.measured ?? {}).map(([key, { mean, sd, bakes }]) => {
-    const style = key.startsWith('loss:style:') ? (key.slice(11) as StyleId) : 'pan';
-    const table = key === 'oven' ? { value: 0, sd: 0 } : styles[style].loss;
-    return figure(key, bakes, { value: mean, sd }, { value: table.value, sd: table.sd });
+  const { friction } = household;
+  const measured = Object.entries(belief.measured ?? {})
+    .filter(([key]) => !key.startsWith('friction:'))
+    .map(([key, { mean, sd, bakes }]) =>
+      figure(key, bakes, { value: mean, sd }, tableOf(key, household)),
+    );
+  // What was measured by hand counts among what bakes noted.
+  const frictions = kneadingIds.flatMap((by) => {
+    const { mean, sd, bakes } = frictionOf(by, household, belief);
+    const key = measuredKinds.friction.key({ by });
+    return bakes === 0 && friction[by] === undefined
+      ? []
+      : [figure(key, bakes, { value: mean, sd }, tableOf(key, household))];
   });
-  const friction = Object.entries(household.friction).map(([by, value]) =>
-    figure(
-      `friction:${by}`,
-      1,
-      { value, sd: 0 },
-      { value: kneadings[by as KneadingId].rise.value, sd: kneadings[by as KneadingId].rise.sd },
-    ),
-  );
   const order = Object.keys(learnedKinds);
-  return [...ofDough, ...paces, ...measured, ...friction].sort(
+  return [...ofDough, ...paces, ...measured, ...frictions].sort(
     (a, b) => order.indexOf(a.kind) - order.indexOf(b.kind) || b.bakes - a.bakes,
   );
 }

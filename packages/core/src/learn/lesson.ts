@@ -17,7 +17,7 @@ import { bookKey, inView } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 import { isOdd, learnFromTouches, type Touch } from './bowl.ts';
 import { measuredBy, withMeasured, type Measured } from './measure.ts';
-import { sumGrams } from '../quantity/sum-grams.ts';
+import { deviceOf, type DeviceId } from '../machine/device.ts';
 import { learnFromRises } from './rises.ts';
 import { learnFromOutcome } from './outcome-look.ts';
 
@@ -77,6 +77,7 @@ const earlyDoubt = 0.4;
  * Where the dough was not felt, or cannot be told, nothing is learned and the belief stays as it was.
  *
  * @param bread id of the formula, whose own departure from the model is learned with the rest
+ * @param device in which it was made; as its formula says where nobody said
  * @returns undefined where the formula has no level
  */
 export function learnFromBake(
@@ -85,6 +86,7 @@ export function learnFromBake(
   household: Household,
   before: Belief,
   bread?: string,
+  device: DeviceId = deviceOf(formula),
 ): { belief: Belief; lesson: Lesson } | undefined {
   const belief = beliefToday(household, before);
   const state: BakeState = bakeState(events);
@@ -117,13 +119,14 @@ export function learnFromBake(
   const known = wake(belief, own);
   const learned = counts ? learnFromTouches(known, touches, feel) : belief;
   const looked = counts ? learnFromOutcome(learned, state.outcome, felt, own) : belief;
-  const measured = counts ? measuredBy(belief, formula, state, sumGrams(lines)) : [];
   const book =
     household.today && counts && touches.length > 0 ? { ...looked, day: household.today } : looked;
+  const bake = { formula, lines, state, household, device };
+  const risen = counts ? learnFromRises(bake, book) : { belief: book, measured: [] };
+  const noted = counts ? measuredBy(belief, bake) : [];
+  const measured = [...risen.measured, ...noted];
   return {
-    belief: counts
-      ? withMeasured(learnFromRises(formula, lines, state, household, book), measured)
-      : book,
+    belief: withMeasured(risen.belief, noted),
     lesson: {
       forecast: levelMark(forecast),
       mixed: levelMark(mixed),

@@ -1,18 +1,19 @@
 import { bakeLoss } from '../bake/outcome.ts';
-import type { BakeState } from '../bake/state.ts';
-import type { Formula } from '../formula/formula.ts';
 import type { Belief, KnownMeasure } from '../household/belief.ts';
 import {
-  measuredKey,
   measuredKinds,
   measuredOf,
   type MeasuredKindId,
+  type Seen,
 } from '../household/measured.ts';
 import { normalAfter } from '../quantity/normal.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
 import { writtenSteps } from '../process/written-steps.ts';
 import { saidBy } from '../schedule/usual-minutes.ts';
 import { ovenMinutes } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
+import { frictionSeen } from './friction-seen.ts';
+import type { MadeBake } from './made-bake.ts';
 
 /** What one bake measured of one figure. */
 export interface Measured {
@@ -27,46 +28,54 @@ const inOven = [3, 240] as const;
 const believable = 2.5;
 
 /** Logarithm of the minutes in the oven beside the table's. */
-function ovenRatio({ steps, divided }: BakeState, formula: Formula, dough: number) {
-  const { begunAt, doneAt } = steps.bake ?? {};
+function ovenSeen({ formula, lines, state }: MadeBake): Seen<'oven'> | undefined {
+  const { begunAt, doneAt } = state.steps.bake ?? {};
   if (begunAt === undefined || doneAt === undefined) return undefined;
   const minutes = (Date.parse(doneAt) - Date.parse(begunAt)) / 60_000;
-  const piece = dough / 1000 / (divided?.pieces ?? 1);
+  const piece = sumGrams(lines) / 1000 / (state.divided?.pieces ?? 1);
   const usual =
     saidBy(writtenSteps(formula).bake?.process)?.usual ??
     ovenMinutes(styles[formula.style].baking, piece);
   const ratio = minutes / usual;
   const told = minutes >= inOven[0] && minutes <= inOven[1] && piece > 0;
-  return told && ratio <= believable && ratio >= 1 / believable ? Math.log(ratio) : undefined;
+  return told && ratio <= believable && ratio >= 1 / believable
+    ? { kind: 'oven', of: {}, value: Math.log(ratio) }
+    : undefined;
+}
+
+function lossSeen({ formula, state }: MadeBake): Seen<'loss'> | undefined {
+  const value = state.outcome && bakeLoss(state.outcome);
+  return value === undefined
+    ? undefined
+    : { kind: 'loss', of: { style: formula.style, pan: state.divided?.pan }, value };
+}
+
+function learned<K extends MeasuredKindId>(
+  belief: Belief,
+  { kind, of, value, doubt = 0 }: Seen<K>,
+): Measured {
+  const row = measuredKinds[kind];
+  const before = measuredOf(belief, kind, of);
+  const noise = Math.hypot(row.passing.value, doubt);
+  return {
+    key: row.key(of),
+    before,
+    after: { ...normalAfter(before, value, noise), bakes: before.bakes + 1 },
+  };
 }
 
 /**
- * What a bake measured apart from its dough: how long it was in the oven, what it lost there.
+ * What a bake measured apart from its dough: how far kneading warmed it, how long it was in the oven, what it lost there.
  *
- * @param dough grams of it
- * @example measuredBy(nothingLearned, loaf, bakeState(events), 900)[0].key // 'loss:style:pan'
+ * @example measuredBy(nothingLearned, {formula, lines, state, household, device: 'hand'})[0].key // 'loss:style:pan'
  */
-export function measuredBy(
-  belief: Belief,
-  formula: Formula,
-  state: BakeState,
-  dough: number,
-): Measured[] {
-  const seen: Readonly<Record<MeasuredKindId, number | undefined>> = {
-    oven: ovenRatio(state, formula, dough),
-    loss: state.outcome && bakeLoss(state.outcome),
-  };
-  return (Object.keys(seen) as MeasuredKindId[]).flatMap((kind) => {
-    const value = seen[kind];
-    if (value === undefined) return [];
-    const pan = kind === 'loss' ? state.divided?.pan : undefined;
-    const before = measuredOf(belief, kind, formula.style, pan);
-    const after = {
-      ...normalAfter(before, value, measuredKinds[kind].passing.value),
-      bakes: before.bakes + 1,
-    };
-    return [{ key: measuredKey(kind, formula.style, pan), before, after }];
-  });
+export function measuredBy(belief: Belief, bake: MadeBake): Measured[] {
+  const seen: ReadonlyArray<Seen | undefined> = [
+    ovenSeen(bake),
+    lossSeen(bake),
+    frictionSeen(bake),
+  ];
+  return seen.flatMap((s) => (s ? [learned(belief, s)] : []));
 }
 
 /** A belief with what was measured. */

@@ -11,8 +11,10 @@ import type { VesselId } from '../ferment/vessel.ts';
 import type { Formula } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { figure } from '../figure/figure.ts';
-import type { Belief, KnownPace } from '../household/belief.ts';
+import type { Belief, KnownMeasure, KnownPace } from '../household/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
+import type { MadeBake } from './made-bake.ts';
+import type { Measured } from './measure.ts';
 
 /** Where a bake's dough stood, as it was noted, else as its kitchen was. */
 export const standingOf = (
@@ -77,36 +79,37 @@ function met(known: KnownPace | undefined, leaven: LeavenKind): KnownPace {
     : { ...fresh, rises: 0 };
 }
 
+/** A belief with what noted rises taught it, and what each leaven was believed to be before and after. */
+interface FromRises {
+  readonly belief: Belief;
+  readonly measured: readonly Measured[];
+}
+
+const asMeasure = ({ mean, sd, rises: bakes }: KnownPace): KnownMeasure => ({ mean, sd, bakes });
+
 /**
  * What the noted rises of a finished bake teach of the pace of its leavens: of yeast where there is any,
  * else of the starter; of a doped dough, of both.
  *
- * @param lines the dough as mixed
  * @returns the belief with those paces; the same where nothing was noted
+ * @example learnFromRises(bake, nothingLearned).measured // [] where nobody looked at its rises
  */
 export function learnFromRises(
-  formula: Formula,
-  lines: readonly ResolvedLine[],
-  state: BakeState,
-  household: Household,
+  { formula, lines, state, household }: MadeBake,
   belief: Belief,
-): Belief {
-  if (Object.keys(state.rises).length === 0) return belief;
+): FromRises {
+  const nothing = { belief, measured: [] };
+  if (Object.keys(state.rises).length === 0) return nothing;
   const keys = leavenKeys(lines, formula);
   const leavens = (['yeast', 'starter'] as const).flatMap((leaven) => {
     const key = keys[leaven];
     return key === undefined ? [] : [{ leaven, key }];
   });
   // Forecast and lesson are made with the same doubt.
-  let now: Belief = {
-    ...belief,
-    paces: {
-      ...belief.paces,
-      ...Object.fromEntries(
-        leavens.map(({ leaven, key }) => [key, met(belief.paces?.[key], leaven)] as const),
-      ),
-    },
-  };
+  const before = Object.fromEntries(
+    leavens.map(({ leaven, key }) => [key, met(belief.paces?.[key], leaven)] as const),
+  );
+  let now: Belief = { ...belief, paces: { ...belief.paces, ...before } };
   let learned = false;
   for (const id of ['first', 'final'] as const) {
     for (const note of telling(state.rises[id] ?? { notes: [] })) {
@@ -115,13 +118,18 @@ export function learnFromRises(
       const { forecast } = rise;
       const paces = { ...now.paces };
       for (const { leaven, key } of leavens) {
-        const before = now.paces![key]!;
-        const after = learnPace(before, forecast, leaven, note);
-        if (after !== before) paces[key] = { ...after, rises: before.rises + 1 };
+        const pace = now.paces![key]!;
+        const after = learnPace(pace, forecast, leaven, note);
+        if (after !== pace) paces[key] = { ...after, rises: pace.rises + 1 };
       }
       learned = true;
       now = { ...now, paces };
     }
   }
-  return learned ? now : belief;
+  if (!learned) return nothing;
+  const measured = Object.entries(before).flatMap(([key, pace]): Measured[] => {
+    const after = now.paces![key]!;
+    return after === pace ? [] : [{ key, before: asMeasure(pace), after: asMeasure(after) }];
+  });
+  return { belief: now, measured };
 }

@@ -13,7 +13,7 @@ import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
 import { measuredOf } from '../household/measured.ts';
 import { frictionOf } from '../household/friction.ts';
-import { deviceIds, kneadingOf, type DeviceId } from '../machine/device.ts';
+import { deviceOf, kneadingOf, type DeviceId } from '../machine/device.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
 import type { Course } from '../course/course.ts';
 import { isPotBaked } from '../style/baking.ts';
@@ -69,7 +69,7 @@ export function breadOf(
 ): Bread {
   const pantry = pantryIn(household);
   const lines = resolve(formula, pantry);
-  const made = device ?? deviceIds.find((d) => d === formula.device) ?? 'hand';
+  const made = device ?? deviceOf(formula);
   const course = chosen ?? usualCourse(formula, lines, made, household);
   return {
     id,
@@ -81,9 +81,9 @@ export function breadOf(
     dough: dough ?? usualWarmth.dough,
     paces: pacesFor(belief, leavenKeys(lines, formula)),
     work: pantry.yeastWork,
-    friction: frictionOf(kneadingOf(made), household),
+    friction: frictionOf(kneadingOf(made), household, belief).mean,
     model: riseModelIn(household),
-    ovenPace: Math.exp(measuredOf(belief, 'oven', formula.style).mean),
+    ovenPace: Math.exp(measuredOf(belief, 'oven', {}).mean),
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
     ...(course ? { course } : {}),

@@ -5,6 +5,7 @@ import {
   frictionFrom,
   frictionOf,
   kneadings,
+  nothingLearned,
   tapCelsius,
   withFriction,
   iceFor,
@@ -153,10 +154,15 @@ describe('water temperature', () => {
   });
 
   it('a household’s own friction goes before the customary, and is not moved whole by one measurement', () => {
-    expect(frictionOf('mixer', { friction: {} })).to.equal(kneadings.mixer.rise.value);
-    const once = withFriction({}, 'mixer', 6);
-    expect(frictionOf('mixer', { friction: once })).to.equal(6);
-    expect(withFriction(once, 'mixer', 8).mixer).to.equal(7);
-    expect(frictionOf('hand', { friction: once })).to.equal(kneadings.hand.rise.value);
+    const of = (friction: Household['friction'], by: 'mixer' | 'hand' = 'mixer') =>
+      frictionOf(by, { friction }, nothingLearned);
+    const { value, sd } = kneadings.mixer.rise;
+    expect(of({})).to.deep.equal({ mean: value, sd, bakes: 0 });
+    const once = withFriction({}, 'mixer', 7);
+    // The customary 4 ± 2 and 7 ± 1 measured here: four parts of five are the measurement's.
+    expect(of(once).mean).to.be.closeTo(6.4, 1e-9);
+    expect(of(once).sd).to.be.closeTo(Math.sqrt(0.8), 1e-9);
+    expect(withFriction(once, 'mixer', 9).mixer).to.equal(8);
+    expect(of(once, 'hand').mean).to.equal(kneadings.hand.rise.value);
   });
 });

@@ -9,7 +9,7 @@ import {
   learnFromTouches,
   level,
   measuredBy,
-  measuredKey,
+  measuredKinds,
   measuredOf,
   bakeState,
   nothingLearned,
@@ -18,6 +18,7 @@ import {
   runOf,
   varianceOf,
   type BakeEvent,
+  type Formula,
   type Household,
   type Touch,
 } from '../core.ts';
@@ -155,7 +156,15 @@ describe('what bakes measure by themselves', () => {
       data: { words: [], note: '', before, after },
     },
   ];
-  const of = (events: BakeEvent[]) => measuredBy(nothingLearned, loaf, bakeState(events), 840);
+  const seenBy = (formula: Formula, events: BakeEvent[]) =>
+    measuredBy(nothingLearned, {
+      formula,
+      lines: resolve(formula),
+      state: bakeState(events),
+      household: defaultHousehold,
+      device: 'hand',
+    });
+  const of = (events: BakeEvent[]) => seenBy(loaf, events);
 
   it('the minutes in the oven and the loss move towards what was seen', () => {
     const seen = of(bake('2026-05-01T08:00:00Z', '2026-05-01T08:50:00Z'));
@@ -169,17 +178,15 @@ describe('what bakes measure by themselves', () => {
     );
     expect(loss!.after.mean).to.be.within(0.12, 0.14);
     expect(loss!.after.sd).to.be.lessThan(loss!.before.sd);
-    expect(measuredOf(nothingLearned, 'loss', 'pan').mean).to.equal(0.12);
-    expect(measuredKey('loss', 'pan', 'long-tin')).to.equal('loss:pan:long-tin');
+    expect(measuredOf(nothingLearned, 'loss', { style: 'pan' }).mean).to.equal(0.12);
+    expect(measuredKinds.loss.key({ style: 'pan', pan: 'long-tin' })).to.equal('loss:pan:long-tin');
   });
 
   it('a tap that was forgotten says nothing, nor a loaf that gained', () => {
     const small = (minutes: number) =>
-      measuredBy(
-        nothingLearned,
-        build({ 'bread-flour': 20, water: 12 }, 'rolls'),
-        bakeState(bake('2026-05-01T08:00:00Z', `2026-05-01T08:0${minutes}:00Z`)),
-        12,
+      seenBy(
+        build({ 'bread-flour': 8, water: 4 }, 'rolls'),
+        bake('2026-05-01T08:00:00Z', `2026-05-01T08:0${minutes}:00Z`),
       ).map((m) => m.key);
     // So little bread takes five minutes: two are a slip of the finger, three are not.
     expect(small(2)).to.not.include('oven');

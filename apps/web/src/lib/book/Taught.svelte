@@ -1,12 +1,10 @@
 <script lang="ts">
-  import { learnedName, type Household, type Lesson } from '@tender-crumb/core';
+  import { taughtFigures, type Household, type Lesson } from '@tender-crumb/core';
 
   let { lesson, household }: { lesson: Lesson | undefined; household: Household } = $props();
 
   const shown = 5;
-  const rows = $derived(
-    (lesson?.taught ?? []).slice(0, shown).map((t) => ({ ...learnedName(t.key, household), ...t })),
-  );
+  const rows = $derived(lesson ? taughtFigures(lesson, household, shown) : []);
 </script>
 
 {#if lesson}
@@ -22,8 +20,8 @@
       <ul class="grid gap-1">
         {#each rows as row (row.key)}
           <li>
-            {row.says}: <b>{row.text(row.after.value)}</b>
-            <span class="quiet">was {row.text(row.before.value)}</span>
+            {row.says}: <b>{row.text(row.after)}</b>
+            <span class="quiet">was {row.text(row.before)}</span>
           </li>
         {/each}
       </ul>

@@ -2,7 +2,7 @@ import {
   aheadKindIds,
   aheadKinds,
   aheadOf,
-  deviceIds,
+  deviceOf,
   frictionOf,
   kneadingOf,
   dopingFor,
@@ -168,9 +168,8 @@ export class Leavens {
 
   /** Warm and fast beside cold and slow. */
   readonly schools = $derived.by(() => {
-    const { formula } = this.#bench();
-    const device = deviceIds.find((d) => d === formula.device) ?? 'hand';
-    const friction = frictionOf(kneadingOf(device), this.#bench().household);
-    return warmAndCold(this.lines, this.room, friction, this.#paces, this.#work, this.#model);
+    const { formula, household, belief } = this.#bench();
+    const { mean } = frictionOf(kneadingOf(deviceOf(formula)), household, belief);
+    return warmAndCold(this.lines, this.room, mean, this.#paces, this.#work, this.#model);
   });
 }

@@ -1,18 +1,9 @@
 <script lang="ts">
-  import {
-    celsiusTyped,
-    isForecast,
-    numberTyped,
-    pokes,
-    riseOf,
-    type Poke,
-    type RunStep,
-  } from '@tender-crumb/core';
-  import { standIns } from '../devices/stand-ins.svelte.ts';
+  import { isForecast, pokes, riseOf, type Poke, type RunStep } from '@tender-crumb/core';
   import PokeDrawing from '../drawing/PokeDrawing.svelte';
   import VesselMark from '../drawing/VesselMark.svelte';
-  import { asWarmth, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
+  import WarmthNote from './WarmthNote.svelte';
 
   let { run, step, time }: { run: Run; step: RunStep; time: (iso: string) => string } = $props();
 
@@ -30,31 +21,6 @@
   };
   const senses = { 'not-yet': 'not yet', there: 'ready', past: 'gone over' } as const;
 
-  const places = [
-    ['dough', 'The dough'],
-    ['air', 'Where it stands'],
-  ] as const;
-  let typed = $state({ dough: '', air: '' });
-  let fault = $state('');
-  const limits = { dough: [0, 60], air: [-20, 70] } as const;
-
-  function keep(of: 'dough' | 'air') {
-    if (typed[of].trim() === '') return;
-    const number = numberTyped(typed[of], writing());
-    const celsius = number === undefined ? undefined : celsiusTyped(number, writing());
-    const [least, most] = limits[of];
-    if (celsius === undefined || !(celsius >= least && celsius <= most)) {
-      fault = `A temperature between ${asWarmth(least)} and ${asWarmth(most)}, such as ${asWarmth(24)}.`;
-      return;
-    }
-    fault = '';
-    typed[of] = '';
-    run.say('warmth', { of, celsius });
-  }
-  const sensed = $derived({
-    dough: standIns.probe.reading?.celsius,
-    air: standIns.room.reading?.celsius,
-  });
   const times = [1.25, 1.5, 1.75, 2, 2.5] as const;
   const curve = $derived(forecast && isForecast(forecast.forecast));
 </script>
@@ -123,38 +89,7 @@
       </p>{/if}
   </section>
 
-  <div class="flex flex-wrap items-end gap-3">
-    {#each places as [of, label] (of)}
-      <form
-        class="flex items-end gap-2"
-        onsubmit={(e) => {
-          e.preventDefault();
-          keep(of);
-        }}
-      >
-        <label class="quiet grid gap-1"
-          >{label}{run.state.warmth[of] === undefined ? '' : `: ${asWarmth(run.state.warmth[of]!)}`}
-          <input
-            class="field min-h-14 w-28 text-right text-lg"
-            inputmode="decimal"
-            placeholder={sensed[of] === undefined ? '' : asWarmth(sensed[of]!)}
-            bind:value={typed[of]}
-          />
-        </label>
-        {#if sensed[of] !== undefined && typed[of] === ''}
-          <button
-            class="knob min-h-14"
-            type="button"
-            onclick={() => run.say('warmth', { of, celsius: sensed[of]! })}
-            >It is {asWarmth(sensed[of]!)}</button
-          >
-        {:else}
-          <button class="knob min-h-14" type="submit">Keep</button>
-        {/if}
-      </form>
-    {/each}
-  </div>
-  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  <WarmthNote {run} places={['dough', 'air']} />
 </div>
 
 <style>

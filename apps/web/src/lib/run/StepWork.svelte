@@ -12,6 +12,7 @@
   import RiseStep from './RiseStep.svelte';
   import type { Run } from './run.svelte.ts';
   import ShapeStep from './ShapeStep.svelte';
+  import WarmthNote from './WarmthNote.svelte';
   import WeighStep from './WeighStep.svelte';
 
   let {
@@ -49,6 +50,7 @@
   <OvenStep {run} {step} {now} />
 {:else if step.kind === 'mix' && !step.runs}
   <AddIns {run} when="At the end of the kneading, folded in:" />
+  <WarmthNote {run} places={['dough']} />
 {:else if step.runs && run.course}
   <MachineStep {run} {step} course={run.course} {now} {time} />
 {:else if step.kind === 'cool'}

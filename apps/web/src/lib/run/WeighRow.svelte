@@ -158,6 +158,7 @@
   }
   .edit {
     min-width: 3.5rem;
+    padding-inline: 0.4rem;
     min-height: 3.5rem;
     color: var(--soft);
     text-decoration: underline;

@@ -6,6 +6,7 @@
   import { asMass, asWarmth, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
   import ScaleCard from './ScaleCard.svelte';
+  import WarmthNote from './WarmthNote.svelte';
   import WeighRow from './WeighRow.svelte';
 
   let {
@@ -51,11 +52,13 @@
   {/if}
 
   {#if water && step.kind === 'weigh'}
-    <p class="text-lg first-letter:uppercase">
-      {water.name} at <b class="text-2xl tabular-nums">{asWarmth(water.celsius)}</b>, for a dough of {asWarmth(
-        run.view.bread.dough,
-      )}.
-    </p>
+    <div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+      <p class="text-lg first-letter:uppercase">
+        {water.name} at <b class="text-2xl tabular-nums">{asWarmth(water.celsius)}</b>, for a dough
+        of {asWarmth(run.view.bread.dough)}.
+      </p>
+      <WarmthNote {run} places={['water']} />
+    </div>
   {/if}
   <ol class="items" aria-label="To weigh">
     {#each items as item (item.id)}

@@ -46,14 +46,14 @@
       fault = 'How warm the water was, and how warm the dough came out.';
       return;
     }
-    const friction = frictionFrom(lines, { water, reached, room, fridge });
-    if (friction === undefined) return;
+    const put = frictionFrom(lines, { water, reached, room, fridge });
+    if (put === undefined) return;
     const [least, most] = frictionSpan;
-    if (friction < least || friction > most) {
-      fault = `Mixing does not do that: it would have put ${say(`${Math.round(friction)} °C`)} into it. Measure once more.`;
+    if (put < least || put > most) {
+      fault = `Mixing does not do that: it would have put ${say(`${Math.round(put)} °C`)} into it. Measure once more.`;
       return;
     }
-    bench.settle({ friction: withFriction(bench.household.friction, worked, friction) });
+    bench.settle({ friction: withFriction(bench.household.friction, worked, put) });
     cameOut = poured = '';
   }
 
@@ -77,6 +77,7 @@
   const room = $derived(
     bench.household.room.celsius ?? bench.kitchen.coefficients.ordinaryCelsius.value,
   );
+  const friction = $derived(frictionOf(worked, bench.household, bench.belief));
   const water = $derived.by(() => {
     const typed = numberTyped(desired, writing());
     const celsius = typed === undefined ? undefined : celsiusTyped(typed, writing());
@@ -85,7 +86,7 @@
       : waterTemperature(lines, {
           desired: celsius,
           room,
-          rise: frictionOf(worked, bench.household),
+          rise: friction.mean,
           fridge,
         });
   });
@@ -234,10 +235,12 @@
       {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
       <p class="quiet">
         This mixing ({kneadings[worked].label}) puts about {say(
-          `${frictionOf(worked, bench.household).toFixed(1).replace(/\.0$/, '')} °C`,
-        )} into a dough{bench.household.friction[worked] === undefined
-          ? ', as is customary'
-          : ', as measured here'}. With eggs, water is hot from the tap at most, never boiling.
+          `${friction.mean.toFixed(1).replace(/\.0$/, '')} °C`,
+        )} into a dough{friction.bakes > 0
+          ? `, as ${friction.bakes} ${friction.bakes === 1 ? 'bake' : 'bakes'} of yours noted`
+          : bench.household.friction[worked] === undefined
+            ? ', as is customary'
+            : ', as measured here'}. With eggs, water is hot from the tap at most, never boiling.
       </p>
     </section>
   </div>

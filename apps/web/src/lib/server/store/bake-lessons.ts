@@ -37,8 +37,9 @@ export async function wholeBook(db: Database): Promise<BookBake[]> {
   };
   const kitchens = await readKitchens(db);
   const bakes = rows.map((row) => stored(row, kitchens.get(row.kitchen_id!)));
-  return (await withEvents(db, bakes)).map(({ id, events, circumstances, ...bake }) => ({
+  return (await withEvents(db, bakes)).map(({ id, method, events, circumstances, ...bake }) => ({
     id,
+    method,
     events,
     circumstances,
     ...(bake.formulaId === undefined ? {} : { bread: bake.formulaId }),

@@ -220,9 +220,12 @@
       </table>
       <p>
         {[
+          record.state.warmth.water === undefined
+            ? ''
+            : `Water ${asWarmth(record.state.warmth.water)}`,
           record.state.warmth.dough === undefined
             ? ''
-            : `Dough ${asWarmth(record.state.warmth.dough)}`,
+            : `dough ${asWarmth(record.state.warmth.dough)}`,
           record.state.warmth.air === undefined
             ? ''
             : `where it stood ${asWarmth(record.state.warmth.air)}`,

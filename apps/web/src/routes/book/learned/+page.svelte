@@ -108,10 +108,7 @@
       <section class="bowl sticky top-2 grid gap-2 p-4" aria-labelledby="evidence">
         <h2 id="evidence" class="text-lg">{open.says}: the evidence</h2>
         {#if data.evidence.length === 0}
-          <p class="quiet">
-            It rests on what was noted of rises, or was measured by hand: there is no bake by bake
-            of it.
-          </p>
+          <p class="quiet">It was measured by hand: no bake stands behind it.</p>
         {:else}
           <ol class="grid max-h-[70vh] gap-1 overflow-y-auto">
             {#each data.evidence as e (e.id)}

@@ -1,0 +1,65 @@
+import { courseOf } from '../bake/run-of.ts';
+import type { BakeState } from '../bake/state.ts';
+import { figure } from '../figure/figure.ts';
+import { usualWarmth } from '../ferment/usual-warmth.ts';
+import { frictionFrom } from '../ferment/water-temperature.ts';
+import { frictionSpan } from '../household/friction.ts';
+import { kneadingOf } from '../machine/device.ts';
+import { usualCourse } from '../schedule/usual-course.ts';
+import type { Seen } from '../household/measured.ts';
+import type { MadeBake } from './made-bake.ts';
+
+/** Later than this after mixing a dough has the warmth of where it stands, minutes. Own choice, no source. */
+const soon = 40;
+/** How far flour may be from the room’s temperature: as it was read off, and where nobody read any. */
+const flourWarmth = {
+  read: figure(1, '°C', 0.5, 'own estimate, no source'),
+  unread: figure(3, '°C', 1, 'own estimate, no source'),
+} as const;
+
+/** What a thermometer said of the dough soon after it was mixed. */
+function doughAfterMixing({ thermometer, steps, rises }: BakeState): number | undefined {
+  const mixed = steps.mix?.doneAt ?? rises.first?.begunAt;
+  const latest = mixed === undefined ? Infinity : Date.parse(mixed) + soon * 60_000;
+  return thermometer.findLast((t) => t.of === 'dough' && Date.parse(t.at) <= latest)?.celsius;
+}
+
+/** A machine that brings everything to one warmth first leaves nothing of the water's to be seen. */
+function warmsFirst({ formula, lines, state, household, device }: MadeBake): boolean {
+  const course =
+    (state.course && courseOf(state.course, household)) ??
+    usualCourse(formula, lines, device, household);
+  const [first] = course?.programme.stages ?? [];
+  return first?.kind === 'rest' && first.minutes > 0;
+}
+
+/**
+ * Warmth that kneading put into the dough of a bake, from how warm its water was poured and how warm it came out.
+ *
+ * @returns undefined where one of them was not noted, flour and water rested together first, or a thermometer was misread
+ * @example frictionSeen(bake)?.value // 4.2
+ */
+export function frictionSeen(bake: MadeBake): Seen<'friction'> | undefined {
+  const { lines, state, household, device } = bake;
+  const water = state.warmth.water;
+  const reached = doughAfterMixing(state);
+  if (water === undefined || reached === undefined) return undefined;
+  if (state.steps.autolyse?.begunAt !== undefined || warmsFirst(bake)) return undefined;
+  const read = household.room.celsius;
+  const room = read ?? state.warmth.air ?? usualWarmth.air;
+  const from = (room: number, fridge: boolean) =>
+    frictionFrom(lines, { water, reached, room, fridge });
+  const [warm, cold, warmer] = [from(room, false), from(room, true), from(room + 1, false)];
+  if (warm === undefined || cold === undefined || warmer === undefined) return undefined;
+  // Nobody notes whether milk and egg came from the fridge: anything between is as likely.
+  const value = (warm + cold) / 2;
+  const [least, most] = frictionSpan;
+  if (value < least || value > most) return undefined;
+  const flour = flourWarmth[read === undefined ? 'unread' : 'read'].value;
+  return {
+    kind: 'friction',
+    of: { by: kneadingOf(device) },
+    value,
+    doubt: Math.hypot((cold - warm) / Math.sqrt(12), (warmer - warm) * flour),
+  };
+}
