@@ -20,6 +20,7 @@ import {
   styles,
   sumGrams,
   pantryIn,
+  usualBaker,
   waterTemperature,
   resolve,
   weighingList,
@@ -27,6 +28,7 @@ import {
   type BakeEvent,
   defaultSettings,
   type Bag,
+  type Baker,
   type DeviceId,
   type KneadingId,
   type ResolvedLine,
@@ -59,6 +61,12 @@ const ownSeed = 82;
 const months = 9;
 const dayMs = 86_400_000;
 
+/** Two live in the cottage; until now she baked. */
+const demoBakers: readonly Baker[] = [
+  { id: usualBaker, name: 'Maud' },
+  { id: 'joris', name: 'Joris' },
+];
+
 /** How Number 9, Heron Lock measures and reckons. */
 export const demoSettings: Settings = {
   ...defaultSettings,
@@ -66,6 +74,7 @@ export const demoSettings: Settings = {
   yeastKept: 'instant-yeast',
   appliances: demoAppliances,
   pans: demoPans,
+  bakers: demoBakers,
   prices: {
     oil: { paid: 6.4, kilograms: 1 },
     butter: { paid: 2.6, kilograms: 0.25 },
@@ -453,7 +462,7 @@ const coolOven = 1.12;
 function bakedFor(formula: Formula, events: readonly BakeEvent[], looking: Draws): number {
   const { baking } = styles[formula.style];
   const grams = sumGrams(mixedLines(formula, bakeState(events)));
-  const piece = grams / 1000 / (bakeState(events).divided?.pieces ?? 1);
+  const piece = grams / 1000 / (bakeState(events).divided?.pieces ?? formula.pieces ?? 1);
   return Math.round(ovenMinutes(baking, piece) * coolOven * Math.exp(0.08 * looking.normal()));
 }
 

@@ -154,7 +154,15 @@ test.describe('a season is walked through', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(
       'Is it slower in a cold room?',
     );
-    await expect(page.getByRole('img', { name: /bakes: first rise along/ })).toBeVisible();
+    const chart = page.getByRole('img', { name: /bakes: first rise along/ });
+    await expect(chart).toBeVisible();
+    // Beside each bake stands what was forecast of it; along the calendar they are one band.
+    await expect(page.getByText(/\d+ of \d+ within their forecasts, the bars/)).toBeVisible();
+    await page.getByRole('combobox', { name: 'along' }).selectOption('the calendar');
+    await expect(page.getByText(/\d+ of \d+ within the band of their forecasts/)).toBeVisible();
+    // Of a judgement nothing is forecast.
+    await page.getByLabel('Or: what').selectOption('how it came out');
+    await expect(page.getByText('within the band')).toHaveCount(0);
   });
 
   test('a round of practice, by keys; where one leans is told after some', async ({ page }) => {

@@ -68,6 +68,8 @@ export { styleIds, styles, type StyleId, type Window } from './style/style.ts';
 export { deviceIds, deviceOf, devices, kneadingOf, type DeviceId } from './machine/device.ts';
 export { kneadingIds, kneadings, type KneadingId } from './machine/kneading.ts';
 export { departure, nothingLearned, thirstKey, type Belief } from './household/belief.ts';
+export { filledByHabit } from './dough/parameter.ts';
+export { bakerName, mostBakers, usualBaker, withBaker, type Baker } from './household/baker.ts';
 export { coefficients } from './household/coefficients.ts';
 export {
   figureGroups,
@@ -287,6 +289,7 @@ export {
 } from './book/wrong.ts';
 export { questionOf, questions, type Along, type Question } from './book/question.ts';
 export { firstRiseOf, type FirstRise } from './book/first-rise.ts';
+export { expectedOf, type Expected } from './book/expected.ts';
 export { timesOf, type TimeRow } from './book/times.ts';
 export { breadCost, type BreadCost } from './book/bread-cost.ts';
 export {

@@ -141,6 +141,13 @@ export const eventKinds = {
     says: 'how much of it is made',
     fold: (state, { data }) => ({ ...state, batch: data.share }),
   }),
+  /** Who stands at the bowl. */
+  baker: kind({
+    shape: { baker: text(80, 1) },
+    teaches: true,
+    says: 'who bakes it',
+    fold: (state, { data }) => ({ ...state, baker: data.baker }),
+  }),
   /** How it goes through a machine, and which way it rises. */
   course: kind({
     shape: {

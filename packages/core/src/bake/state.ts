@@ -56,6 +56,8 @@ export interface BakeState {
   }>;
   /** Share of the formula that is made; all of it where nobody said. */
   readonly batch?: number;
+  /** Who bakes it; the usual one where nobody said. */
+  readonly baker?: string;
   readonly course?: CourseNoted;
   readonly way?: WayId;
   readonly added: ReadonlyArray<{

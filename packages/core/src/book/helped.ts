@@ -92,8 +92,8 @@ const commonest = (values: readonly string[]): string => {
 
 /** A change is a step of its measure or more, between a usual and a changed one. */
 function variedMeasure(id: MeasureId, records: readonly BakeRecord[]): Varied[] {
-  const { of, step, sort, says } = measureOf(id);
-  if (sort === 'result' || id === 'forecast' || id === 'felt') return [];
+  const { of, step, sort, says, noChange } = measureOf(id);
+  if (sort === 'result' || noChange) return [];
   const seen = records.map((r) => of(r));
   const there = seen.filter((v) => v !== undefined);
   if (there.length < records.length / 2) return [];

@@ -28,6 +28,8 @@ interface Measure {
   readonly better?: 'more';
   /** It says no more than a line does that stands beside it. */
   readonly ofLine?: true;
+  /** What it does to a loaf another measure shows: it is no change of its own beside that. */
+  readonly noChange?: true;
   of(record: BakeRecord): number | undefined;
   /** How it is written, where that is not its number and unit. */
   text?(value: number): string;
@@ -102,6 +104,15 @@ export const measures = {
       (l) => (l.grams * l.of.composition.sugars) / 100,
     ),
   ),
+  waterWarmth: measure({
+    says: 'water as it was poured',
+    unit: '°C',
+    digits: 0,
+    sort: 'set',
+    step: 2,
+    noChange: true,
+    of: ({ state }) => state.warmth.water,
+  }),
   doughWarmth: measure({
     says: 'dough after mixing',
     unit: '°C',
@@ -178,6 +189,7 @@ export const measures = {
     digits: 1,
     sort: 'given',
     step: 2,
+    noChange: true,
     of: ({ lesson }) => lesson?.mixed.points,
   }),
   felt: measure({
@@ -186,6 +198,7 @@ export const measures = {
     digits: 1,
     sort: 'given',
     step: 2,
+    noChange: true,
     of: ({ lesson }) => lesson?.felt,
   }),
   air: measure({

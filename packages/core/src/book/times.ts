@@ -1,61 +1,47 @@
-import { householdOn } from '../bake/circumstances.ts';
-import { isForecast } from '../ferment/rise-doubt.ts';
 import type { Belief } from '../household/belief.ts';
 import type { Household } from '../household/household.ts';
-import { measuredOf } from '../household/measured.ts';
-import { bakeRises } from '../learn/rises.ts';
-import { sumGrams } from '../quantity/sum-grams.ts';
-import { ovenMinutes } from '../style/baking.ts';
-import { styles } from '../style/style.ts';
+import { expectedOf, type Expected } from './expected.ts';
 import { measures } from './measures.ts';
 import type { BakeRecord } from './record.ts';
 
 /** A stretch of a bake: how long it was thought to take, and how long it took, minutes. */
 export interface TimeRow {
   readonly says: string;
-  readonly thought?: { readonly middle: number; readonly low: number; readonly high: number };
+  readonly thought?: Expected;
   readonly took?: number;
 }
 
-/** An oven's minutes are thought to be so much less, or more. As the timetable has it. */
-const ovenSpan = { low: 0.9, high: 1.15 } as const;
+/** Measures that are times, with the minutes of their unit. */
+const times = { firstRise: 60, finalProof: 60, inOven: 1 } as const;
 
 /**
- * The times of a bake: its rises and its minutes in the oven, thought and real.
+ * The times of a bake: its rises and its minutes in the oven, as they were thought before it and as they were. A rise
+ * that it has not is left out.
  *
  * @param belief what is known now, of its bread
  * @example timesOf(record, household, belief).map((t) => t.says) // ['first rise', 'final proof', 'in the oven']
  */
 export function timesOf(record: BakeRecord, household: Household, belief: Belief): TimeRow[] {
-  const { formula, made, state, meant } = record;
-  const then = householdOn(household, record.circumstances);
-  const rises = bakeRises(formula, made, state, then, belief).map(({ id, forecast }): TimeRow => {
-    const measure = measures[id === 'first' ? 'firstRise' : 'finalProof'];
-    const hours = measure.of(record);
-    return {
-      says: measure.says,
-      ...(isForecast(forecast)
-        ? {
-            thought: {
-              middle: 60 * forecast.middle,
-              low: 60 * forecast.low,
-              high: 60 * forecast.high,
-            },
-          }
-        : {}),
-      ...(hours === undefined ? {} : { took: 60 * hours }),
-    };
+  return (Object.keys(times) as Array<keyof typeof times>).flatMap((id): TimeRow[] => {
+    const minutes = times[id];
+    const { says, of } = measures[id];
+    const value = of(record);
+    const thought = expectedOf(id, record, household, belief);
+    if (value === undefined && !thought) return [];
+    return [
+      {
+        says,
+        ...(thought
+          ? {
+              thought: {
+                middle: minutes * thought.middle,
+                low: minutes * thought.low,
+                high: minutes * thought.high,
+              },
+            }
+          : {}),
+        ...(value === undefined ? {} : { took: minutes * value }),
+      },
+    ];
   });
-  const took = measures.inOven.of(record);
-  const piece = sumGrams(made) / 1000 / (state.divided?.pieces ?? meant.pieces ?? 1);
-  const middle =
-    ovenMinutes(styles[meant.style].baking, piece) * Math.exp(measuredOf(belief, 'oven', {}).mean);
-  return [
-    ...rises,
-    {
-      says: measures.inOven.says,
-      thought: { middle, low: middle * ovenSpan.low, high: middle * ovenSpan.high },
-      ...(took === undefined ? {} : { took }),
-    },
-  ];
 }

@@ -3,6 +3,7 @@ import { formRows } from '../bake/divide.ts';
 import type { Form } from '../bake/event-kinds.ts';
 import { ingredient, isIngredientId } from '../ingredient/catalogue.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
+import { bakerName } from '../household/baker.ts';
 import type { Household } from '../household/household.ts';
 import type { BakeRecord } from './record.ts';
 
@@ -57,6 +58,12 @@ export const traits = {
     says: 'made',
     of: ({ method }) => one(method),
     named: (id) => devices[id as DeviceId]?.label ?? id,
+    settable: true,
+  },
+  baker: {
+    says: 'by',
+    of: ({ state }) => one(state.baker),
+    named: (id, household) => bakerName(id, household) ?? 'somebody who is gone',
     settable: true,
   },
   pan: {

@@ -2,7 +2,7 @@ import { pouredWater } from '../formula/poured-water.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
-import { fillKey, placeOf } from '../household/belief.ts';
+import { fillKeyBy, placeOf } from '../household/belief.ts';
 import { ownPoints } from '../dough/own-points.ts';
 import { filledByHabit } from '../dough/parameter.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
@@ -125,7 +125,7 @@ const surestByCup = 0.8;
 /** Chance that a correction is called for, so many standard deviations outside. */
 function sureOf(deviations: number, { lines, totals, kitchen }: CorrectionContext): number {
   const byCup = sumGrams(lines.filter((l) => filledByHabit(l, kitchen)));
-  const known = placeOf(kitchen.belief, fillKey) !== undefined;
+  const known = placeOf(kitchen.belief, fillKeyBy(kitchen.baker)) !== undefined;
   const chance = normalBelow(deviations);
   return !known && byCup > totals.flourGrams / 2 ? Math.min(chance, surestByCup) : chance;
 }

@@ -1,6 +1,6 @@
 import { baseOf, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { departure, fillKey, fillKeyOf, softeningKey } from '../household/belief.ts';
+import { departure, fillKeyBy, fillKeyOf, softeningKey } from '../household/belief.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { fatPercent, fatSoftens } from './fat-softening.ts';
 import { linearForm, type LinearForm } from './linear-form.ts';
@@ -19,9 +19,11 @@ export interface DoughModel {
 
 /** The lines with what the person's habit of filling makes of them. */
 function asFilled(lines: readonly ResolvedLine[], kitchen: Kitchen): readonly ResolvedLine[] {
-  const { belief, coefficients } = kitchen;
+  const { belief, baker, coefficients } = kitchen;
   const habit =
-    departure(belief, fillKey) + coefficients.fillHabit.value + coefficients.fillByFlour.value;
+    departure(belief, fillKeyBy(baker)) +
+    coefficients.fillHabit.value +
+    coefficients.fillByFlour.value;
   return lines.map((l) => {
     if (!filledByHabit(l, kitchen)) return l;
     const filled = habit + departure(belief, fillKeyOf(l.ingredient));

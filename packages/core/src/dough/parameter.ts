@@ -5,7 +5,7 @@ import { isOwnCup } from '../ingredient/measure-weight.ts';
 import {
   dampKey,
   departureKey,
-  fillKey,
+  fillKeyBy,
   fillKeyOf,
   softeningKey,
   touchKey,
@@ -101,7 +101,7 @@ const parameterKinds = {
     learned: true,
     of: ({ line }, kitchen) =>
       filledByHabit(line, kitchen)
-        ? { key: fillKey, prior: kitchen.coefficients.fillHabit.sd }
+        ? { key: fillKeyBy(kitchen.baker), prior: kitchen.coefficients.fillHabit.sd }
         : undefined,
   },
   habitOf: {

@@ -1,4 +1,5 @@
 import { fitted } from '../ingredient/fitted.ts';
+import { usualBaker } from './baker.ts';
 
 /**
  * What the book has taught so far: how far each thirst, and the household's way of filling a cup,
@@ -74,8 +75,20 @@ export const blankBelief: Belief = { keys: [], mean: [], covariance: [], bakes: 
 export const thirstKey = (line: { ingredient: string; bag?: string }): string =>
   line.bag ? `thirst:bag:${line.bag}` : `thirst:${line.ingredient}`;
 
-/** Key of the household's habit of filling a cup with flour. */
+/** Key of the usual baker's habit of filling a cup with flour. */
 export const fillKey = 'fill';
+
+/** What keys of other bakers' habits begin with. */
+export const fillByKey = 'fillBy';
+
+/**
+ * Key of somebody's habit of filling a cup with flour.
+ *
+ * @example fillKeyBy(undefined) // 'fill'
+ * @example fillKeyBy('ilse') // 'fillBy:ilse'
+ */
+export const fillKeyBy = (baker: string | undefined): string =>
+  baker === undefined || baker === usualBaker ? fillKey : `${fillByKey}:${baker}`;
 
 /** Key of the same for one flour, beside the habit. */
 export const fillKeyOf = (ingredient: string): string => `${fillKey}:${ingredient}`;

@@ -4,6 +4,7 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { plainWriting, type Writing } from '../quantity/writing.ts';
+import type { Baker } from './baker.ts';
 import { nothingLearned, type Belief } from './belief.ts';
 import { drifted } from './drift.ts';
 import type { OwnFigures } from './figure-rows.ts';
@@ -66,6 +67,8 @@ export interface Settings {
   readonly custom?: Custom;
   /** Pairs of hands that bake at once. */
   readonly people: number;
+  /** Who bakes here, the usual one first; nobody is told apart where there are none. */
+  readonly bakers: readonly Baker[];
   /** Warmth that mixing was measured to put into a dough here. */
   readonly friction: Frictions;
   /** What was paid for things that are in no bag, by ingredient. */
@@ -79,6 +82,8 @@ export interface Household extends Settings {
   readonly bags: readonly Bag[];
   /** ISO date; bags are open since then. Unknown where absent. */
   readonly today?: string;
+  /** Who stands at the bowl; the usual one where absent. */
+  readonly baker?: string;
 }
 
 export const defaultSettings: Settings = {
@@ -98,6 +103,7 @@ export const defaultSettings: Settings = {
   appliances: [],
   pans: [],
   people: 1,
+  bakers: [],
   friction: {},
   prices: {},
   money: { currency: 'EUR', shop: {} },
@@ -106,8 +112,8 @@ export const defaultSettings: Settings = {
 export const defaultHousehold: Household = { ...defaultSettings, own: [], bags: [] };
 
 /** The settings of a household alone: what it may change in one go. */
-export function settingsOf({ own, bags, today, ...settings }: Household): Settings {
-  void [own, bags, today];
+export function settingsOf({ own, bags, today, baker, ...settings }: Household): Settings {
+  void [own, bags, today, baker];
   return settings;
 }
 
@@ -136,13 +142,14 @@ function coefficientsIn({ figures }: Household): Coefficients {
 
 /** The kitchen that a level is worked out in. */
 export function kitchenOf(household: Household, belief: Belief = nothingLearned): Kitchen {
-  const { measures, scaleStep, room, today, figures } = household;
+  const { measures, scaleStep, room, today, baker, figures } = household;
   const coefficients = coefficientsIn(household);
   return {
     measures,
     scaleStep,
     room,
     ...(today ? { today } : {}),
+    ...(baker === undefined ? {} : { baker }),
     coefficients,
     figures,
     belief: drifted(belief, today, coefficients),

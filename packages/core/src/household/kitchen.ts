@@ -17,6 +17,8 @@ export interface Kitchen extends Measuring {
   readonly room: Room;
   /** ISO date. */
   readonly today?: string;
+  /** Who fills the cups; the usual one where absent. */
+  readonly baker?: string;
   readonly belief: Belief;
   /** The household's own figures. */
   readonly figures: OwnValues;

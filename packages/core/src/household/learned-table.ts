@@ -1,10 +1,11 @@
-import { dampKey, departureKey, fillKey, softeningKey, touchKey } from './belief.ts';
+import { dampKey, departureKey, fillByKey, fillKey, softeningKey, touchKey } from './belief.ts';
 import type { Coefficients } from './coefficients.ts';
 
 /** Which coefficient a learned key departs from, by the first word of the key. */
 const coefficientOf: Readonly<Record<string, keyof Coefficients>> = {
   [softeningKey]: 'softening',
   [fillKey]: 'fillHabit',
+  [fillByKey]: 'fillHabit',
   [departureKey]: 'departure',
   [touchKey]: 'touch',
   [dampKey]: 'damp',

@@ -1,6 +1,7 @@
 import {
   dampKey,
   departureKey,
+  fillByKey,
   fillKey,
   softeningKey,
   touchKey,
@@ -8,6 +9,7 @@ import {
   doubtOf,
   type Belief,
 } from '../household/belief.ts';
+import { bakerName, usualBaker } from '../household/baker.ts';
 import { coefficientFor } from '../household/learned-table.ts';
 import { z80 } from '../household/coefficients.ts';
 import { kneadingIds, kneadings, type KneadingId } from '../machine/kneading.ts';
@@ -52,6 +54,15 @@ const bagged = (rest: string, household: Household): string => {
   return state === undefined ? bag : `${bag}, ${state}`;
 };
 
+/** A cup of flour, whoever it is that fills it heavier or lighter than a measured one. */
+function cupOf(baker: string, household: Household): string {
+  const name = bakerName(baker, household);
+  if (name !== undefined) return `flour as ${name} fills it is heavier`;
+  return baker === usualBaker
+    ? 'flour is filled heavier'
+    : 'flour of somebody who is gone is heavier';
+}
+
 /** One row a kind of learned figure: the table that the book's page of what is learned is made from. */
 export const learnedKinds = {
   thirst: {
@@ -67,9 +78,16 @@ export const learnedKinds = {
   },
   [fillKey]: {
     says: 'How a cup is filled',
-    of: (name) => (name === '' ? 'a cup of flour is filled heavier by' : `a cup of ${name}, by`),
+    of: (name) => `a cup of ${name} by`,
     text: signed,
-    named: (rest, household) => (rest === '' ? '' : ingredientName(rest, household)),
+    named: (rest, household) =>
+      rest === '' ? cupOf(usualBaker, household) : `${ingredientName(rest, household)},`,
+  },
+  [fillByKey]: {
+    says: 'How others of the house fill it',
+    of: (name) => `a cup of ${name} by`,
+    text: signed,
+    named: cupOf,
   },
   [touchKey]: {
     says: 'How the finger leans',

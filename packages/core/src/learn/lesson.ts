@@ -3,6 +3,7 @@ import { bakeState, type BakeState } from '../bake/state.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import type { Coefficients } from '../household/coefficients.ts';
+import { withBaker } from '../household/baker.ts';
 import { coefficientFor } from '../household/learned-table.ts';
 import { departure, departureKey, doubtOf, wake, type Belief } from '../household/belief.ts';
 import { beliefToday, kitchenOf, pantryIn, type Household } from '../household/household.ts';
@@ -76,6 +77,7 @@ const earlyDoubt = 0.4;
  * Learns from one finished bake: what was added plus how it felt, at every touch, is the measurement.
  * Where the dough was not felt, or cannot be told, nothing is learned and the belief stays as it was.
  *
+ * @param given the household as it was on the day
  * @param bread id of the formula, whose own departure from the model is learned with the rest
  * @param device in which it was made; as its formula says where nobody said
  * @returns undefined where the formula has no level
@@ -83,13 +85,14 @@ const earlyDoubt = 0.4;
 export function learnFromBake(
   formula: Formula,
   events: readonly BakeEvent[],
-  household: Household,
+  given: Household,
   before: Belief,
   bread?: string,
   device: DeviceId = deviceOf(formula),
 ): { belief: Belief; lesson: Lesson } | undefined {
-  const belief = beliefToday(household, before);
   const state: BakeState = bakeState(events);
+  const household = withBaker(given, state.baker);
+  const belief = beliefToday(household, before);
   const kitchen = kitchenOf(household, inView(belief, bread));
   const pantry = pantryIn(household);
   const planned = resolve(formula, pantry);

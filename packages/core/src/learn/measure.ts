@@ -1,4 +1,6 @@
 import { bakeLoss } from '../bake/outcome.ts';
+import type { BakeState } from '../bake/state.ts';
+import type { Formula } from '../formula/formula.ts';
 import type { Belief, KnownMeasure } from '../household/belief.ts';
 import {
   measuredKinds,
@@ -27,17 +29,31 @@ const inOven = [3, 240] as const;
 /** Beyond so many times the usual minutes a tap was forgotten. Own choice, no source. */
 const believable = 2.5;
 
-/** Logarithm of the minutes in the oven beside the table's. */
+/**
+ * Minutes that a bread is usually in the oven: as its recipe says, else as the table has it.
+ *
+ * @param dough grams of it
+ * @example usualInOven(loaf, bakeState([]), 500) // 27
+ */
+export const usualInOven = (
+  formula: Formula,
+  { divided }: Pick<BakeState, 'divided'>,
+  dough: number,
+): number =>
+  saidBy(writtenSteps(formula).bake?.process)?.usual ??
+  ovenMinutes(
+    styles[formula.style].baking,
+    dough / 1000 / (divided?.pieces ?? formula.pieces ?? 1),
+  );
+
+/** Logarithm of the minutes in the oven beside the usual. */
 function ovenSeen({ formula, lines, state }: MadeBake): Seen<'oven'> | undefined {
   const { begunAt, doneAt } = state.steps.bake ?? {};
   if (begunAt === undefined || doneAt === undefined) return undefined;
   const minutes = (Date.parse(doneAt) - Date.parse(begunAt)) / 60_000;
-  const piece = sumGrams(lines) / 1000 / (state.divided?.pieces ?? 1);
-  const usual =
-    saidBy(writtenSteps(formula).bake?.process)?.usual ??
-    ovenMinutes(styles[formula.style].baking, piece);
-  const ratio = minutes / usual;
-  const told = minutes >= inOven[0] && minutes <= inOven[1] && piece > 0;
+  const dough = sumGrams(lines);
+  const ratio = minutes / usualInOven(formula, state, dough);
+  const told = minutes >= inOven[0] && minutes <= inOven[1] && dough > 0;
   return told && ratio <= believable && ratio >= 1 / believable
     ? { kind: 'oven', of: {}, value: Math.log(ratio) }
     : undefined;

@@ -10,6 +10,7 @@
     oddsText,
     percentageSchools,
     schoolNames,
+    usualBaker,
     styleIds,
     styles,
     windowFor,
@@ -27,6 +28,7 @@
   import { nanoid } from 'nanoid';
   import { onMount, untrack, type ComponentProps } from 'svelte';
   import { api, ApiError } from '../api.ts';
+  import { beginBake } from '../bake/begin-bake.ts';
   import Either from '../ui/Either.svelte';
   import { copyText } from '../ui/copy.ts';
   import type { Deed } from '../ui/deed.ts';
@@ -89,7 +91,7 @@
     said = '';
     try {
       const formulaVersion = await bench.saver.settle();
-      const begun = await api<{ id: string }>('POST', '/api/v1/bakes', {
+      const begun = await beginBake({
         id: bakeId,
         formulaId: bench.id,
         formulaVersion,
@@ -266,6 +268,19 @@
         </select>
       </label>
       <Makes {bench} />
+      {#if bench.byCup && bench.household.bakers.length > 1}
+        <label class="flex items-center gap-2"
+          ><span class="quiet">Cups filled by</span>
+          <select
+            class="field max-w-40"
+            value={bench.household.baker ?? usualBaker}
+            onchange={(e) => bench.standBy(e.currentTarget.value)}
+          >
+            {#each bench.household.bakers as { id, name } (id)}<option value={id}>{name}</option
+              >{/each}
+          </select>
+        </label>
+      {/if}
       {#if whole}
         {#if !bench.evaluation?.totals.dryBase}
           <Either
@@ -324,7 +339,7 @@
       <button
         class="knob no-print mt-3 py-1 text-left whitespace-normal"
         type="button"
-        aria-pressed={whole}
+        aria-expanded={whole}
         onclick={() => bench.unfold(whole ? 'plain' : 'whole')}
       >
         {whole

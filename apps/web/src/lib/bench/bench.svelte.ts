@@ -1,6 +1,7 @@
 import {
   answerUnread,
   evaluate,
+  filledByHabit,
   isRefused,
   readerOf,
   kindOfBag,
@@ -15,6 +16,7 @@ import {
   reconsiderCorrection,
   takeCorrection,
   verdict,
+  withBaker,
   withoutStrangeBags,
   type Answer,
   type Bag,
@@ -30,6 +32,7 @@ import { outbox } from '../sync/here.ts';
 import { draftIn, formulaLane, settingsEntry, type Draft } from '../sync/kinds.ts';
 import { settingsPatch } from '../sync/settings-patch.ts';
 import { sync } from '../sync/sync.svelte.ts';
+import { rememberBaker } from '../bake/baker-here.ts';
 import { rememberOpened, type Opened } from './open.ts';
 import { Saver, type Version } from './saver.svelte.ts';
 
@@ -42,6 +45,8 @@ export interface Given extends Version {
   readonly belief: Belief;
   /** How much of the bench stands open on this device. */
   readonly opened: Opened;
+  /** Who stands at this device, as it was said last. */
+  readonly baker?: string | undefined;
 }
 
 /** One formula under adjustment: its history, what it will do, what to correct. */
@@ -51,8 +56,13 @@ export class Bench {
   belief = $state.raw<Belief>() as Belief;
   formula = $state.raw<Formula>() as Formula;
   #household = $state.raw<Household>() as Household;
+  /** Who stands at this device. */
+  #baker = $state<string | undefined>();
   /** As the server has it, with what was settled here and is not there yet. */
-  readonly household = $derived(sync.settled(this.#household));
+  readonly household = $derived.by(() => {
+    const settled = sync.settled(this.#household);
+    return withBaker(settled, settled.bakers.find((b) => b.id === this.#baker)?.id);
+  });
   opened = $state<Opened>('plain');
   /** Key of the correction that is pointed at. */
   pointedCorrection = $state<string | undefined>();
@@ -74,6 +84,8 @@ export class Bench {
   readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.formula.style));
   /** The level, where it can be told. */
   readonly level = $derived(this.evaluation?.cannotTell ? undefined : this.evaluation?.level);
+  /** Cups that somebody's habit fills: it matters who does. */
+  readonly byCup = $derived(this.resolved.some((l) => filledByHabit(l, this.kitchen)));
   /** Corrections to decide on, and those that the baker left. */
   readonly open = $derived(this.#corrections((key) => !this.formula.left.includes(key)));
   readonly left = $derived(this.#corrections((key) => this.formula.left.includes(key)));
@@ -88,9 +100,16 @@ export class Bench {
     this.id = given.id;
     this.belief = given.belief;
     this.opened = given.opened;
+    this.#baker = given.baker;
     this.#household = given.household;
     this.formula = withoutStrangeBags(given.formula, given.household.bags);
     this.saver = new Saver(given.id, given.version);
+  }
+
+  /** Who stands at the bowl, here and in the next bake of this device. */
+  standBy(baker: string): void {
+    this.#baker = baker;
+    rememberBaker(baker);
   }
 
   /** Opens the bench up, or makes it plain again; this device remembers. */

@@ -24,6 +24,9 @@
     readonly group: Readonly<Record<'bag' | 'leaven' | 'device', string>>;
   }
 
+  type Forecast = Point & { readonly low: number; readonly high: number };
+  const isForecast = (p: Point): p is Forecast => p.low !== undefined && p.high !== undefined;
+
   let {
     points,
     of,
@@ -64,19 +67,18 @@
     year: '2-digit',
     timeZone: 'UTC',
   });
-  const banded = $derived(of === 'felt' && along === 'day');
+  const forecast = $derived(sorted.filter(isForecast));
+  /** Along the calendar the forecasts are a band; along anything else each bake has its own. */
   const band = $derived(
-    banded
-      ? area<Point>()
+    along === 'day'
+      ? area<Forecast>()
           .x((p) => x(p.x))
-          .y0((p) => y(p.low ?? p.y))
-          .y1((p) => y(p.high ?? p.y))
-          .curve(curveMonotoneX)(sorted)
+          .y0((p) => y(p.low))
+          .y1((p) => y(p.high))
+          .curve(curveMonotoneX)(forecast)
       : undefined,
   );
-  const held = $derived(
-    points.filter((p) => p.low !== undefined && p.y >= p.low && p.y <= p.high!).length,
-  );
+  const held = $derived(forecast.filter((p) => p.y >= p.low && p.y <= p.high).length);
   const groups = $derived(by === '' ? [] : [...new Set(points.map((p) => p.group[by]))].sort());
   const shapes = [symbolCircle, symbolSquare, symbolTriangle, symbolDiamond];
   const shapeOf = (p: Point) =>
@@ -115,7 +117,12 @@
     <text x={(size.left + size.width) / 2} y={size.height - 4} class="tick" text-anchor="middle"
       >{along === 'day' ? '' : `${measureOf(along).says}, ${measureOf(along).unit}`}</text
     >
-    {#if band}<path d={band} class="band" />{/if}
+    {#if band}<path d={band} class="band" />
+    {:else}
+      {#each forecast as p (p.id)}
+        <line x1={x(p.x)} x2={x(p.x)} y1={y(p.low)} y2={y(p.high)} class="span" />
+      {/each}
+    {/if}
     {#each sorted as p (p.id)}
       <!-- svelte-ignore a11y_click_events_have_key_events -->
       <path
@@ -135,8 +142,9 @@
   </svg>
   <figcaption class="quiet">
     {measureOf(of).says}, {measureOf(of).unit}.
-    {#if banded}{held} of {points.length} felt within the band of their forecast, which should hold 8
-      in 10.{/if}
+    {#if forecast.length > 0}{held} of {forecast.length} within {along === 'day'
+        ? 'the band of their forecasts'
+        : 'their forecasts, the bars'}, which should hold 8 in 10.{/if}
     {#if groups.length > 1}
       {#each groups as name, i (name)}
         <span class="mr-3 inline-flex items-center gap-1"
@@ -153,6 +161,12 @@
 </figure>
 
 <style>
+  .span {
+    stroke: var(--bubble);
+    stroke-width: 7;
+    stroke-linecap: round;
+    opacity: 0.35;
+  }
   .full {
     fill: var(--rim);
     stroke: var(--enamel);

@@ -12,9 +12,10 @@
     kind: string;
     name: string;
     onname: (name: string) => void;
-    onout: () => void;
+    /** Absent where it stays. */
+    onout?: (() => void) | undefined;
     /** What else is told of it. */
-    children: Snippet;
+    children?: Snippet;
   } = $props();
 </script>
 
@@ -29,11 +30,13 @@
       onchange={(e) => onname(e.currentTarget.value)}
     />
   </label>
-  {@render children()}
-  <button
-    class="knob touch order-last px-2"
-    type="button"
-    aria-label="Take {name} out"
-    onclick={onout}><X size={16} /></button
-  >
+  {@render children?.()}
+  {#if onout}
+    <button
+      class="knob touch order-last px-2"
+      type="button"
+      aria-label="Take {name} out"
+      onclick={onout}><X size={16} /></button
+    >
+  {/if}
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api } from '../api.ts';
+  import { beginBake } from '../bake/begin-bake.ts';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
   import { aheadSteps } from '@tender-crumb/core';
@@ -34,7 +35,7 @@
     });
   }
 
-  async function beginBake() {
+  async function beginPlanned() {
     if (!step || !plan) return;
     fault = '';
     try {
@@ -42,7 +43,7 @@
         'GET',
         `/api/v1/formulas/${plan.formulaId}`,
       );
-      const bake = await api<{ id: string }>('POST', '/api/v1/bakes', {
+      const bake = await beginBake({
         id: nanoid(),
         formulaId: plan.formulaId,
         formulaVersion: version,
@@ -77,7 +78,7 @@
       {#if plan?.bakeId}
         <a class="knob knob-act min-h-14 text-lg" href="/bake/{plan.bakeId}">Lead me through it</a>
       {:else}
-        <button class="knob knob-act min-h-14 text-lg" type="button" onclick={beginBake}
+        <button class="knob knob-act min-h-14 text-lg" type="button" onclick={beginPlanned}
           >Begin this bake</button
         >
         <button class="knob min-h-14 text-lg" type="button" onclick={() => void planning.done(step)}

@@ -4,6 +4,7 @@
   import { nanoid } from 'nanoid';
   import { untrack } from 'svelte';
   import { api } from '../api.ts';
+  import { beginBake } from '../bake/begin-bake.ts';
   import Either from '../ui/Either.svelte';
   import FeelsWrong from './FeelsWrong.svelte';
   import GoneOver from './GoneOver.svelte';
@@ -48,7 +49,7 @@
         draft: id,
       });
       const { version } = await api<{ version: number }>('GET', `/api/v1/formulas/${id}`);
-      await api('POST', '/api/v1/bakes', {
+      await beginBake({
         id,
         formulaId: id,
         formulaVersion: version,

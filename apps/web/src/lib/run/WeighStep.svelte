@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { totals, weighedGrams, type RunStep } from '@tender-crumb/core';
+  import { totals, usualBaker, weighedGrams, type RunStep } from '@tender-crumb/core';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import Level from '../level/Level.svelte';
   import PanDrawing from '../drawing/PanDrawing.svelte';
@@ -58,6 +58,19 @@
         of {asWarmth(run.view.bread.dough)}.
       </p>
       <WarmthNote {run} places={['water']} />
+    </div>
+  {/if}
+  {#if step.kind === 'weigh' && run.byCup && run.household.bakers.length > 1}
+    <div class="flex flex-wrap items-center gap-2" role="group" aria-label="Who fills the cups">
+      <span class="quiet">Cups filled by</span>
+      {#each run.household.bakers as { id, name } (id)}
+        <button
+          class="knob min-h-14"
+          type="button"
+          aria-pressed={(run.state.baker ?? usualBaker) === id}
+          onclick={() => run.bakedBy(id)}>{name}</button
+        >
+      {/each}
     </div>
   {/if}
   <ol class="items" aria-label="To weigh">

@@ -6,6 +6,7 @@ import {
   checkKindOf,
   choicesFor,
   courseTimes,
+  filledByHabit,
   householdOn,
   isRefused,
   isRise,
@@ -36,6 +37,7 @@ import {
   tellingDifference,
   usualShaping,
   weighingList,
+  withBaker,
   windowIn,
   type BakeEvent,
   type Belief,
@@ -49,6 +51,7 @@ import {
   type RunStep,
   type WeighingItem,
 } from '@tender-crumb/core';
+import { rememberBaker } from '../bake/baker-here.ts';
 import { RunEvents } from './run-events.svelte.ts';
 
 /** What a bake's page is given. */
@@ -107,11 +110,13 @@ export class Run extends RunEvents {
   readonly now = $derived(stepNow(this.steps) ?? this.steps.at(-1)!);
   readonly step = $derived(this.steps.find((s) => s.id === this.chosen) ?? this.now);
   readonly pantry = $derived(pantryIn(this.household));
-  readonly kitchen = $derived(kitchenOf(this.household, this.belief));
+  readonly kitchen = $derived(kitchenOf(withBaker(this.household, this.state.baker), this.belief));
   readonly planned = $derived(resolve(this.formula, this.pantry));
   readonly lines = $derived.by(() => mixedLines(this.asWritten, this.state, this.pantry));
   readonly level = $derived.by(() => level(this.lines, this.kitchen));
   readonly base = $derived(baseOf(this.planned));
+  /** Cups that somebody's habit fills: it matters who does. */
+  readonly byCup = $derived(this.planned.some((l) => filledByHabit(l, this.kitchen)));
   /** Where this bread is right here, and where its style has it. */
   readonly wanted = $derived(windowIn(this.formula.style, this.base.dryness, this.kitchen));
   readonly window = $derived(this.wanted.window);
@@ -271,6 +276,12 @@ export class Run extends RunEvents {
     this.say('unweighed', { item: item.id });
   }
 
+  /** Somebody stands at the bowl: in this bake, and in the next of this device. */
+  bakedBy(baker: string): void {
+    this.say('baker', { baker });
+    rememberBaker(baker);
+  }
+
   /** What a pour that missed its mark does to the dough, and what puts it right. */
   overPour(item: WeighingItem, grams: number, lines = this.lines) {
     return overPour(lines, item.lines[0] ?? item.id, grams, this.kitchen);
@@ -299,7 +310,13 @@ export class Run extends RunEvents {
 
   /** Puts another thing in its place, with all that this asks of the rest. */
   takeInstead(lineId: string, choice: string, label: string): string | undefined {
-    const swap = substitute(this.formula, lineId, choice, this.household, this.belief);
+    const swap = substitute(
+      this.formula,
+      lineId,
+      choice,
+      withBaker(this.household, this.state.baker),
+      this.belief,
+    );
     if (isRefused(swap)) return swap.refused.says;
     const taken = swap.formula.taken.slice(this.formula.taken.length);
     const changes = [

@@ -38,6 +38,9 @@
     fault = undefined;
     event.currentTarget.blur();
   }
+
+  /** Characters that stand in a cell at its full size. */
+  const longest = 17;
 </script>
 
 <span class="cell">
@@ -50,6 +53,8 @@
     aria-invalid={fault ? 'true' : undefined}
     aria-describedby={fault ? faultId : undefined}
     data-column={column}
+    class:long={shown.length > longest}
+    title={shown.length > longest ? shown : undefined}
     value={draft ?? shown}
     onfocus={(e) => e.currentTarget.select()}
     oninput={type}
@@ -78,6 +83,10 @@
   }
   input[data-column='measure'] {
     text-align: left;
+  }
+  input.long {
+    font-size: 0.82em;
+    text-overflow: ellipsis;
   }
   input:hover {
     border-color: var(--line);

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
-  import { api } from '$lib/api.ts';
+  import { beginBake } from '$lib/bake/begin-bake.ts';
   import { timeText } from '$lib/plan/when.ts';
   import PlanView from '$lib/plan/PlanView.svelte';
   import type { PageProps } from './$types';
@@ -17,7 +17,7 @@
     event.preventDefault();
     fault = '';
     try {
-      const begun = await api<{ id: string }>('POST', '/api/v1/bakes', { id, name: name.trim() });
+      const begun = await beginBake({ id, name: name.trim() });
       id = nanoid();
       await goto(`/bake/${begun.id}`);
     } catch (refusal) {

@@ -3,12 +3,14 @@ import {
   crustIds,
   machineSizeIds,
   machineStageKindIds,
+  mostBakers,
   panGrams,
   panKindIds,
   panMillilitres,
   programmeUseIds,
   steamIds,
   type Appliance,
+  type Baker,
   type Custom,
   type Machine,
   type Pan,
@@ -91,3 +93,8 @@ export const customField = Joi.object<Custom>({
   fromFlour: Joi.number().min(100).max(50_000).required(),
   grams: Joi.number().min(1).max(5000).required(),
 });
+
+export const bakersField = Joi.array()
+  .items(Joi.object<Baker>({ id: plainId.required(), name: name.required() }))
+  .max(mostBakers)
+  .unique('id');

@@ -41,7 +41,7 @@ import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
 import { check } from './check.ts';
 import { day, instant, plainId as id } from './fields.ts';
-import { appliancesField, customField, pansField } from './kitchen-schema.ts';
+import { appliancesField, bakersField, customField, pansField } from './kitchen-schema.ts';
 import { moneyField, pricesField } from './money-schema.ts';
 import { weekField, zoneField } from './plan-schema.ts';
 
@@ -225,6 +225,7 @@ export const settingsBody = Joi.object<Settings>({
     ),
   ).default(defaultSettings.friction),
   people: Joi.number().integer().min(1).max(20).default(defaultSettings.people),
+  bakers: bakersField.default(defaultSettings.bakers),
 }).required();
 
 /** Ranges of what a label can say are the core's to judge; here only that they are numbers. */
@@ -276,6 +277,7 @@ export const bakeBody = Joi.object<NewBake>({
   method: Joi.string()
     .valid(...deviceIds)
     .default('hand'),
+  baker: Joi.string().min(1).max(80),
   startedAt: instant,
 }).required();
 

@@ -3,13 +3,14 @@ import {
   forBread,
   forecastOf,
   kitchenNow,
+  withBaker,
   type BakeState,
   type DeviceId,
   type Room,
 } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
-import { eventsOf, withEvents } from './bake-events.ts';
+import { eventRow, eventsOf, withEvents } from './bake-events.ts';
 import { selectBakes, stored, type BakeWithEvents, type StoredBake } from './bake-rows.ts';
 import { readFormula, type Page } from './formulas.ts';
 import { readBelief, readHousehold } from './household.ts';
@@ -22,6 +23,8 @@ export interface NewBake {
   /** Of a bread that has no formula here. */
   readonly name?: string;
   readonly method: DeviceId;
+  /** Who stands at the bowl; the usual one where absent. */
+  readonly baker?: string;
   readonly startedAt?: string;
   /** The room as it was; the household's own where absent. */
   readonly room?: Room;
@@ -57,7 +60,9 @@ export async function startBake(
     }
     const startedAt = bake.startedAt ?? new Date().toISOString();
     const now = await readHousehold(tx, new Date(startedAt));
-    const household = { ...now, room: bake.room ?? now.room };
+    // A device may remember one who is gone.
+    const baker = now.bakers.find((b) => b.id === bake.baker)?.id;
+    const household = withBaker({ ...now, room: bake.room ?? now.room }, baker);
     const { belief } = await readBelief(tx);
     const forecast =
       baked && forecastOf(baked.formula, household, forBread(belief, formulaId ?? undefined));
@@ -80,6 +85,11 @@ export async function startBake(
         given_up_at: null,
       })
       .execute();
+    if (baker !== undefined) {
+      const data = { baker };
+      const event = eventRow(id, { id: 'baker', at: startedAt, kind: 'baker', data });
+      await tx.insertInto('bake_event').values(event).execute();
+    }
     return { id };
   });
 }

@@ -3,6 +3,7 @@
   import { dayOf, firstLoaves, hoursText, runOf, toBuy, toHave } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { api } from '$lib/api.ts';
+  import { beginBake } from '$lib/bake/begin-bake.ts';
   import Explain from '$lib/ui/Explain.svelte';
   import { asMass, say } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
@@ -39,7 +40,7 @@
         draft: formulaId,
       });
       const { version } = await api<{ version: number }>('GET', `/api/v1/formulas/${formulaId}`);
-      const bake = await api<{ id: string }>('POST', '/api/v1/bakes', {
+      const bake = await beginBake({
         id: formulaId,
         formulaId,
         formulaVersion: version,

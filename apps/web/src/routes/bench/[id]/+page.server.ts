@@ -24,6 +24,7 @@ export const load: PageServerLoad = async ({ params, cookies }) => {
     household,
     belief: forBread(belief, params.id),
     opened,
+    baker: cookies.get('baker'),
     older: felt.get(params.id) ?? [],
     aside,
   };

@@ -2,6 +2,7 @@
   import {
     asBaked,
     bakeRecord,
+    bakerName,
     breadCost,
     devices,
     differences,
@@ -18,6 +19,7 @@
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
   import { api } from '$lib/api.ts';
+  import { beginBake } from '$lib/bake/begin-bake.ts';
   import BakedBeside from '$lib/book/BakedBeside.svelte';
   import CostCard from '$lib/book/CostCard.svelte';
   import { differs } from '$lib/book/differs.ts';
@@ -67,13 +69,16 @@
       data.household.bags.filter((b) => b.id === id),
     ),
   );
+  const by = $derived(
+    record.state.baker === undefined ? undefined : bakerName(record.state.baker, data.household),
+  );
   const notes = $derived(Object.entries(record.state.notes));
   const minutes = (of: number) => hoursText(of / 60);
   let fault = $state('');
 
   async function again() {
     try {
-      const { id } = await api<{ id: string }>('POST', '/api/v1/bakes', {
+      const { id } = await beginBake({
         id: nanoid(),
         formulaId: data.bake.formulaId,
         formulaVersion: data.bake.formulaVersion,
@@ -112,10 +117,9 @@
   <div>
     <h1>{record.name}</h1>
     <p class="quiet">
-      {day.format(new Date(record.startedAt))}, {devices[record.method].label}{data.bake
-        .formulaVersion
-        ? `, version ${data.bake.formulaVersion}`
-        : ''}
+      {day.format(new Date(record.startedAt))}, {devices[record.method].label}{by
+        ? `, by ${by}`
+        : ''}{data.bake.formulaVersion ? `, version ${data.bake.formulaVersion}` : ''}
     </p>
   </div>
   <div class="no-print flex flex-wrap gap-2">

@@ -1,8 +1,6 @@
 <script lang="ts">
   import {
     bakeRecord,
-    feltBand,
-    kitchenOf,
     measureIds,
     measureOf,
     questionOf,
@@ -10,12 +8,14 @@
     traitIds,
     traitOf,
     type Along,
+    type Expected,
     type MeasureId,
   } from '@tender-crumb/core';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import BreadPicker from '$lib/book/BreadPicker.svelte';
   import DrawnChart from '$lib/book/DrawnChart.svelte';
+  import { expectedBeside } from '$lib/book/expected-beside.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -40,6 +40,16 @@
   const ask = (with_: Record<string, string>) =>
     goto(to(with_), { keepFocus: true, noScroll: true });
 
+  /** Points are shown at once, their forecasts as soon as they are worked out. */
+  let known = $state.raw<{ of: MeasureId; by: ReadonlyMap<string, Expected> } | undefined>();
+  $effect(() => {
+    const asked = of;
+    let wanted = true;
+    void expectedBeside(asked, data.entries, data.household, data.belief).then((by) => {
+      if (wanted) known = { of: asked, by };
+    });
+    return () => (wanted = false);
+  });
   const points = $derived(
     records.flatMap((r) => {
       const y = measureOf(of).of(r);
@@ -60,9 +70,7 @@
           x,
           y,
           group: { bag: group[0] ?? '', leaven: other[0] ?? '', device: other.at(-1) ?? '' },
-          ...(of === 'felt' && r.lesson
-            ? feltBand(r.lesson.mixed, kitchenOf(data.household).coefficients.feel.value)
-            : {}),
+          ...(known?.of === of ? known.by.get(r.id) : {}),
         },
       ];
     }),

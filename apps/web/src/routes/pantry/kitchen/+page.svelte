@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Settings } from '@tender-crumb/core';
   import AppliancesForm from '$lib/pantry/AppliancesForm.svelte';
+  import BakersForm from '$lib/pantry/BakersForm.svelte';
   import CustomForm from '$lib/pantry/CustomForm.svelte';
   import PansForm from '$lib/pantry/PansForm.svelte';
   import HoursForm from '$lib/pantry/HoursForm.svelte';
@@ -84,6 +85,7 @@
       appliances={household.appliances}
       onkeep={(appliances) => void keep({ appliances })}
     />
+    <BakersForm bakers={household.bakers} onkeep={(bakers) => void keep({ bakers })} />
     <section class="grid gap-3" aria-label="House">
       <h2>House</h2>
       <div class="flex flex-wrap gap-3">

@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { mostBakers, usualBaker, type Baker } from '@tender-crumb/core';
+  import { nanoid } from 'nanoid';
+  import NamedRow from './NamedRow.svelte';
+
+  let { bakers, onkeep }: { bakers: readonly Baker[]; onkeep: (of: readonly Baker[]) => void } =
+    $props();
+
+  const longest = 60;
+  let name = $state('');
+  let fault = $state('');
+
+  function rename(baker: Baker, to: string) {
+    fault = to.trim() === '' ? 'A name is wanted.' : '';
+    if (!fault)
+      onkeep(bakers.map((b) => (b === baker ? { ...b, name: to.trim().slice(0, longest) } : b)));
+  }
+
+  function add(event: SubmitEvent) {
+    event.preventDefault();
+    const called = name.trim().slice(0, longest);
+    fault =
+      called === ''
+        ? 'A name is wanted.'
+        : bakers.some((b) => b.name === called)
+          ? `${called} stands there already.`
+          : bakers.length >= mostBakers
+            ? `${mostBakers} names at most.`
+            : '';
+    if (fault) return;
+    onkeep([...bakers, { id: bakers.length === 0 ? usualBaker : nanoid(), name: called }]);
+    name = '';
+  }
+</script>
+
+<section class="grid gap-2" aria-labelledby="bakers">
+  <h2 id="bakers">Who bakes</h2>
+  <p class="quiet">
+    No two people fill a cup alike. Where more than one bakes, a bake by the cup asks who fills
+    them, and each hand is learned by itself. The first name is for all bakes that name nobody.
+  </p>
+  {#each bakers as baker, i (baker.id)}
+    <NamedRow
+      kind={i === 0 ? 'Usually' : 'Also'}
+      name={baker.name}
+      onname={(to) => rename(baker, to)}
+      onout={i > 0 || bakers.length === 1
+        ? () => onkeep(bakers.filter((b) => b !== baker))
+        : undefined}
+    />
+  {/each}
+  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  <form class="flex flex-wrap items-end gap-2 border-t border-line pt-2" onsubmit={add}>
+    <label class="quiet grid flex-1 basis-40 gap-1"
+      >Name
+      <input class="field text-base text-ink" maxlength={longest} bind:value={name} />
+    </label>
+    <button class="knob touch" type="submit">Add it</button>
+  </form>
+</section>

@@ -1,0 +1,98 @@
+import type { Page } from '@playwright/test';
+import { expect, giveUpAll, test, toStep, visit } from './fixtures.ts';
+
+test.use({ household: 'baking' });
+
+/** What is said of the bake that the page shows, as another device would say it. */
+const says = async (page: Page, ...said: ReadonlyArray<readonly [kind: string, data: object]>) => {
+  const id = page.url().split('/').at(-1)!;
+  const events = said.map(([kind, data], i) => ({
+    id: `${kind}-${i}`,
+    at: new Date().toISOString(),
+    kind,
+    data,
+  }));
+  const answer = await page.request.post(`/api/v1/bakes/${id}/events`, { data: { events } });
+  expect(answer.ok()).toBe(true);
+};
+const written = (page: Page) => expect(page.getByText('All written down')).toBeVisible();
+
+test.describe('the hands that bake, and the thermometer', () => {
+  test.beforeEach(async ({ page }) => giveUpAll(page));
+
+  test('each hand fills a cup its own way: named in the pantry, asked at the bowl, learned by name', async ({
+    page,
+  }) => {
+    await visit(page, '/pantry/kitchen');
+    const form = page.getByRole('region', { name: 'Who bakes' });
+    await form.getByLabel('Name').fill('Joris');
+    await form.getByRole('button', { name: 'Add it' }).click();
+    await expect(form.getByRole('alert')).toHaveText('Joris stands there already.');
+    await form.getByLabel('Name').fill('Wim');
+    await form.getByRole('button', { name: 'Add it' }).click();
+    await expect(form.getByLabel('Also').last()).toHaveValue('Wim');
+    await page.reload();
+    await expect(form.getByLabel('Also').last()).toHaveValue('Wim');
+
+    await visit(page, '/bench/porridge-rolls');
+    await expect(page.getByLabel('Cups filled by')).toHaveValue('usual');
+    await page.getByLabel('Cups filled by').selectOption('Joris');
+    // The next bake of this device is his; a bread that is weighed does not ask.
+    await page.getByRole('button', { name: 'Bake this' }).click();
+    await expect(page).toHaveURL(/\/bake\//);
+    await toStep(page, 'Weigh and load');
+    const hands = page.getByRole('group', { name: 'Who fills the cups' });
+    await expect(hands.getByRole('button', { pressed: true })).toHaveText('Joris');
+    await hands.getByRole('button', { name: 'Maud' }).click();
+    await expect(hands.getByRole('button', { pressed: true })).toHaveText('Maud');
+    await page.getByRole('button', { name: 'Take back: who bakes it' }).click();
+    await toStep(page, 'Weigh and load');
+    await expect(hands.getByRole('button', { pressed: true })).toHaveText('Joris');
+    await written(page);
+    await says(page, ['felt', { points: -8 }], ['finished', {}]);
+
+    await visit(page, '/book/learned');
+    await page
+      .getByRole('link', { name: 'a cup of flour as Joris fills it is heavier by' })
+      .click();
+    await expect(page.getByRole('heading', { name: /the evidence/ })).toBeVisible();
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'Porridge-oat rolls' }),
+    ).toContainText('+');
+    await visit(page, '/bench/wash-house-hundred');
+    await expect(page.getByRole('button', { name: 'Bake this' })).toBeVisible();
+    await expect(page.getByLabel('Cups filled by')).toHaveCount(0);
+  });
+
+  test('how warm the water was and the dough came out: kneading is learned, and what it rests on', async ({
+    page,
+  }) => {
+    const data = { formulaId: 'wash-house-hundred', formulaVersion: 1, method: 'hand' };
+    const begun = await page.request.post('/api/v1/bakes', { data });
+    const { id } = (await begun.json()) as { id: string };
+    await visit(page, `/bake/${id}`);
+    await toStep(page, 'Weigh and load');
+    const water = page.getByLabel(/^Water poured at/);
+    await water.fill('700');
+    await water.press('Enter');
+    await expect(page.getByRole('alert')).toContainText(/A temperature between 0\s°C and 70\s°C/);
+    await expect(water).toHaveValue('700');
+    await water.fill('24');
+    await water.press('Enter');
+    await expect(page.getByText(/Water poured at: 24\s°C/)).toBeVisible();
+    await toStep(page, 'Weigh, mix and knead');
+    await page.getByLabel(/^The dough/).fill('29');
+    await page.getByLabel(/^The dough/).press('Enter');
+    await expect(page.getByText(/The dough: 29\s°C/)).toBeVisible();
+    await written(page);
+    await says(page, ['finished', {}]);
+    await visit(page, `/book/${id}`);
+    await expect(page.getByText(/Water 24\s°C, dough 29\s°C/)).toBeVisible();
+    await expect(page.getByText(/kneading \(by hand\) warms a dough by/)).toBeVisible();
+    await visit(page, '/book/learned');
+    await page.getByRole('link', { name: 'kneading (by hand) warms a dough by' }).click();
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'Wash-house hundred' }).first(),
+    ).toContainText('°C');
+  });
+});

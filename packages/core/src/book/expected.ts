@@ -1,0 +1,111 @@
+import { householdOn } from '../bake/circumstances.ts';
+import { frictionFrom } from '../ferment/water-temperature.ts';
+import { isForecast } from '../ferment/rise-doubt.ts';
+import { usualWarmth } from '../ferment/usual-warmth.ts';
+import type { Belief, KnownMeasure } from '../household/belief.ts';
+import { z80 } from '../household/coefficients.ts';
+import { frictionOf } from '../household/friction.ts';
+import { kitchenOf, type Household } from '../household/household.ts';
+import { measuredKinds, measuredOf, type MeasuredKindId } from '../household/measured.ts';
+import { feltBand } from '../learn/level-mark.ts';
+import { usualInOven } from '../learn/measure.ts';
+import { bakeRises } from '../learn/rises.ts';
+import { kneadingOf } from '../machine/device.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
+import type { MeasureId } from './measures.ts';
+import type { BakeRecord } from './record.ts';
+
+/** Where a measure of a bake was to be expected, 8 times in 10, in its own unit. */
+export interface Expected {
+  readonly middle: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A bake with what was believed when it was made. */
+interface Before {
+  readonly record: BakeRecord;
+  readonly then: Household;
+  readonly belief: Belief;
+}
+
+/** Round a middle, with what is not known of a figure and what passes from bake to bake. */
+function around({ mean, sd }: KnownMeasure, kind: MeasuredKindId, at = (x: number) => x): Expected {
+  const half = z80 * Math.hypot(sd, measuredKinds[kind].passing.value);
+  return { middle: at(mean), low: at(mean - half), high: at(mean + half) };
+}
+
+const ofRise =
+  (id: 'first' | 'final') =>
+  ({ record, then, belief }: Before): Expected | undefined => {
+    const { formula, made, state } = record;
+    const rise = bakeRises(formula, made, state, then, belief).find((r) => r.id === id);
+    if (!rise || !isForecast(rise.forecast)) return undefined;
+    const { middle, low, high } = rise.forecast;
+    return { middle, low, high };
+  };
+
+/** What of a bake the program forecasts: one row a measure. */
+const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected | undefined>>> = {
+  felt({ record: { lesson }, then }) {
+    if (!lesson) return undefined;
+    const { points, low, high } = feltBand(lesson.mixed, kitchenOf(then).coefficients.feel.value);
+    return { middle: points, low, high };
+  },
+  doughWarmth({ record: { made, state, method }, then, belief }) {
+    const { water } = state.warmth;
+    if (water === undefined) return undefined;
+    const room = then.room.celsius ?? state.warmth.air ?? usualWarmth.air;
+    const unkneaded = frictionFrom(made, { water, reached: 0, room });
+    const known = frictionOf(kneadingOf(method), then, belief);
+    return unkneaded === undefined ? undefined : around(known, 'friction', (x) => x - unkneaded);
+  },
+  firstRise: ofRise('first'),
+  finalProof: ofRise('final'),
+  inOven({ record: { meant, made, state }, belief }) {
+    const usual = usualInOven(meant, state, sumGrams(made));
+    return around(measuredOf(belief, 'oven', {}), 'oven', (x) => usual * Math.exp(x));
+  },
+  loss({ record: { formula, state }, belief }) {
+    const of = { style: formula.style, pan: state.divided?.pan };
+    return around(measuredOf(belief, 'loss', of), 'loss', (x) => 100 * x);
+  },
+};
+
+/** What was believed before a bake of what it measured itself; of all else, what is believed now. */
+function beliefBefore({ lesson }: BakeRecord, belief: Belief): Belief {
+  const measured = lesson?.measured ?? [];
+  if (measured.length === 0) return belief;
+  const before = measured.map(({ key, before }) => [key, before] as const);
+  return {
+    ...belief,
+    measured: { ...belief.measured, ...Object.fromEntries(before) },
+    paces: {
+      ...belief.paces,
+      ...Object.fromEntries(
+        before.map(([key, { mean, sd, bakes }]) => [key, { mean, sd, rises: bakes }]),
+      ),
+    },
+  };
+}
+
+/**
+ * Where a measure of a bake was to be expected before it was made.
+ *
+ * @param belief what is believed now, of its bread
+ * @returns undefined where the program forecasts no such measure, or not of this bake
+ * @example expectedOf('inOven', record, household, belief)?.middle // 36.9
+ * @example expectedOf('stars', record, household, belief) // undefined
+ */
+export function expectedOf(
+  id: MeasureId,
+  record: BakeRecord,
+  household: Household,
+  belief: Belief,
+): Expected | undefined {
+  return expectations[id]?.({
+    record,
+    then: householdOn(household, record.circumstances),
+    belief: beliefBefore(record, belief),
+  });
+}
