@@ -289,6 +289,7 @@ export {
 } from './book/wrong.ts';
 export { questionOf, questions, type Along, type Question } from './book/question.ts';
 export { firstRiseOf, type FirstRise } from './book/first-rise.ts';
+export { yearOfBakes, type BakedDay } from './book/year.ts';
 export { expectedOf, type Expected } from './book/expected.ts';
 export { timesOf, type TimeRow } from './book/times.ts';
 export { breadCost, type BreadCost } from './book/bread-cost.ts';

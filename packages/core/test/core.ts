@@ -306,6 +306,7 @@ export * from '../src/book/wrong.ts';
 export * from '../src/book/question.ts';
 export * from '../src/book/bread-cost.ts';
 export * from '../src/book/expected.ts';
+export * from '../src/book/year.ts';
 export * from '../src/book/times.ts';
 export * from '../src/book/first-rise.ts';
 export * from '../src/household/money.ts';

@@ -10,7 +10,7 @@ export interface TaughtFigure extends LearnedName {
 }
 
 /**
- * What a bake taught, as it is read: of its dough what moved most, and all that it measured beside.
+ * What a bake taught, as it is read: of its dough what moved most, and all that moved of what it measured beside.
  *
  * @param most so many figures of the dough
  * @example taughtFigures(lesson, household, 5).map((f) => f.says) // ['Blue sack drinks', 'the starter works at', …]
@@ -26,8 +26,13 @@ export function taughtFigures(
     before,
     after,
   });
+  // What reads the same before and after was made surer, and that is no news.
+  const moved = ({ text, before, after }: TaughtFigure) => text(before) !== text(after);
   return [
-    ...taught.slice(0, most).map((t) => figure(t.key, t.before.value, t.after.value)),
-    ...measured.map((m) => figure(m.key, m.before.mean, m.after.mean)),
+    ...taught
+      .map((t) => figure(t.key, t.before.value, t.after.value))
+      .filter(moved)
+      .slice(0, most),
+    ...measured.map((m) => figure(m.key, m.before.mean, m.after.mean)).filter(moved),
   ];
 }

@@ -196,6 +196,23 @@ describe('the warmth of kneading, learned', () => {
     expect(moved!.says).to.equal('kneading (mixer, then hand) warms a dough by');
     expect(moved!.before).to.equal(kneadings.mixer.rise.value);
     expect(moved!.after).to.be.above(moved!.before);
+    // What reads the same afterwards is no news: .04 of a degree do, .06 do not.
+    const told = (after: number) =>
+      taughtFigures(
+        {
+          taught: [],
+          measured: [
+            {
+              key: 'friction:mixer',
+              before: { mean: 4, sd: 1, bakes: 1 },
+              after: { mean: after, sd: 0.9, bakes: 2 },
+            },
+          ],
+        },
+        household,
+        5,
+      ).length;
+    expect([3.94, 3.96, 4, 4.04, 4.06].map(told)).to.deep.equal([1, 0, 0, 0, 1]);
     const aside = learn([...noted(), event(300, 'counts', { counts: false })]);
     expect(aside.belief).to.deep.equal(nothingLearned);
     expect(taughtFigures(aside.lesson, household, 5)).to.deep.equal([]);

@@ -14,7 +14,9 @@
       <p class="quiet">
         {lesson.aside
           ? 'Nothing: it is set aside.'
-          : 'Nothing: nobody felt the dough, or it could not be told.'}
+          : lesson.taught.length > 0
+            ? 'Nothing moved: it came out as it was forecast, and all of it is a little surer.'
+            : 'Nothing: nobody felt the dough, or it could not be told.'}
       </p>
     {:else}
       <ul class="grid gap-1">

@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { judgements } from '@tender-crumb/core';
-  import { SvelteMap } from 'svelte/reactivity';
+  import { judgements, yearOfBakes, type BakedDay } from '@tender-crumb/core';
 
   let {
     year,
@@ -10,26 +9,14 @@
   }: {
     year: number;
     years: { readonly first: number; readonly last: number };
-    days: ReadonlyArray<{
-      readonly day: string;
-      readonly bakes: number;
-      readonly stars: number | null;
-    }>;
+    days: readonly BakedDay[];
     /** Address of the book with another day or year asked for. */
     link: (of: { day?: string; year?: string }) => string;
   } = $props();
 
-  const months = Array.from({ length: 12 }, (_, m) =>
-    new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' }).format(Date.UTC(2026, m)),
-  );
-  const byDay = $derived(new SvelteMap(days.map((d) => [d.day, d])));
-  const lengthOf = (month: number) => new Date(Date.UTC(year, month + 1, 0)).getUTCDate();
-  const bakesIn = (month: number) =>
-    days
-      .filter((d) => d.day.startsWith(iso(month).slice(0, 7)))
-      .reduce((sum, d) => sum + d.bakes, 0);
-  const iso = (month: number, day = 1) =>
-    `${year}-${String(month + 1).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
+  const name = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
+  const months = $derived(yearOfBakes(year, days));
+  const counted = (bakes: number) => `${bakes} ${bakes === 1 ? 'bake' : 'bakes'}`;
 </script>
 
 <div class="grid gap-2">
@@ -42,26 +29,23 @@
     <span class="quiet">The fuller the bowl, the better the best bread of that day.</span>
   </p>
   <div class="year" role="group" aria-label="Months of {year}, with what was baked in them">
-    {#each months as name, month (month)}
-      <a
-        class="month"
-        href={link({ day: iso(month).slice(0, 7) })}
-        aria-label="{name} {year}: {bakesIn(month)} {bakesIn(month) === 1 ? 'bake' : 'bakes'}"
-        >{name} <span class="quiet">{bakesIn(month) || ''}</span></a
+    {#each months as { month, bakes, days } (month)}
+      {@const called = name.format(Date.parse(month))}
+      <a class="month" href={link({ day: month })} aria-label="{called} {year}: {counted(bakes)}"
+        >{called} <span class="quiet">{bakes || ''}</span></a
       >
       <div class="days" aria-hidden="true">
-        {#each { length: lengthOf(month) }, i}
-          {@const known = byDay.get(iso(month, i + 1))}
-          {#if known}
+        {#each days as { day, baked } (day)}
+          {#if baked}
             <span
               class="day"
-              title="{known.day}: {known.bakes} {known.bakes === 1
-                ? 'bake'
-                : 'bakes'}{known.stars === null ? '' : `, ${judgements[known.stars - 1]}`}"
+              title="{day}: {counted(baked.bakes)}{baked.stars === null
+                ? ''
+                : `, ${judgements[baked.stars - 1]}`}"
             >
-              <span class="filled" style:height="{known.stars === null ? 12 : 20 * known.stars}%"
+              <span class="filled" style:height="{baked.stars === null ? 12 : 20 * baked.stars}%"
               ></span>
-              {#if known.bakes > 1}<span class="many">{known.bakes}</span>{/if}
+              {#if baked.bakes > 1}<span class="many">{baked.bakes}</span>{/if}
             </span>
           {:else}
             <span class="none"></span>

@@ -222,7 +222,7 @@
           {/each}
         </tbody>
       </table>
-      <p>
+      <p class="first-letter:uppercase">
         {[
           record.state.warmth.water === undefined
             ? ''
