@@ -472,6 +472,7 @@ export { breadTasks } from './schedule/bread-tasks.ts';
 export type { Task } from './schedule/task.ts';
 export type { Custom } from './household/household.ts';
 export { asBaked } from './bake/as-baked.ts';
+export { asMade } from './bake/as-made.ts';
 export { boilsAt, coreAt } from './style/baking.ts';
 export { runOf, type RunGiven, type RunView } from './bake/run-of.ts';
 export { checkKindOf, checkKinds, type CheckKindId } from './bake/check-kind.ts';

@@ -260,6 +260,7 @@ export * from '../src/course/course.ts';
 export * from '../src/course/machine-fit.ts';
 export * from '../src/course/wants.ts';
 export * from '../src/bake/as-baked.ts';
+export * from '../src/bake/as-made.ts';
 export * from '../src/bake/check-kind.ts';
 export * from '../src/bake/cooling.ts';
 export * from '../src/bake/divide.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import {
-    asBaked,
+    asMade,
     bakeRecord,
     bakerName,
     breadCost,
@@ -108,7 +108,11 @@
   let leaving = $state(false);
   let codeOpen = $state(false);
   const asText = () =>
-    formulaText(asBaked(record.formula, record.state), pantryIn(then), data.household.percentages);
+    formulaText(
+      asMade(record.formula, record.state, pantryIn(then)),
+      pantryIn(then),
+      data.household.percentages,
+    );
 </script>
 
 <svelte:head><title>{record.name}, {record.circumstances.day} · Tender Crumb</title></svelte:head>
