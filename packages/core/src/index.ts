@@ -459,7 +459,7 @@ export {
   remembersFor,
 } from './machine/stand-in/bread-machine.ts';
 export { steamIds, steams, type SteamId } from './machine/appliance.ts';
-export { courseFor, courseTimes, sizeFor, type Course } from './course/course.ts';
+export { courseFor, courseTimes, sizeFor, warmsFirst, type Course } from './course/course.ts';
 export {
   fillingGrams,
   machineFit,

@@ -119,3 +119,13 @@ export function courseTimes({
 /** Whether the machine itself lets the dough rise in it. */
 export const risesInMachine = ({ kind, programme }: Course): boolean =>
   kind !== 'by-eye' && risesByClock(programme);
+
+/**
+ * A machine that brings everything to one warmth before it kneads: how warm the water was is gone by then.
+ *
+ * @example warmsFirst({programme: {stages: [{kind: 'rest', minutes: 20}, …], …}}) // true
+ */
+export function warmsFirst({ programme }: Pick<Course, 'programme'>): boolean {
+  const [first] = programme.stages;
+  return first?.kind === 'rest' && first.minutes > 0;
+}

@@ -1,5 +1,6 @@
 import { courseOf } from '../bake/run-of.ts';
 import type { BakeState } from '../bake/state.ts';
+import { warmsFirst, type Course } from '../course/course.ts';
 import { figure } from '../figure/figure.ts';
 import { usualWarmth } from '../ferment/usual-warmth.ts';
 import { frictionFrom } from '../ferment/water-temperature.ts';
@@ -24,14 +25,10 @@ function doughAfterMixing({ thermometer, steps, rises }: BakeState): number | un
   return thermometer.findLast((t) => t.of === 'dough' && Date.parse(t.at) <= latest)?.celsius;
 }
 
-/** A machine that brings everything to one warmth first leaves nothing of the water's to be seen. */
-function warmsFirst({ formula, lines, state, household, device }: MadeBake): boolean {
-  const course =
-    (state.course && courseOf(state.course, household)) ??
-    usualCourse(formula, lines, device, household);
-  const [first] = course?.programme.stages ?? [];
-  return first?.kind === 'rest' && first.minutes > 0;
-}
+/** How it went through a machine, where it did. */
+const courseSeen = ({ formula, lines, state, household, device }: MadeBake): Course | undefined =>
+  (state.course && courseOf(state.course, household)) ??
+  usualCourse(formula, lines, device, household);
 
 /**
  * Warmth that kneading put into the dough of a bake, from how warm its water was poured and how warm it came out.
@@ -44,7 +41,9 @@ export function frictionSeen(bake: MadeBake): Seen<'friction'> | undefined {
   const water = state.warmth.water;
   const reached = doughAfterMixing(state);
   if (water === undefined || reached === undefined) return undefined;
-  if (state.steps.autolyse?.begunAt !== undefined || warmsFirst(bake)) return undefined;
+  const course = courseSeen(bake);
+  if (state.steps.autolyse?.begunAt !== undefined || (course && warmsFirst(course)))
+    return undefined;
   const read = household.room.celsius;
   const room = read ?? state.warmth.air ?? usualWarmth.air;
   const from = (room: number, fridge: boolean) =>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import '../ui/chart.css';
   import { measureOf, valueText, type Along, type MeasureId } from '@tender-crumb/core';
   import { scaleLinear, scaleTime } from 'd3-scale';
   import {
@@ -12,7 +11,10 @@
     symbolTriangle,
   } from 'd3-shape';
   import { goto } from '$app/navigation';
+  import Chart from '../ui/chart/Chart.svelte';
+  import { Frame } from '../ui/chart/frame.svelte.ts';
   import { say } from '../ui/writing.ts';
+  import { measureMarks } from './measure-marks.ts';
 
   interface Point {
     readonly id: string;
@@ -39,7 +41,25 @@
     by: '' | 'bag' | 'leaven' | 'device';
   } = $props();
 
-  const size = { width: 1180, height: 380, left: 60, right: 16, top: 14, bottom: 42 };
+  /** A measure, with its unit where its marks do not say it. */
+  const named = (id: MeasureId) => {
+    const { says, unit, text } = measureOf(id);
+    return text ? says : `${says}, ${unit}`;
+  };
+  /** A letter of what is written at an axis is about so wide. */
+  const letter = 6.4;
+  const frame: Frame = new Frame({
+    usual: 1180,
+    height: 380,
+    get left() {
+      return 20 + letter * Math.max(...upward.map((m) => m.says.length));
+    },
+    right: 16,
+    top: 14,
+    get bottom() {
+      return along === 'day' ? 30 : 48;
+    },
+  });
   const sorted = $derived([...points].sort((a, b) => a.x - b.x));
   const spread = (values: readonly number[]): [number, number] => {
     const [least, most] = [Math.min(...values), Math.max(...values)];
@@ -47,20 +67,22 @@
     return [least - more, most + more];
   };
   const ends = $derived(spread(points.map((p) => p.x)));
-  const x = $derived(
-    along === 'day'
-      ? scaleTime()
-          .domain(ends)
-          .range([size.left, size.width - size.right])
-      : scaleLinear()
-          .domain(ends)
-          .range([size.left, size.width - size.right]),
-  );
   const y = $derived(
     scaleLinear()
       .domain(spread(points.flatMap((p) => [p.y, p.low ?? p.y, p.high ?? p.y])))
       .nice()
-      .range([size.height - size.bottom, size.top]),
+      .range(frame.upward),
+  );
+  const upward = $derived(measureMarks(of, y, 6, say));
+  const days = $derived(scaleTime().domain(ends).range(frame.across));
+  const values = $derived(scaleLinear().domain(ends).range(frame.across));
+  const x = $derived((at: number) => (along === 'day' ? days(at) : values(at)));
+  const across = $derived(
+    along === 'day'
+      ? days
+          .ticks(Math.min(8, frame.marks(70)))
+          .map((t) => ({ at: days(t), says: month.format(t) }))
+      : measureMarks(along, values, Math.min(8, frame.marks(90)), say),
   );
   const month = new Intl.DateTimeFormat('en-GB', {
     month: 'short',
@@ -89,34 +111,15 @@
 </script>
 
 <figure>
-  <svg
-    class="chart"
-    viewBox="0 0 {size.width} {size.height}"
-    role="img"
-    aria-label="{points.length} bakes: {measureOf(of).says} along {along === 'day'
+  <Chart
+    {frame}
+    {across}
+    {upward}
+    label="{points.length} bakes: {measureOf(of).says} along {along === 'day'
       ? 'the calendar'
       : measureOf(along).says}"
+    under={along === 'day' ? '' : named(along)}
   >
-    {#each y.ticks(6) as tick (tick)}
-      <line
-        x1={size.left}
-        x2={size.width - size.right}
-        y1={y(tick)}
-        y2={y(tick)}
-        class="grid-line"
-      />
-      <text x={size.left - 8} y={y(tick)} class="tick" text-anchor="end" dy="0.32em"
-        >{String(tick).replace('-', '−')}</text
-      >
-    {/each}
-    {#each x.ticks(8) as tick (+tick)}
-      <text x={x(tick)} y={size.height - 22} class="tick" text-anchor="middle"
-        >{along === 'day' ? month.format(tick as Date) : String(tick).replace('-', '−')}</text
-      >
-    {/each}
-    <text x={(size.left + size.width) / 2} y={size.height - 4} class="tick" text-anchor="middle"
-      >{along === 'day' ? '' : `${measureOf(along).says}, ${measureOf(along).unit}`}</text
-    >
     {#if band}<path d={band} class="band" />
     {:else}
       {#each forecast as p (p.id)}
@@ -139,9 +142,9 @@
         ></path
       >
     {/each}
-  </svg>
+  </Chart>
   <figcaption class="quiet">
-    {measureOf(of).says}, {measureOf(of).unit}.
+    {named(of)}.
     {#if forecast.length > 0}{held} of {forecast.length} within {along === 'day'
         ? 'the band of their forecasts'
         : 'their forecasts, the bars'}, which should hold 8 in 10.{/if}

@@ -1,29 +1,22 @@
 <script lang="ts">
-  import '../ui/chart.css';
   import { hoursText, type FirstRise, type RisePoint } from '@tender-crumb/core';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
+  import Chart from '../ui/chart/Chart.svelte';
+  import { Frame } from '../ui/chart/frame.svelte.ts';
+  import { hourMarks } from '../ui/chart/hour-marks.ts';
 
   let { rises }: { rises: ReadonlyArray<FirstRise & { readonly name: string }> } = $props();
 
-  const size = { width: 900, height: 240, left: 44, right: 110, top: 12, bottom: 28 };
+  const frame = new Frame({ usual: 900, height: 240, left: 44, right: 110, top: 12, bottom: 28 });
   /** Told apart by their strokes, and by their names at the end. */
   const dashes = ['', '10 5', '3 4', '12 4 3 4'];
   const longest = $derived(
     Math.max(...rises.flatMap((r) => [r.curve.at(-1)?.hours ?? 0, r.took?.hours ?? 0])),
   );
   const highest = $derived(Math.max(...rises.flatMap((r) => r.curve.map((p) => p.volume))));
-  const x = $derived(
-    scaleLinear()
-      .domain([0, longest])
-      .range([size.left, size.width - size.right]),
-  );
-  const y = $derived(
-    scaleLinear()
-      .domain([1, highest])
-      .nice()
-      .range([size.height - size.bottom, size.top]),
-  );
+  const x = $derived(scaleLinear().domain([0, longest]).range(frame.across));
+  const y = $derived(scaleLinear().domain([1, highest]).nice().range(frame.upward));
   const path = $derived(
     line<RisePoint>()
       .x((p) => x(p.hours))
@@ -40,22 +33,15 @@
 </script>
 
 <figure>
-  <svg class="chart" viewBox="0 0 {size.width} {size.height}" role="img" aria-label={said}>
-    {#each y.ticks(4) as tick (tick)}
-      <line
-        x1={size.left}
-        x2={size.width - size.right}
-        y1={y(tick)}
-        y2={y(tick)}
-        class="grid-line"
-      />
-      <text x={size.left - 6} y={y(tick)} class="tick" text-anchor="end" dy="0.32em">×{tick}</text>
-    {/each}
-    {#each x.ticks(6) as tick (tick)}
-      <text x={x(tick)} y={size.height - 8} class="tick" text-anchor="middle"
-        >{tick === 0 ? '0' : hoursText(tick)}</text
-      >
-    {/each}
+  <Chart
+    {frame}
+    label={said}
+    across={hourMarks([0, longest], Math.min(7, frame.marks(64))).map((mark) => ({
+      at: x(mark),
+      says: mark === 0 ? '0' : hoursText(mark),
+    }))}
+    upward={y.ticks(4).map((tick) => ({ at: y(tick), says: `×${tick}` }))}
+  >
     {#each rises as { name, curve, took }, i (i)}
       {@const end = curve.at(-1)!}
       <path d={path([...curve]) ?? ''} class="curve" stroke-dasharray={dashes[i % dashes.length]} />
@@ -66,7 +52,7 @@
         >
       {/if}
     {/each}
-  </svg>
+  </Chart>
   <figcaption class="quiet">
     Lines: as the model has each dough. Dots: when somebody said that it was there.
   </figcaption>

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import '../ui/chart.css';
   import { judgements, type Window } from '@tender-crumb/core';
   import { scaleLinear } from 'd3-scale';
   import { goto } from '$app/navigation';
+  import Chart from '../ui/chart/Chart.svelte';
+  import { Frame } from '../ui/chart/frame.svelte.ts';
   import { asPoints } from '../ui/writing.ts';
 
   let {
@@ -20,19 +21,15 @@
     usual: Window;
   } = $props();
 
-  const size = { width: 520, height: 210, left: 104, right: 12, top: 26, bottom: 26 };
+  const frame = new Frame({ usual: 520, height: 210, left: 104, right: 12, top: 26, bottom: 26 });
   const ends = $derived([
     Math.min(usual[0], window[0], ...looks.map((l) => l.felt)) - 2,
     Math.max(usual[1], window[1], ...looks.map((l) => l.felt)) + 2,
   ]);
-  const x = $derived(
-    scaleLinear()
-      .domain(ends)
-      .range([size.left, size.width - size.right]),
-  );
+  const x = $derived(scaleLinear().domain(ends).range(frame.across));
   const y = scaleLinear()
     .domain([0.6, judgements.length + 0.4])
-    .range([size.height - size.bottom, size.top]);
+    .range(frame.upward);
   /** Loaves on one place stand beside each other. */
   const beside = $derived(
     looks.map(
@@ -43,38 +40,23 @@
   );
 </script>
 
-<svg
-  class="chart"
-  viewBox="0 0 {size.width} {size.height}"
-  role="img"
-  aria-label="How {looks.length} loaves came out, by where their dough was felt; window {asPoints(
+<Chart
+  {frame}
+  across={x.ticks(Math.min(6, frame.marks(50))).map((t) => ({ at: x(t), says: asPoints(t) }))}
+  upward={judgements.map((says, i) => ({ at: y(i + 1), says }))}
+  label="How {looks.length} loaves came out, by where their dough was felt; window {asPoints(
     window[0],
   )} to {asPoints(window[1])}"
 >
   <rect
     x={x(window[0])}
     width={Math.max(0, x(window[1]) - x(window[0]))}
-    y={size.top}
-    height={size.height - size.top - size.bottom}
+    y={frame.top}
+    height={frame.bottom - frame.top}
     class="band"
   />
   {#each usual as end, i (i)}
-    <line x1={x(end)} x2={x(end)} y1={size.top} y2={size.height - size.bottom} class="usual" />
-  {/each}
-  {#each judgements as judgement, i (judgement)}
-    <line
-      x1={size.left}
-      x2={size.width - size.right}
-      y1={y(i + 1)}
-      y2={y(i + 1)}
-      class="grid-line"
-    />
-    <text x={size.left - 8} y={y(i + 1)} class="tick" text-anchor="end" dy="0.32em"
-      >{judgement}</text
-    >
-  {/each}
-  {#each x.ticks(6) as tick (tick)}
-    <text x={x(tick)} y={size.height - 8} class="tick" text-anchor="middle">{asPoints(tick)}</text>
+    <line x1={x(end)} x2={x(end)} y1={frame.top} y2={frame.bottom} class="usual" />
   {/each}
   {#each looks as look, i (look.id)}
     <!-- svelte-ignore a11y_click_events_have_key_events -->
@@ -89,7 +71,7 @@
       ><title>{look.day}: felt {asPoints(look.felt)}, {judgements[look.stars - 1]}</title></circle
     >
   {/each}
-</svg>
+</Chart>
 <p class="quiet">
   Each dot a loaf, by where its dough was last felt. Band: the window here; dotted: the usual.
 </p>

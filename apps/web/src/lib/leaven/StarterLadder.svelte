@@ -1,8 +1,9 @@
 <script lang="ts">
-  import '../ui/chart.css';
   import { hoursText, tangs, type StarterStep, type TangId } from '@tender-crumb/core';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
+  import Chart from '../ui/chart/Chart.svelte';
+  import { Frame } from '../ui/chart/frame.svelte.ts';
   import { asMass, asPercent } from '../ui/writing.ts';
 
   let {
@@ -19,11 +20,11 @@
     onlook: (percent: number) => void;
   } = $props();
 
-  const size = { width: 760, height: 280, left: 52, right: 16, top: 16, bottom: 40 };
+  const frame = new Frame({ usual: 760, height: 280, left: 52, right: 16, top: 16, bottom: 40 });
   const x = $derived(
     scaleLinear()
       .domain([0, Math.max(...ladder.map((s) => s.hours), own.hours) * 1.05])
-      .range([size.left, size.width - size.right]),
+      .range(frame.across),
   );
   const y = $derived(
     scaleLog()
@@ -31,7 +32,7 @@
         Math.min(ladder.at(0)?.percent ?? 2, own.percent),
         Math.max(ladder.at(-1)?.percent ?? 33, own.percent),
       ])
-      .range([size.height - size.bottom, size.top]),
+      .range(frame.upward),
   );
   const path = $derived(
     line<StarterStep>()
@@ -50,7 +51,17 @@
   });
   const middle = <T,>(of: readonly T[]): T => of[Math.floor(of.length / 2)]!;
   const percents = [2, 3, 5, 8, 12, 20, 33];
-  const marks = $derived(x.ticks(8).filter((t) => t > 0));
+  const across = $derived(
+    x
+      .ticks(Math.min(8, frame.marks(44)))
+      .filter((t) => t > 0)
+      .map((t) => ({ at: x(t), says: `${t} h` })),
+  );
+  const upward = $derived(
+    percents
+      .filter((p) => p >= y.domain()[0]! && p <= y.domain()[1]!)
+      .map((p) => ({ at: y(p), says: `${p} %` })),
+  );
 
   let svg = $state<SVGSVGElement>();
   let dragging = $state(false);
@@ -58,7 +69,7 @@
   function look(event: PointerEvent) {
     if (!dragging || !svg) return;
     const box = svg.getBoundingClientRect();
-    const at = ((event.clientY - box.top) / box.height) * size.height;
+    const at = ((event.clientY - box.top) / box.height) * frame.height;
     const [least, most] = y.domain() as [number, number];
     onlook(Math.min(most, Math.max(least, y.invert(at))));
   }
@@ -79,32 +90,16 @@
     <b>How much starter, how long, how sour?</b>
     <span class="quiet">Drag the dot, or move it by the arrow keys.</span>
   </figcaption>
-  <svg
-    bind:this={svg}
-    class="chart touch-none"
-    viewBox="0 0 {size.width} {size.height}"
+  <Chart
+    bind:svg
+    {frame}
+    {across}
+    {upward}
     role="group"
-    aria-label="Starter against the hours of the first rise"
+    label="Starter against the hours of the first rise"
   >
-    {#each percents.filter((p) => p >= y.domain()[0]! && p <= y.domain()[1]!) as percent (percent)}
-      <line
-        x1={size.left}
-        x2={size.width - size.right}
-        y1={y(percent)}
-        y2={y(percent)}
-        class="grid-line"
-      />
-      <text x={size.left - 6} y={y(percent)} class="tick" text-anchor="end" dy="0.32em"
-        >{percent} %</text
-      >
-    {/each}
-    {#each marks as mark (mark)}
-      <text x={x(mark)} y={size.height - 20} class="tick" text-anchor="middle">{mark} h</text>
-    {/each}
-    <text x={size.left + 4} y={size.top - 4} class="tick">the starter’s flour, of all flour</text>
-    <text x={size.width - size.right} y={size.height - 4} class="tick" text-anchor="end"
-      >first rise</text
-    >
+    <text x={frame.left + 4} y={frame.top - 4} class="tick">the starter’s flour, of all flour</text>
+    <text x={frame.right} y={frame.height - 4} class="tick" text-anchor="end">first rise</text>
     <path d={path} class="ladder" />
     {#each ladder as step (step.percent)}
       <circle cx={x(step.hours)} cy={y(step.percent)} r={2 + 5 * step.sour} class="rung" />
@@ -136,7 +131,7 @@
       onpointercancel={() => (dragging = false)}
       onkeydown={key}
     />
-  </svg>
+  </Chart>
   <p aria-live="polite" class="text-lg">
     <b>{asMass(grams(shown.percent))}</b> of ripe starter, its flour {asPercent(shown.percent)} of all:
     ready in about <b>{hoursText(shown.hours)}</b>, <b>{tangs[shown.tang].label}</b>.

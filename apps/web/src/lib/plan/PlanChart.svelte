@@ -1,5 +1,5 @@
 <script lang="ts">
-  import '../ui/chart.css';
+  import '../ui/chart/chart.css';
   import { scaleLinear, scaleTime } from 'd3-scale';
   import { area, line } from 'd3-shape';
   import { DateTime } from 'luxon';
@@ -142,7 +142,7 @@
     <span class="quiet no-print">A step can be dragged: what hangs on it follows.</span>
   </figcaption>
   <svg
-    class="chart touch-pan-y"
+    class="chart w-full touch-pan-y"
     viewBox="0 0 {Math.max(300, width)} {height}"
     role="img"
     aria-label="The steps of the plan on one line of time; the list below says the same in words"

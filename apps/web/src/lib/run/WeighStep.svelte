@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { totals, usualBaker, weighedGrams, type RunStep } from '@tender-crumb/core';
+  import { totals, usualBaker, warmsFirst, weighedGrams, type RunStep } from '@tender-crumb/core';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import Level from '../level/Level.svelte';
   import PanDrawing from '../drawing/PanDrawing.svelte';
@@ -51,7 +51,7 @@
     <ScaleCard {run} {items} item={next} listens={step.standing !== 'done'} />
   {/if}
 
-  {#if water && step.kind === 'weigh'}
+  {#if water && step.kind === 'weigh' && !(run.course && warmsFirst(run.course))}
     <div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
       <p class="text-lg first-letter:uppercase">
         {water.name} at <b class="text-2xl tabular-nums">{asWarmth(water.celsius)}</b>, for a dough
