@@ -3,6 +3,7 @@ import {
   bakerName,
   defaultHousehold,
   departure,
+  evaluate,
   fillKey,
   fillKeyBy,
   forBread,
@@ -134,6 +135,19 @@ describe('who fills the cups', () => {
     expect(taughtFigures(lesson, household, 9).map((f) => f.says)).to.include(
       'a cup of flour as Ilse fills it is heavier by',
     );
+  });
+
+  it('a correction by the cup is surer once the hand that fills it is known, and not another’s', () => {
+    const dry = build({ ...amounts, water: 150 }, 'pan', undefined, { measured: 'volume' });
+    const sure = (belief: Belief, baker?: Who) =>
+      evaluate(dry, withBaker(household, baker), belief)!.corrections.find(
+        (c) => c.kind === 'water',
+      )!.certainty;
+    expect(sure(nothingLearned, 'ilse')).to.equal(0.8);
+    const { belief } = learnFromBake(cups, bake(1, 0, 'ilse'), household, nothingLearned)!;
+    expect(sure(belief, 'ilse')).to.be.above(0.8);
+    expect(sure(belief, 'usual')).to.equal(0.8);
+    expect(sure(belief)).to.equal(0.8);
   });
 
   it('a dough that was weighed is the same whoever weighs it', () => {
