@@ -72,6 +72,7 @@ test.describe('the hands that bake, and the thermometer', () => {
     const { id } = (await begun.json()) as { id: string };
     await visit(page, `/bake/${id}`);
     await toStep(page, 'Weigh and load');
+    await expect(page.getByText(/for a\s+dough of/)).toBeVisible();
     const water = page.getByLabel(/^Water poured at/);
     await water.fill('700');
     await water.press('Enter');
@@ -84,6 +85,10 @@ test.describe('the hands that bake, and the thermometer', () => {
     await page.getByLabel(/^The dough/).fill('29');
     await page.getByLabel(/^The dough/).press('Enter');
     await expect(page.getByText(/The dough: 29\s°C/)).toBeVisible();
+    // What was wanted of the water is not made to fit what came of it.
+    await toStep(page, 'Weigh and load');
+    await expect(page.getByText(/Water poured at: 24\s°C/)).toBeVisible();
+    await expect(page.getByText(/for a\s+dough of/)).toHaveCount(0);
     await written(page);
     await says(page, ['finished', {}]);
     await visit(page, `/book/${id}`);

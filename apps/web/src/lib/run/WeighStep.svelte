@@ -53,10 +53,13 @@
 
   {#if water && step.kind === 'weigh' && !(run.course && warmsFirst(run.course))}
     <div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
-      <p class="text-lg first-letter:uppercase">
-        {water.name} at <b class="text-2xl tabular-nums">{asWarmth(water.celsius)}</b>, for a dough
-        of {asWarmth(run.view.bread.dough)}.
-      </p>
+      <!-- Once it is mixed the bread's own warmth is known, and no water is wanted for that. -->
+      {#if run.state.warmth.dough === undefined}
+        <p class="text-lg first-letter:uppercase">
+          {water.name} at <b class="text-2xl tabular-nums">{asWarmth(water.celsius)}</b>, for a
+          dough of {asWarmth(run.view.bread.dough)}.
+        </p>
+      {/if}
       <WarmthNote {run} places={['water']} />
     </div>
   {/if}
