@@ -474,7 +474,7 @@ interface Rising {
 }
 
 /** What kneading puts into a dough here, °C: the kitchen’s hands are warm, the borrowed mixer fast. */
-const trueFriction: Readonly<Record<KneadingId, number>> = { hand: 2.4, mixer: 6.5, machine: 5 };
+const trueFriction: Readonly<Partial<Record<KneadingId, number>>> = { hand: 2.4, mixer: 6.5 };
 
 /** How warm the water was that brought a dough to that, as it was read off; nobody read it every time. */
 function waterRead(
@@ -484,7 +484,10 @@ function waterRead(
   desired: number,
   draws: Draws,
 ): number | undefined {
-  const rise = trueFriction[kneadingOf(method)] + draws.normal();
+  const friction = trueFriction[kneadingOf(method)];
+  // The machine brings everything to one warmth first.
+  if (friction === undefined) return undefined;
+  const rise = friction + draws.normal();
   const water = waterTemperature(lines, { desired, room: room.celsius!, rise });
   const read = draws.uniform() < 0.6;
   return read && water && !water.beyond ? Math.round(water.celsius) : undefined;

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { bakerHere } from '../src/lib/bake/baker-here.ts';
 import { TestServer } from './server.ts';
 
 const line = (id: string, ingredient: string, grams: number) => ({
@@ -43,6 +44,8 @@ describe('who bakes', () => {
     expect((await server.ask('GET', '/api/v1/household')).json['bakers']).to.deep.equal([]);
     expect((await settled({ bakers: [bakers[0], bakers[0]] })).status).to.equal(400);
     expect((await settled({ bakers: [{ id: 'x', name: '  ' }] })).status).to.equal(400);
+    // The first is who bakes where nobody is named.
+    expect((await settled({ bakers: [bakers[1], bakers[0]] })).status).to.equal(400);
     expect((await settled({ bakers })).status).to.equal(200);
     expect((await server.ask('GET', '/api/v1/household')).json['bakers']).to.deep.equal(bakers);
   });
@@ -76,5 +79,11 @@ describe('who bakes', () => {
     await server.learned();
     expect(await forecast('usual')).to.be.closeTo(his, 1e-9);
     expect(await forecast('joris')).to.be.closeTo(hers, 1e-9);
+  });
+
+  it('a device remembers who stood at it last, among all else that it remembers', () => {
+    expect(bakerHere('bench=whole; baker=joris; theme=dark')).to.equal('joris');
+    expect(bakerHere('rebaker=x; baker=')).to.equal(undefined);
+    expect(bakerHere('')).to.equal(undefined);
   });
 });

@@ -1,14 +1,14 @@
 import { householdOn } from '../bake/circumstances.ts';
-import { frictionFrom } from '../ferment/water-temperature.ts';
 import { isForecast } from '../ferment/rise-doubt.ts';
-import { usualWarmth } from '../ferment/usual-warmth.ts';
+import { paceKey } from '../ferment/leaven-key.ts';
 import type { Belief, KnownMeasure } from '../household/belief.ts';
 import { z80 } from '../household/coefficients.ts';
 import { frictionOf } from '../household/friction.ts';
 import { kitchenOf, type Household } from '../household/household.ts';
 import { measuredKinds, measuredOf, type MeasuredKindId } from '../household/measured.ts';
 import { feltBand } from '../learn/level-mark.ts';
-import { usualInOven } from '../learn/measure.ts';
+import { unkneaded } from '../learn/friction-seen.ts';
+import { usualInOven, type Measured } from '../learn/measure.ts';
 import { bakeRises } from '../learn/rises.ts';
 import { kneadingOf } from '../machine/device.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
@@ -30,8 +30,13 @@ interface Before {
 }
 
 /** Round a middle, with what is not known of a figure and what passes from bake to bake. */
-function around({ mean, sd }: KnownMeasure, kind: MeasuredKindId, at = (x: number) => x): Expected {
-  const half = z80 * Math.hypot(sd, measuredKinds[kind].passing.value);
+function around(
+  { mean, sd }: KnownMeasure,
+  kind: MeasuredKindId,
+  at: (value: number) => number,
+  doubt = 0,
+): Expected {
+  const half = z80 * Math.hypot(sd, measuredKinds[kind].passing.value, doubt);
   return { middle: at(mean), low: at(mean - half), high: at(mean + half) };
 }
 
@@ -52,13 +57,11 @@ const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected 
     const { points, low, high } = feltBand(lesson.mixed, kitchenOf(then).coefficients.feel.value);
     return { middle: points, low, high };
   },
-  doughWarmth({ record: { made, state, method }, then, belief }) {
-    const { water } = state.warmth;
-    if (water === undefined) return undefined;
-    const room = then.room.celsius ?? state.warmth.air ?? usualWarmth.air;
-    const unkneaded = frictionFrom(made, { water, reached: 0, room });
+  doughWarmth({ record: { formula, made, state, method }, then, belief }) {
+    const bake = { formula, lines: made, state, household: then, device: method };
+    const from = unkneaded(bake);
     const known = frictionOf(kneadingOf(method), then, belief);
-    return unkneaded === undefined ? undefined : around(known, 'friction', (x) => x - unkneaded);
+    return from && around(known, 'friction', (x) => x + from.celsius, from.doubt);
   },
   firstRise: ofRise('first'),
   finalProof: ofRise('final'),
@@ -72,18 +75,23 @@ const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected 
   },
 };
 
+const isPace = ({ key }: Measured): boolean => key.startsWith(paceKey);
+
 /** What was believed before a bake of what it measured itself; of all else, what is believed now. */
 function beliefBefore({ lesson }: BakeRecord, belief: Belief): Belief {
   const measured = lesson?.measured ?? [];
   if (measured.length === 0) return belief;
-  const before = measured.map(({ key, before }) => [key, before] as const);
+  const [paces, rest] = [measured.filter(isPace), measured.filter((m) => !isPace(m))];
   return {
     ...belief,
-    measured: { ...belief.measured, ...Object.fromEntries(before) },
+    measured: {
+      ...belief.measured,
+      ...Object.fromEntries(rest.map(({ key, before }) => [key, before])),
+    },
     paces: {
       ...belief.paces,
       ...Object.fromEntries(
-        before.map(([key, { mean, sd, bakes }]) => [key, { mean, sd, rises: bakes }]),
+        paces.map(({ key, before: { mean, sd, bakes } }) => [key, { mean, sd, rises: bakes }]),
       ),
     },
   };

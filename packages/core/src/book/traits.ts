@@ -2,7 +2,7 @@ import { devices, type DeviceId } from '../machine/device.ts';
 import { formRows } from '../bake/divide.ts';
 import type { Form } from '../bake/event-kinds.ts';
 import { ingredient, isIngredientId } from '../ingredient/catalogue.ts';
-import { leavenKeys } from '../ferment/leaven-key.ts';
+import { leavenKeys, paceKey } from '../ferment/leaven-key.ts';
 import { bakerName } from '../household/baker.ts';
 import type { Household } from '../household/household.ts';
 import type { BakeRecord } from './record.ts';
@@ -25,7 +25,7 @@ const bagName = (id: string, { bags }: Household): string =>
   bags.find((b) => b.id === id)?.name ?? 'a bag that is gone';
 
 /** Keys of leavens that are told apart begin so; see leaven-key.ts. */
-const ofBag = 'pace:bag:';
+const ofBag = `${paceKey}bag:`;
 
 /** One row a trait. */
 export const traits = {
@@ -51,7 +51,7 @@ export const traits = {
     named: (key, household) =>
       key.startsWith(ofBag)
         ? bagName(key.slice(ofBag.length), household)
-        : key.slice('pace:'.length).replaceAll('-', ' '),
+        : key.slice(paceKey.length).replaceAll('-', ' '),
     settable: true,
   },
   device: {

@@ -2,6 +2,9 @@ import type { Formula } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { LeavenKind } from './leaven-for.ts';
 
+/** What keys of paces begin with. */
+export const paceKey = 'pace:';
+
 /** Keys of a dough's leavens: what is learned of one is of its packet or of that starter. */
 export type LeavenKeys = Readonly<Partial<Record<LeavenKind, string>>>;
 
@@ -16,7 +19,7 @@ export function leavenKeys(lines: readonly ResolvedLine[], formula: Formula): Le
   const starter = lines.find((l) => l.stageKind === 'starter' && l.grams > 0);
   const bag = starter && formula.stages.find((s) => s.id === starter.stage)?.bag;
   return {
-    ...(yeast ? { yeast: `pace:${yeast.bag ? `bag:${yeast.bag}` : yeast.ingredient}` } : {}),
-    ...(starter ? { starter: `pace:${bag ? `bag:${bag}` : 'starter'}` } : {}),
+    ...(yeast ? { yeast: `${paceKey}${yeast.bag ? `bag:${yeast.bag}` : yeast.ingredient}` } : {}),
+    ...(starter ? { starter: `${paceKey}${bag ? `bag:${bag}` : 'starter'}` } : {}),
   };
 }

@@ -30,35 +30,51 @@ const courseSeen = ({ formula, lines, state, household, device }: MadeBake): Cou
   (state.course && courseOf(state.course, household)) ??
   usualCourse(formula, lines, device, household);
 
+/** How warm a dough is without its kneading, °C. */
+export interface Unkneaded {
+  readonly celsius: number;
+  readonly doubt: number;
+}
+
+/**
+ * How warm the dough of a bake would be without kneading, from how warm its water was poured.
+ *
+ * @returns undefined where nobody noted that, flour and water rested together first, or a machine warmed all of it
+ * @example unkneaded(bake)?.celsius // 23.4
+ */
+export function unkneaded(bake: MadeBake): Unkneaded | undefined {
+  const { lines, state, household } = bake;
+  const { water, air } = state.warmth;
+  const { begunAt, doneAt } = state.steps.autolyse ?? {};
+  const course = courseSeen(bake);
+  if (water === undefined || (begunAt ?? doneAt) !== undefined || (course && warmsFirst(course)))
+    return undefined;
+  const read = household.room.celsius;
+  const room = read ?? air ?? usualWarmth.air;
+  const at = (room: number, fridge: boolean) =>
+    frictionFrom(lines, { water, reached: 0, room, fridge });
+  const [warm, cold, warmer] = [at(room, false), at(room, true), at(room + 1, false)];
+  if (warm === undefined || cold === undefined || warmer === undefined) return undefined;
+  const flour = flourWarmth[read === undefined ? 'unread' : 'read'].value;
+  return {
+    // Nobody notes whether milk and egg came from the fridge: anything between is as likely.
+    celsius: -(warm + cold) / 2,
+    doubt: Math.hypot((cold - warm) / Math.sqrt(12), (warmer - warm) * flour),
+  };
+}
+
 /**
  * Warmth that kneading put into the dough of a bake, from how warm its water was poured and how warm it came out.
  *
- * @returns undefined where one of them was not noted, flour and water rested together first, or a thermometer was misread
+ * @returns undefined where one of them is not told, or a thermometer was misread
  * @example frictionSeen(bake)?.value // 4.2
  */
 export function frictionSeen(bake: MadeBake): Seen<'friction'> | undefined {
-  const { lines, state, household, device } = bake;
-  const water = state.warmth.water;
-  const reached = doughAfterMixing(state);
-  if (water === undefined || reached === undefined) return undefined;
-  const course = courseSeen(bake);
-  if (state.steps.autolyse?.begunAt !== undefined || (course && warmsFirst(course)))
-    return undefined;
-  const read = household.room.celsius;
-  const room = read ?? state.warmth.air ?? usualWarmth.air;
-  const from = (room: number, fridge: boolean) =>
-    frictionFrom(lines, { water, reached, room, fridge });
-  const [warm, cold, warmer] = [from(room, false), from(room, true), from(room + 1, false)];
-  if (warm === undefined || cold === undefined || warmer === undefined) return undefined;
-  // Nobody notes whether milk and egg came from the fridge: anything between is as likely.
-  const value = (warm + cold) / 2;
+  const reached = doughAfterMixing(bake.state);
+  const from = unkneaded(bake);
+  if (reached === undefined || !from) return undefined;
+  const value = reached - from.celsius;
   const [least, most] = frictionSpan;
   if (value < least || value > most) return undefined;
-  const flour = flourWarmth[read === undefined ? 'unread' : 'read'].value;
-  return {
-    kind: 'friction',
-    of: { by: kneadingOf(device) },
-    value,
-    doubt: Math.hypot((cold - warm) / Math.sqrt(12), (warmer - warm) * flour),
-  };
+  return { kind: 'friction', of: { by: kneadingOf(bake.device) }, value, doubt: from.doubt };
 }

@@ -149,6 +149,24 @@ describe('where a measure of a bake was to be expected', () => {
     for (const id of ['stars', 'height', 'water', 'spoonWater'] as const)
       expect(expectedOf(id, bake, household, nothingLearned), id).to.equal(undefined);
     expect(expectedOf('doughWarmth', bake, household, nothingLearned)).to.equal(undefined);
+    // Of the dough's warmth only where the water still says something of it; less surely where no room was read.
+    const water = { id: 'w', at: at(1, 1), kind: 'warmth', data: { of: 'water', celsius: 25 } };
+    const rested = {
+      id: 'r',
+      at: at(1, 5),
+      kind: 'step',
+      data: { step: 'autolyse', sense: 'done' },
+    };
+    const warmth = (more: object[], of = household) =>
+      expectedOf(
+        'doughWarmth',
+        aBake(1, { more: more as BakeEvent[], household: of }),
+        of,
+        nothingLearned,
+      );
+    expect(warmth([water, rested])).to.equal(undefined);
+    const [read, unread] = [warmth([water])!, warmth([water], defaultHousehold)!];
+    expect(unread.high - unread.low).to.be.above(read.high - read.low + 0.1);
   });
 
   it('minutes in the oven go by the recipe’s own, and by its pieces', () => {

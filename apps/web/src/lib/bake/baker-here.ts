@@ -1,4 +1,5 @@
-const cookieName = 'baker';
+/** Under which a device remembers it; ids need no coding. */
+export const bakerCookie = 'baker';
 
 /**
  * Who stands at this device, as it was said here last; undefined where nobody said.
@@ -6,15 +7,13 @@ const cookieName = 'baker';
  * @param cookies as the browser hands them out
  * @example bakerHere('bench=whole; baker=ilse') // 'ilse'
  */
-export function bakerHere(cookies: string): string | undefined {
-  const found = cookies
+export const bakerHere = (cookies: string): string | undefined =>
+  cookies
     .split('; ')
-    .find((c) => c.startsWith(`${cookieName}=`))
-    ?.slice(cookieName.length + 1);
-  return found ? decodeURIComponent(found) : undefined;
-}
+    .find((c) => c.startsWith(`${bakerCookie}=`))
+    ?.slice(bakerCookie.length + 1) || undefined;
 
 /** Remembers it for the next bench and the next bake. */
 export function rememberBaker(id: string): void {
-  document.cookie = `${cookieName}=${encodeURIComponent(id)}; path=/; max-age=31536000; samesite=lax`;
+  document.cookie = `${bakerCookie}=${id}; path=/; max-age=31536000; samesite=lax`;
 }

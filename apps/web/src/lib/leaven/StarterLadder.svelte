@@ -157,6 +157,8 @@
     stroke: var(--enamel);
     stroke-width: 3;
     cursor: grab;
+    /* Under a finger it moves, and the page does not. */
+    touch-action: none;
   }
   .taste {
     fill: var(--ink);

@@ -9,6 +9,7 @@ import {
   panMillilitres,
   programmeUseIds,
   steamIds,
+  usualBaker,
   type Appliance,
   type Baker,
   type Custom,
@@ -97,4 +98,8 @@ export const customField = Joi.object<Custom>({
 export const bakersField = Joi.array()
   .items(Joi.object<Baker>({ id: plainId.required(), name: name.required() }))
   .max(mostBakers)
-  .unique('id');
+  .unique('id')
+  .custom((bakers: readonly Baker[], helpers) =>
+    bakers.length === 0 || bakers[0]!.id === usualBaker ? bakers : helpers.error('bakers.usual'),
+  )
+  .messages({ 'bakers.usual': `must begin with the usual one, whose id is “${usualBaker}”` });

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { forBread } from '@tender-crumb/core';
+import { bakerCookie } from '$lib/bake/baker-here.ts';
 import { openedIn } from '$lib/bench/open.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { lastFelt } from '$lib/server/store/bakes.ts';
@@ -24,7 +25,7 @@ export const load: PageServerLoad = async ({ params, cookies }) => {
     household,
     belief: forBread(belief, params.id),
     opened,
-    baker: cookies.get('baker'),
+    baker: cookies.get(bakerCookie),
     older: felt.get(params.id) ?? [],
     aside,
   };
