@@ -46,5 +46,19 @@ export default ts.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
     },
   },
+  {
+    files: ['apps/web/src/**/*.ts', 'apps/web/src/**/*.svelte', 'demo/**/*.ts'],
+    ignores: ['apps/web/src/lib/clock.ts', 'apps/web/src/service-worker.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'NewExpression[callee.name="Date"][arguments.length=0]',
+          'CallExpression[callee.object.name="Date"][callee.property.name="now"]',
+          'CallExpression[callee.object.name="DateTime"][callee.property.name=/^(?:now|local|utc)$/][arguments.length=0]',
+        ].map((selector) => ({ selector, message: 'There is one clock: lib/clock.ts.' })),
+      ],
+    },
+  },
   ...downwards,
 );

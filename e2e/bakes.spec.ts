@@ -42,7 +42,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await baker.at('Final proof');
     await baker.taps('× 1.75');
     await baker.taps('comes back slowly');
-    await expect(page.getByText('It is ready: into the oven.')).toBeVisible();
+    await expect(page.getByText('Ready: into the oven.')).toBeVisible();
     // The oven calls while the dough proofs.
     await baker.waitsUntilShown();
     await baker.taps('Not yet');
@@ -173,6 +173,9 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await expect(page.getByText(/One springy lump/)).toBeHidden();
     await page.getByText('How', { exact: true }).click();
     await expect(page.getByText(/One springy lump/)).toBeVisible();
+    await expect(page.getByText('the flour is still drinking')).toBeVisible();
+    await baker.waits(25);
+    await expect(page.getByText('the flour has drunk')).toBeVisible({ timeout: 20_000 });
     await baker.feels('batter');
     await expect(page.getByRole('button', { name: /^Added .* of oat fibre/ })).toBeVisible();
     await baker.taps(/^Added .* of oat fibre/);

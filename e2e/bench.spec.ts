@@ -227,6 +227,11 @@ test('ounces, degrees Fahrenheit and decimal commas, where the household settles
   page,
 }) => {
   const id = await sourdough(page, 'Ounces');
+  // The settings reach a busy machine late: the page goes by them all the same.
+  await page.route('**/api/v1/household', async (route) => {
+    await new Promise((done) => setTimeout(done, 2000));
+    await route.continue().catch(() => undefined);
+  });
   await visit(page, '/pantry');
   await page.getByLabel('Weights in').selectOption('oz');
   await page.getByLabel('Temperatures in').selectOption('F');
@@ -278,4 +283,28 @@ test('versions say what was changed; the same text pasted twice is noticed; a fi
   await expect(page.getByText('This text is on the shelf already')).toBeVisible();
   await page.getByRole('link', { name: 'Twice bread' }).first().click();
   await expect(page.getByLabel('Grams of water')).toHaveValue('345');
+});
+
+test.describe('the plain bench', () => {
+  test.use({ bench: 'plain' });
+
+  test('says in what the bread is made: by hand until somebody chooses, and keeps what was chosen', async ({
+    page,
+  }) => {
+    const id = await sourdough(page, 'In whose hands');
+    await visit(page, `/bench/${id}`);
+    const madeIn = page.getByRole('combobox', { name: 'Made in' });
+    await expect(madeIn).toHaveValue('hand');
+    await madeIn.selectOption({ label: 'bowl of a mixer' });
+    await saved(page);
+    await visit(page, `/bench/${id}`);
+    await expect(madeIn).toHaveValue('mixer');
+    await page.getByRole('button', { name: 'Bake this' }).click();
+    await page.waitForURL(/\/bake\/.+/);
+    const bake = page.url().split('/').at(-1)!;
+    const { method } = (await (await page.request.get(`/api/v1/bakes/${bake}`)).json()) as {
+      method: string;
+    };
+    expect(method).toBe('mixer');
+  });
 });

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { testTime } from '../scripts/test-clock.mjs';
 
 /** A running server with a data folder of its own. */
 export interface Served {
@@ -105,7 +106,7 @@ export const giveUpAll = async (page: Page): Promise<void> => {
     const open = plans.flatMap((p) => p.bakeId ?? []);
     if (open.length === 0) return;
     for (const bake of open) {
-      const event = { id: 'given-up', at: new Date().toISOString(), kind: 'abandoned', data: {} };
+      const event = { id: 'given-up', at: testTime().toISOString(), kind: 'abandoned', data: {} };
       await page.request.post(`/api/v1/bakes/${bake}/events`, { data: { events: [event] } });
     }
   }
@@ -118,6 +119,13 @@ export const toLine = async (page: Page, name: string, deed: string): Promise<vo
     .first()
     .click();
   await page.getByRole('menuitem', { name: deed }).click();
+};
+
+/** Sets the clock that a page shows: the browser's own is behind it by what the server's clock is ahead. */
+export const setClock = async (page: Page, at: string | Date): Promise<void> => {
+  const html = await (await page.request.get('/pair')).text();
+  const ahead = Number(/data-clock="(-?[\d.]+)"/.exec(html)![1]);
+  await page.clock.setFixedTime(new Date(new Date(at).getTime() - ahead));
 };
 
 /** Goes to a page and waits until its scripts have taken over, as a person's hands do. */

@@ -1,3 +1,4 @@
+import { testTime } from '../scripts/test-clock.mjs';
 import type { Page } from '@playwright/test';
 import { expect, giveUpAll, test, toStep, visit } from './fixtures.ts';
 
@@ -8,7 +9,7 @@ const says = async (page: Page, ...said: ReadonlyArray<readonly [kind: string, d
   const id = page.url().split('/').at(-1)!;
   const events = said.map(([kind, data], i) => ({
     id: `${kind}-${i}`,
-    at: new Date().toISOString(),
+    at: testTime().toISOString(),
     kind,
     data,
   }));

@@ -1,6 +1,16 @@
 import type { Page } from '@playwright/test';
 import { Baker } from './baker.ts';
-import { alarm, expect, giveUpAll, serve, test, toStep, visit, type Served } from './fixtures.ts';
+import {
+  alarm,
+  expect,
+  giveUpAll,
+  serve,
+  test,
+  toStep,
+  visit,
+  type Served,
+  setClock,
+} from './fixtures.ts';
 import { rmSync } from 'node:fs';
 import { thursday } from './thursday.ts';
 
@@ -156,7 +166,7 @@ test.describe('kitchens as they are', () => {
     const baker = new Baker(page, morning);
     const id = await baker.begins('lockside-white', 'bowl, by hand');
     const other = await context.newPage();
-    await other.clock.setFixedTime(morning);
+    await setClock(other, morning);
     await visit(other, `/bake/${id}`);
     for (const tick of await page.locator('button.tick').all()) await tick.click();
     await baker.taps('All in');

@@ -1,3 +1,4 @@
+import { testTime } from '../scripts/test-clock.mjs';
 import { expect, test, visit } from './fixtures.ts';
 
 test('a starter is revived for Sunday: its feedings backwards from then, and written down', async ({
@@ -9,13 +10,17 @@ test('a starter is revived for Sunday: its feedings backwards from then, and wri
   await expect(lock).toContainText('two feedings at room temperature');
   const ripe = lock.getByRole('group', { name: 'Ripe for a bake' });
   await expect(ripe.getByRole('combobox', { name: 'Feedings' })).toHaveValue('2');
-  const sunday = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
+  const sunday = testTime(3 * 86_400_000)
+    .toISOString()
+    .slice(0, 10);
   await ripe.getByLabel('Ripe at').fill(`${sunday}T09:00`);
   await expect(ripe.getByRole('listitem')).toHaveCount(2);
   await expect(ripe.getByRole('listitem').last()).toContainText(/g of starter, .* of flour/);
   await ripe.getByRole('combobox', { name: 'Feedings' }).selectOption('3');
   await expect(ripe.getByRole('listitem')).toHaveCount(3);
-  const soon = new Date(Date.now() + 4 * 3_600_000).toISOString().slice(0, 16);
+  const soon = testTime(4 * 3_600_000)
+    .toISOString()
+    .slice(0, 16);
   await ripe.getByLabel('Ripe at').fill(soon);
   await expect(ripe.getByRole('alert')).toContainText('3 feedings take 9 hours at least');
   await ripe.getByLabel('The dough takes').fill('0');

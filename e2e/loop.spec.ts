@@ -62,11 +62,11 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
   const forecast = await bubble(level(page));
 
-  // Bake from it: tick everything off, in loading order.
+  // Bake from it: tick everything off, in the order in which a bowl is loaded, as nobody spoke of a machine.
   await page.getByRole('button', { name: 'Bake this' }).click();
   await expect(page).toHaveURL(/\/bake\/.+/);
   const ticks = page.locator('button.tick');
-  await expect(ticks.first()).toContainText('water');
+  await expect(ticks.first()).toContainText('whole wheat flour');
   for (const tick of await ticks.all()) await tick.click();
   await expect(page.getByRole('button', { name: /^All in/ })).toBeVisible();
 
@@ -81,7 +81,12 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   const feel = page.getByRole('slider', { name: 'How the dough feels' });
   await feel.focus();
   for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowLeft');
-  await page.getByRole('button', { name: 'It feels like this' }).click();
+  // Nobody said when it was mixed: nothing is chosen, and it is asked.
+  const says = page.getByRole('button', { name: 'It feels like this' });
+  await expect(page.getByRole('radio', { name: 'after 25 minutes’ rest' })).not.toBeChecked();
+  await expect(says).toBeDisabled();
+  await page.getByRole('radio', { name: 'after 25 minutes’ rest' }).click();
+  await says.click();
   await expect(page.getByText(/of warm water/)).toBeVisible();
   await page.getByRole('button', { name: /^Added .* of water/ }).click();
   await feel.focus();

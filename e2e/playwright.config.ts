@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { launchOptions } from '../scripts/chromium.mjs';
+import '../scripts/test-clock.mjs';
 
 export default defineConfig({
   testDir: '.',

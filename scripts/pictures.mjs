@@ -11,6 +11,7 @@ import { parseArgs } from 'node:util';
 import { build, install } from './prepare.mjs';
 import { root } from './root.mjs';
 import { launchOptions } from './chromium.mjs';
+import { testTime } from './test-clock.mjs';
 
 install();
 build();
@@ -57,13 +58,13 @@ async function plan(page, breads) {
   for (const { id, bakeId } of plans) {
     await page.request.delete(`${address}/api/v1/plans/${id}`);
     if (bakeId === undefined) continue;
-    const event = { id: 'given-up', at: new Date().toISOString(), kind: 'abandoned', data: {} };
+    const event = { id: 'given-up', at: testTime().toISOString(), kind: 'abandoned', data: {} };
     await page.request.post(`${address}/api/v1/bakes/${bakeId}/events`, {
       data: { events: [event] },
     });
   }
   for (const [formulaId, days, hour] of breads) {
-    const moment = new Date(Date.now() + days * 86_400_000);
+    const moment = testTime(days * 86_400_000);
     moment.setUTCHours(hour, 0, 0, 0);
     await page.request.put(`${address}/api/v1/plans/${formulaId}-${days}`, {
       data: { version: 0, formulaId, readyBy: moment.toISOString() },

@@ -12,6 +12,7 @@ import { log } from '$lib/server/log.ts';
 import { photoFolder } from '$lib/server/store/photos.ts';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { sequence } from '@sveltejs/kit/hooks';
+import { clockOffset, currentTime } from '$lib/clock.ts';
 
 export const init: ServerInit = async () => {
   if (building) return;
@@ -21,7 +22,7 @@ export const init: ServerInit = async () => {
     await wantLearningBy(db, modelVersion);
     await writeWords(db);
     if (isDemo()) {
-      const today = new Date();
+      const today = currentTime();
       await fillDemo(db, today);
       // Drawn beside what is served: nobody waits for a picture.
       void drawDemo(db, photoFolder(databaseFile()), today).catch((fault: Error) =>
@@ -39,14 +40,16 @@ export const init: ServerInit = async () => {
 
 const themes = ['light', 'dark'] as const;
 
-/** The theme is known before the first paint: the page never flashes. */
+/** The theme is known before the first paint: the page never flashes. It goes by the clock of this server. */
 const themed: Handle = async ({ event, resolve }) => {
   const asked = event.cookies.get('theme');
   const theme = themes.find((t) => t === asked) ?? 'system';
   event.locals.theme = theme;
   return resolve(event, {
     transformPageChunk: ({ html }) =>
-      html.startsWith('<!doctype') ? html.replace('%theme%', theme) : html,
+      html.startsWith('<!doctype')
+        ? html.replace('%theme%', theme).replace('%clock%', String(clockOffset))
+        : html,
   });
 };
 

@@ -1,3 +1,4 @@
+import { testTime } from '../../../scripts/test-clock.mjs';
 import { machines } from '@tender-crumb/core';
 import { expect } from 'chai';
 import { copyFileSync, mkdirSync } from 'node:fs';
@@ -22,6 +23,8 @@ const formula = {
 describe('a bake that is led', () => {
   const server = new TestServer();
   let formulaId = '';
+  /** Each thing is said a moment after the one before. */
+  let saidSoFar = 0;
   before(async () => {
     await server.start();
     formulaId = (await server.ask('POST', '/api/v1/formulas', formula)).json['id'];
@@ -32,9 +35,9 @@ describe('a bake that is led', () => {
     (await server.ask('POST', '/api/v1/bakes', { formulaId, formulaVersion: 1 })).json['id'];
   const say = (bake: string, ...events: ReadonlyArray<readonly [string, object]>) =>
     server.ask('POST', `/api/v1/bakes/${bake}/events`, {
-      events: events.map(([kind, data], i) => ({
-        id: `${kind}-${i}-${Math.random().toString(36).slice(2)}`,
-        at: new Date(Date.now() + i).toISOString(),
+      events: events.map(([kind, data]) => ({
+        id: `${kind}-${saidSoFar}-${Math.random().toString(36).slice(2)}`,
+        at: testTime((saidSoFar += 1)).toISOString(),
         kind,
         data,
       })),
@@ -56,7 +59,7 @@ describe('a bake that is led', () => {
 
   it('planned and begun it stands there once', async () => {
     const id = await begin();
-    const readyBy = new Date(Date.now() + 86_400_000).toISOString();
+    const readyBy = testTime(86_400_000).toISOString();
     await server.ask('PUT', '/api/v1/plans/p', { version: 0, formulaId, bakeId: id, readyBy });
     const own = (await plans()).filter((p) => p['bakeId'] === id);
     expect(own).to.have.length(1);

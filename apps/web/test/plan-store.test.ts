@@ -1,3 +1,4 @@
+import { testTime } from '../../../scripts/test-clock.mjs';
 import { expect } from 'chai';
 import { copyFileSync, mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
@@ -83,7 +84,7 @@ describe('API of what is planned, and of timers', () => {
     expect((await put('p', { version: 2, ...wish, bakeId: 'bake' })).status).to.equal(200);
     const [plan] = (await plans())['plans'];
     expect(plan.begun.events).to.deep.equal([]);
-    const at = new Date().toISOString();
+    const at = testTime().toISOString();
     await server.ask('POST', '/api/v1/bakes/bake/events', {
       events: [{ id: 'e1', at, kind: 'finished', data: {} }],
     });

@@ -140,7 +140,10 @@ describe('a plan by the clock of the house', () => {
       const event = events.find((e) => e.summary.startsWith(s.label))!;
       expect(event.startDate.toJSDate().getTime(), s.label).to.equal(Date.parse(s.start));
       expect(event.endDate.toJSDate().getTime(), s.label).to.equal(Date.parse(s.end));
-      expect(event.component.getAllSubcomponents('valarm')).to.have.length(1);
+      const [bell, ...others] = event.component.getAllSubcomponents('valarm');
+      expect(others).to.deep.equal([]);
+      const rings = bell!.getFirstPropertyValue('trigger') as ICAL.Time;
+      expect(rings.toJSDate().getTime(), `${s.label}: its bell`).to.equal(Date.parse(s.start));
     }
     expect(calendarOf({ ...plan, steps: [] })).to.equal(undefined);
   });

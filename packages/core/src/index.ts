@@ -65,7 +65,7 @@ export type { Pantry } from './ingredient/pantry.ts';
 export { roles, type Role } from './ingredient/role.ts';
 export { styleIn } from './style/style-figures.ts';
 export { styleIds, styles, type StyleId, type Window } from './style/style.ts';
-export { deviceIds, deviceOf, devices, kneadingOf, type DeviceId } from './machine/device.ts';
+export { deviceIds, devices, kneadingOf, type DeviceId } from './machine/device.ts';
 export { kneadingIds, kneadings, type KneadingId } from './machine/kneading.ts';
 export { departure, nothingLearned, thirstKey, type Belief } from './household/belief.ts';
 export { filledByHabit } from './dough/parameter.ts';
@@ -227,6 +227,8 @@ export { kindOfEvent, teaches, type BakeEvent } from './bake/event.ts';
 export { mixedLines } from './bake/mixed.ts';
 export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake/outcome.ts';
 export { restedFeel, stillToDrink } from './bake/rested-feel.ts';
+export { pokeSays } from './bake/poke-says.ts';
+export { hasDrunk, wetFor } from './bake/touch-moment.ts';
 export { bakeState } from './bake/state.ts';
 export { weighedGrams, weighingList, type WeighingItem } from './bake/weighing-list.ts';
 export { riseClock, riseStanding, type RiseClock, type RiseStanding } from './bake/rise-clock.ts';
@@ -341,6 +343,8 @@ export {
   type Appliance,
   type ApplianceKindId,
 } from './machine/appliance.ts';
+export { deviceFor, type MadeBefore } from './process/device-for.ts';
+export { isUnkneaded } from './process/unkneaded.ts';
 export { stepKinds, type StepKindId } from './process/step-kind.ts';
 export { amountsFor, keptBack, type BreadAmounts } from './schedule/amounts.ts';
 export { breadOf, type Bread } from './schedule/bread.ts';

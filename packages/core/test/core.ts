@@ -316,3 +316,7 @@ export * from '../src/practice/round.ts';
 export * from '../src/practice/signs.ts';
 export * from '../src/practice/course.ts';
 export * from '../src/household/learned-table.ts';
+export * from '../src/process/device-for.ts';
+export * from '../src/process/unkneaded.ts';
+export * from '../src/bake/poke-says.ts';
+export * from '../src/bake/touch-moment.ts';

@@ -34,6 +34,8 @@ export interface LeadFacts {
   readonly shaping: Shaping;
   /** Raw grams of one bread. */
   readonly pieceGrams: number;
+  /** It is stirred together and never kneaded. */
+  readonly unkneaded?: boolean;
   /** How long this dough is worked in that device. */
   readonly mixing: Pick<MixingAdvice, 'minutes' | 'says' | 'tooLong'>;
   /** Things that go in at the signal, by name. */
@@ -107,19 +109,26 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       : []),
   ],
   mix: (f) =>
-    bowl(f)
+    f.unkneaded && bowl(f)
       ? [
           s(
-            'Bring it together, then knead.',
-            `About ${f.mixing.minutes} minutes: ${f.mixing.says}.`,
+            'Stir it together until no dry flour is left, and cover it.',
+            'It is not kneaded: time does that.',
           ),
-          s(
-            'Push it away with the heel of a hand, fold it back, turn it, again.',
-            'Stretching builds the gluten that holds the gas.',
-          ),
-          s('Take no more flour now: look at it first, at the dough check.'),
         ]
-      : machineMix(f),
+      : bowl(f)
+        ? [
+            s(
+              'Bring it together, then knead.',
+              `About ${f.mixing.minutes} minutes: ${f.mixing.says}.`,
+            ),
+            s(
+              'Push it away with the heel of a hand, fold it back, turn it, again.',
+              'Stretching builds the gluten that holds the gas.',
+            ),
+            s('Take no more flour now: look at it first, at the dough check.'),
+          ]
+        : machineMix(f),
   check: ({ check, state }) => [
     s(checkKinds[check].when),
     s(checkKinds[check].touch),
@@ -289,10 +298,14 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
 export const leadOf = (facts: LeadFacts): readonly Sentence[] => leads[facts.step.kind](facts);
 
 /** What ends a step, in words, where its plan has none. */
-export function signOf({ step, style }: Pick<LeadFacts, 'step' | 'style'>): string {
+export function signOf({
+  step,
+  style,
+  unkneaded,
+}: Pick<LeadFacts, 'step' | 'style' | 'unkneaded'>): string {
   if (step.until) return step.until;
   const words: Partial<Record<RunStep['kind'], string>> = {
-    mix: 'smooth, and a piece stretches thin without tearing',
+    mix: unkneaded ? 'no dry flour is left' : 'smooth, and a piece stretches thin without tearing',
     autolyse: 'no dry flour, and it pulls like taffy',
     soak: 'no water stands on it',
     heat: 'its light goes out, and five minutes more',

@@ -92,10 +92,10 @@ export function sideOf(words: readonly OutcomeWord[]): 'tight' | 'loose' | undef
 /**
  * What a bread lost in the oven, as a share of its dough.
  *
- * @returns undefined where it was not weighed twice, or gained
+ * @returns undefined where it was not weighed twice, a weight is no number, or it gained
  * @example bakeLoss({words: [], note: '', before: 800, after: 704}) // .12
  */
 export function bakeLoss({ before, after }: Pick<Outcome, 'before' | 'after'>): number | undefined {
-  if (!before || after === undefined || after > before) return undefined;
+  if (!before || after === undefined || !(after <= before)) return undefined;
   return (before - after) / before;
 }

@@ -8,6 +8,10 @@ interface FirstLoaf {
   readonly name: string;
   readonly style: StyleId;
   readonly notes: string;
+  /** Loaves, rolls, flatbreads: one where absent. */
+  readonly pieces?: number;
+  /** How it is made, where that is not the usual of its kind. */
+  readonly steps?: readonly string[];
   readonly starter?: Amounts;
   readonly dough: Amounts;
 }
@@ -56,7 +60,15 @@ const loaves: readonly FirstLoaf[] = [
   {
     name: 'Plain rolls',
     style: 'rolls',
-    notes: 'Eight rolls; bake at 220 °C for about 15 minutes.',
+    notes: 'Eight rolls of about 100 g.',
+    pieces: 8,
+    steps: [
+      'Knead for 10 minutes.',
+      'Let it rise until doubled.',
+      'Divide into 8 pieces and shape them into rolls.',
+      'Proof until puffy.',
+      'Bake at 220 °C for 15 minutes.',
+    ],
     dough: [
       ['plain-flour', 500],
       ['milk', 150],
@@ -82,7 +94,14 @@ const loaves: readonly FirstLoaf[] = [
   {
     name: 'Hearth loaf without kneading',
     style: 'hearth-white',
-    notes: 'Stir, leave 12 to 18 hours, fold, bake in a hot lidded pot.',
+    notes: 'Time does the kneading: 12 to 18 hours of it.',
+    steps: [
+      'Stir everything together without kneading.',
+      'Let it rise for 12 to 18 hours at room temperature, until doubled.',
+      'Fold it over itself and shape it into a ball.',
+      'Proof for about an hour, until puffy.',
+      'Bake in a hot lidded pot.',
+    ],
     dough: [
       ['bread-flour', 450],
       ['water', 325],
@@ -107,6 +126,7 @@ const loaves: readonly FirstLoaf[] = [
   {
     name: 'Soft flatbreads',
     style: 'flatbread',
+    pieces: 8,
     notes: 'Eight pieces, rested, rolled, two minutes a side in a hot pan.',
     dough: [
       ['plain-flour', 400],
@@ -156,11 +176,13 @@ const lines = (amounts: Amounts) => amounts.map(([ingredient, grams]) => ({ ingr
  * @example firstLoaves.length // 10
  */
 export const firstLoaves: readonly Formula[] = loaves.map(
-  ({ name, style, notes, starter, dough }) =>
+  ({ name, style, notes, pieces, steps, starter, dough }) =>
     completeFormula({
       name,
       style,
       notes,
+      ...(pieces === undefined ? {} : { pieces }),
+      ...(steps ? { steps: steps.map((says) => ({ says })) } : {}),
       stages: [
         ...(starter
           ? [{ id: 's1', kind: 'starter' as const, name: 'Starter', lines: lines(starter) }]

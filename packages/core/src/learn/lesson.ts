@@ -18,7 +18,8 @@ import { bookKey, inView } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 import { isOdd, learnFromTouches, type Touch } from './bowl.ts';
 import { measuredBy, withMeasured, type Measured } from './measure.ts';
-import { deviceOf, type DeviceId } from '../machine/device.ts';
+import type { DeviceId } from '../machine/device.ts';
+import { deviceFor } from '../process/device-for.ts';
 import { learnFromRises } from './rises.ts';
 import { learnFromOutcome } from './outcome-look.ts';
 
@@ -88,7 +89,7 @@ export function learnFromBake(
   given: Household,
   before: Belief,
   bread?: string,
-  device: DeviceId = deviceOf(formula),
+  device: DeviceId = deviceFor(formula),
 ): { belief: Belief; lesson: Lesson } | undefined {
   const state: BakeState = bakeState(events);
   const household = withBaker(given, state.baker);

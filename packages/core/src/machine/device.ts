@@ -30,12 +30,3 @@ export const deviceIds = Object.keys(devices) as DeviceId[];
 /** How a dough is worked in a device, by its id. */
 export const kneadingOf = (device: DeviceId): KneadingId =>
   kneadingIds.find((id) => kneadings[id] === devices[device].kneading)!;
-
-/**
- * In what a formula is made until somebody says otherwise.
- *
- * @example deviceOf({device: 'mixer'}) // 'mixer'
- * @example deviceOf({}) // 'hand'
- */
-export const deviceOf = ({ device }: { readonly device?: string }): DeviceId =>
-  deviceIds.find((d) => d === device) ?? 'hand';

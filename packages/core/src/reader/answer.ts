@@ -40,11 +40,17 @@ export function answerUnread(
     };
   }
   const read = readRecipe(row.text, { ...reader, answers: { [row.text.trim()]: answer } });
-  const [line] = allLines(read.formula);
-  if (!line) {
+  const lines = allLines(read.formula);
+  if (lines.length === 0) {
     return refuse('no-amount', read.unread[0]?.says ?? 'no amount: write how much');
   }
-  return placed(without, { ...line, id: nextLineId(formula) }, row.stage, row.after);
+  let [answered, below] = [without, row.after];
+  for (const line of lines) {
+    const id = nextLineId(answered);
+    answered = placed(answered, { ...line, id }, row.stage, below);
+    below = id;
+  }
+  return answered;
 }
 
 /** Puts a line below another, or at the end of its stage. */

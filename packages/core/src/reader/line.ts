@@ -26,6 +26,8 @@ export type UnreadCode =
 /** Why a line cannot be read, and the words that name something in it. */
 export interface CannotRead extends Refusal<UnreadCode> {
   readonly about?: string;
+  /** A second thing with an amount of its own, as it was written. */
+  readonly beside?: string;
   /** The name that is not known, as it was written. */
   readonly what?: string;
 }
@@ -410,15 +412,18 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
     return unread('negative', 'an amount below zero');
   }
   // "oats, soaked in 150 g water": a second thing with an amount of its own is not a note.
-  const second = [...left, ...after].find((note) => {
-    const inside = /(?:^|\s)((?:\d|[¼½¾⅓⅔]).*)$/.exec(note)?.[1];
-    const read = inside === undefined ? undefined : readAmount(inside, style);
-    return read?.amount.unit && read.rest && matchWithNotes(read.rest, [], words);
+  const [second] = [...left, ...after].flatMap((note) => {
+    const beside = /(?:^|\s)((?:\d|[¼½¾⅓⅔]).*)$/.exec(note)?.[1];
+    const read = beside === undefined ? undefined : readAmount(beside, style);
+    return read?.amount.unit && read.rest && matchWithNotes(read.rest, [], words)
+      ? [{ note, beside: beside! }]
+      : [];
   });
   if (second !== undefined && !starterWord(given)) {
     return {
-      ...unread('several', `“${second}” is a thing of its own: write it on a line of its own`),
+      ...unread('several', `“${second.note}” is a thing of its own: write it on a line of its own`),
       about: what,
+      beside: second.beside,
     };
   }
   const found2 = what ? matchWithNotes(what, [...left, ...after], words) : undefined;

@@ -27,6 +27,7 @@ import { rowsOf, type TextRow } from './rows.ts';
 import { recipesIn } from './several-recipes.ts';
 import { bareHeading, sectionOf } from './section.ts';
 import { starterWord, type StarterWord } from './starter.ts';
+import { unitPattern } from './units.ts';
 import { wordsOf } from './words.ts';
 import { yieldIn, type Yield } from './yield.ts';
 
@@ -106,6 +107,14 @@ const isBinary = (text: string): boolean => {
  */
 const isProse = (text: string): boolean =>
   text.length > 60 && /^\p{L}/u.test(text) && /[^\d]{15}[.!?]["’)]?$/.test(text);
+
+/** A number, however odd, with a unit of weight or measure behind it. */
+const amountAnywhere = new RegExp(
+  String.raw`(?<![\p{L}\d])[\d¼½¾⅓⅔⅛][\p{L}\d.,/¼½¾⅓⅔⅛]*?\s*(?:${unitPattern})(?![\p{L}\d])`,
+  'iu',
+);
+/** What ends the name of a thing that goes into a dough. */
+const foodWord = /\b(?:flour|meal|water|milk|salt|yeast|sugar|butter|oil|oats|starter)$/i;
 
 /** What a stage is called in a sentence, behind its article. */
 const calledOf = ({ name }: { name: string }): string => name.toLowerCase().replace(/^the /, '');
@@ -312,7 +321,26 @@ class Reading {
     };
     this.#stage().lines.push(line);
     this.#lastLine = line.id;
-    this.#say(row, 'line', [line.id]);
+    this.#say(row, 'line', [line.id, ...this.#besideAnswered(row)]);
+  }
+
+  /** "½ cup oats, soaked in ½ cup water": the answer says what the oats are, and the water goes in with them. */
+  #besideAnswered(row: TextRow): string[] {
+    const whole = readLine(row.text, this.#with);
+    if (!('code' in whole) || whole.beside === undefined) return [];
+    const read = readLine(whole.beside, this.#with);
+    if ('code' in read || read.grams === undefined) return [];
+    const line: Line = {
+      id: this.#lineId(),
+      ingredient: read.of.id,
+      grams: read.grams,
+      measured: read.measured,
+      ...(read.spread > 0 ? { spread: read.spread } : {}),
+      asWritten: whole.beside,
+    };
+    this.#stage().lines.push(line);
+    this.#lastLine = line.id;
+    return [line.id];
   }
 
   /** Several things on one row, each with its amount: "1 egg + 1 yolk", "10 g each salt and sugar". */
@@ -461,6 +489,8 @@ class Reading {
   /** A title or the heading of a part. */
   #heading(row: TextRow, next: TextRow | undefined): boolean {
     const { text } = row;
+    // "Butter for greasing": a thing and what it is for is a line of its own, unless it is marked as a heading.
+    if (!row.heading && !/:\s*$/.test(text) && this.#isForOutside(text)) return false;
     // Most rows begin with their amount: those are no headings.
     if (!row.heading && this.#begun && /^[\d½¼¾⅓⅔⅛.]/.test(text) && !/:\s*$/.test(text))
       return false;
@@ -508,6 +538,29 @@ class Reading {
     return true;
   }
 
+  /** A thing in the kitchen, and behind it what it is for that is not the dough. */
+  #isForOutside(text: string): boolean {
+    const thing = /^(.+?)\s+(?:for|to)\s+\p{L}/iu.exec(text)?.[1];
+    return (
+      thing !== undefined &&
+      outsideUse(text) !== undefined &&
+      matchIngredient(thing, this.#with.words) !== undefined
+    );
+  }
+
+  /** An amount stands somewhere in it, whatever its number looks like, beside the name of a thing: "rye flour 400 g". */
+  #hasAmount(text: string): boolean {
+    const amount = amountAnywhere.exec(text);
+    if (!amount) return false;
+    const rest = text
+      .replace(amount[0], ' ')
+      .replace(/[\s,;:()–—-]+/g, ' ')
+      .trim();
+    return (
+      rest === '' || foodWord.test(rest) || matchIngredient(rest, this.#with.words) !== undefined
+    );
+  }
+
   #isTitle(row: TextRow, next: TextRow | undefined, marked: boolean): boolean {
     const { text } = row;
     if (
@@ -523,6 +576,7 @@ class Reading {
     // "A loaf for Sundays" is no amount of one; "500 g flour" is.
     if (amount?.amount.unit) return false;
     if (amount && matchIngredient(amount.rest, this.#with.words)) return false;
+    if (this.#hasAmount(text)) return false;
     if (marked) return true;
     if (matchIngredient(text, this.#with.words) && !row.blankAfter) return false;
     if (starterWord(text) && /\d/.test(text)) return false;

@@ -30,6 +30,8 @@ const cleanedOdd = (text: string): string =>
   text
     .replace(/[\u0000-\u0008\u000b-\u001f\u200b-\u200f\u2028-\u202e\u2060\ufeff\u00ad]/g, '')
     .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000]/g, ' ')
+    // Digits and letters as wide as a Chinese sign.
+    .replace(/[\uff01-\uff5e]/g, (sign) => sign.normalize('NFKC'))
     .replace(/[\u2018\u2019\u201b\u2032`´]/g, '’')
     .replace(/[\u201c\u201d\u201f\u2033]/g, '"')
     .replace(/[‐‑‒﹣－]/g, '-')

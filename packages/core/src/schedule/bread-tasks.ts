@@ -2,6 +2,7 @@ import { isRaisingAgent } from '../ferment/raising-agent.ts';
 import { devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { stepKinds } from '../process/step-kind.ts';
+import { isUnkneaded, stirring } from '../process/unkneaded.ts';
 import { courseTimes, risesInMachine, type Course } from '../course/course.ts';
 import { coreAt, ovenMinutes } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
@@ -99,15 +100,19 @@ function mixed(bread: Bread, chain: TaskChain, ahead: Ahead): Task {
 function kneading(bread: Bread): Stretch {
   const { course } = bread;
   if (course) return clockwork(programmeTime(course));
+  if (isUnkneaded(bread.formula)) return handwork(usualMinutes.weigh.value + stirring.value);
   const { kneading } = devices[bread.device];
   const kneads = saidBy(stepsWritten(bread).mix?.process)?.usual ?? kneading.minutes.value;
   return handwork(usualMinutes.weigh.value + kneads);
 }
 
 /** Whose hands and what device a dough takes hold of while it is worked. */
-function worked({ device, course }: Bread): Partial<Task> {
+function worked({ device, course, formula }: Bread): Partial<Task> {
   if (devices[device].loading === loadingOrders.bowl)
-    return { uses: device === 'mixer' ? [{ resource: 'mixer' }] : [] };
+    return {
+      uses: device === 'mixer' ? [{ resource: 'mixer' }] : [],
+      ...(isUnkneaded(formula) ? { label: 'Weigh and stir' } : {}),
+    };
   return {
     attended: 'start',
     hands: usualMinutes.weigh.value,

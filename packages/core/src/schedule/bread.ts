@@ -13,7 +13,8 @@ import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
 import { measuredOf } from '../household/measured.ts';
 import { frictionOf } from '../household/friction.ts';
-import { deviceOf, kneadingOf, type DeviceId } from '../machine/device.ts';
+import { kneadingOf, type DeviceId } from '../machine/device.ts';
+import { deviceFor } from '../process/device-for.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
 import type { Course } from '../course/course.ts';
 import { isPotBaked } from '../style/baking.ts';
@@ -69,7 +70,7 @@ export function breadOf(
 ): Bread {
   const pantry = pantryIn(household);
   const lines = resolve(formula, pantry);
-  const made = device ?? deviceOf(formula);
+  const made = device ?? deviceFor(formula, {}, household);
   const course = chosen ?? usualCourse(formula, lines, made, household);
   return {
     id,

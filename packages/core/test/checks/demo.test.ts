@@ -1,5 +1,6 @@
 import { demoData, type DemoData } from '../../../../demo/household.ts';
 import { defaultHousehold, learnFromBake, nothingLearned, type Belief } from '../core.ts';
+import { testTime } from '../../../../scripts/test-clock.mjs';
 import { between } from './near.ts';
 
 /** What a bread's bakes showed, in points: each from the fourth on. */
@@ -90,7 +91,7 @@ function heldBackOf({ bakes, formulas, bags, settings }: DemoData, end: Date) {
   return missed;
 }
 
-const today = new Date('2026-11-25');
+const today = testTime();
 const source = 'own choice: as good as the last bake is what a household has without a program';
 
 describe('forecasts of an invented household, whose air, bags and hands the model does not know', () => {

@@ -63,7 +63,6 @@
   $effect(() => bench.receive(data));
   /** Pressed twice, or begun and not heard of, it is one bake. */
   let bakeId = nanoid();
-  let method = $state<DeviceId>('liquids-first');
   let said = $state('');
   let starting = $state(false);
 
@@ -95,7 +94,7 @@
         id: bakeId,
         formulaId: bench.id,
         formulaVersion,
-        method,
+        method: bench.device,
       });
       await goto(`/bake/${begun.id}`);
     } catch (fault) {
@@ -267,6 +266,17 @@
           {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
         </select>
       </label>
+      <label class="flex items-center gap-2"
+        ><span class="quiet">Made in</span>
+        <select
+          class="field max-w-48"
+          value={bench.device}
+          onchange={(e) =>
+            bench.edit({ ...bench.formula, device: e.currentTarget.value as DeviceId })}
+        >
+          {#each deviceIds as id (id)}<option value={id}>{devices[id].label}</option>{/each}
+        </select>
+      </label>
       <Makes {bench} />
       {#if bench.byCup && bench.household.bakers.length > 1}
         <label class="flex items-center gap-2"
@@ -290,14 +300,6 @@
             onpick={(percentages) => bench.settle({ percentages })}
           />
         {/if}
-        <label class="flex items-center gap-2"
-          ><span class="quiet">Loading order</span>
-          <select class="field max-w-48" bind:value={method}>
-            {#each deviceIds as id (id)}
-              <option value={id}>{devices[id].label}</option>
-            {/each}
-          </select>
-        </label>
       {/if}
     </div>
     <Sheet {bench} />

@@ -1,5 +1,6 @@
 import {
   answerUnread,
+  deviceFor,
   evaluate,
   filledByHabit,
   isRefused,
@@ -25,6 +26,7 @@ import {
   type Household,
   type Settings,
   type Correction,
+  type MadeBefore,
   type Taken,
 } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
@@ -45,6 +47,8 @@ export interface Given extends Version {
   readonly belief: Belief;
   /** How much of the bench stands open on this device. */
   readonly opened: Opened;
+  /** In what breads were made here before. */
+  readonly made: MadeBefore;
   /** Who stands at this device, as it was said last. */
   readonly baker?: string | undefined;
 }
@@ -63,6 +67,7 @@ export class Bench {
     const settled = sync.settled(this.#household);
     return withBaker(settled, settled.bakers.find((b) => b.id === this.#baker)?.id);
   });
+  #made = $state.raw<MadeBefore>({});
   opened = $state<Opened>('plain');
   /** Key of the correction that is pointed at. */
   pointedCorrection = $state<string | undefined>();
@@ -80,6 +85,8 @@ export class Bench {
   readonly kitchen = $derived(kitchenOf(this.household, this.belief));
   /** What this bread's style wants, with the household's own figures. */
   readonly style = $derived(styleIn(this.formula.style, this.household.figures));
+  /** In what it is made. */
+  readonly device = $derived(deviceFor(this.formula, this.#made, this.household));
   readonly resolved = $derived(resolve(this.formula, this.pantry));
   readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.formula.style));
   /** The level, where it can be told. */
@@ -99,6 +106,7 @@ export class Bench {
     this.#given = given;
     this.id = given.id;
     this.belief = given.belief;
+    this.#made = given.made;
     this.opened = given.opened;
     this.#baker = given.baker;
     this.#household = given.household;
@@ -123,6 +131,7 @@ export class Bench {
     const { version, formula, household, belief } = given;
     this.#given = given;
     this.#household = household;
+    this.#made = given.made;
     this.belief = belief;
     this.#adoptIfNewer({ version, formula });
   }

@@ -2,7 +2,7 @@ import {
   aheadKindIds,
   aheadKinds,
   aheadOf,
-  deviceOf,
+  deviceFor,
   frictionOf,
   kneadingOf,
   dopingFor,
@@ -169,7 +169,7 @@ export class Leavens {
   /** Warm and fast beside cold and slow. */
   readonly schools = $derived.by(() => {
     const { formula, household, belief } = this.#bench();
-    const { mean } = frictionOf(kneadingOf(deviceOf(formula)), household, belief);
+    const { mean } = frictionOf(kneadingOf(deviceFor(formula, {}, household)), household, belief);
     return warmAndCold(this.lines, this.room, mean, this.#paces, this.#work, this.#model);
   });
 }

@@ -23,6 +23,7 @@
   import type { Feeding } from '../server/store/feedings.ts';
   import { asMass } from '../ui/writing.ts';
   import LeavenForm from './LeavenForm.svelte';
+  import { currentIso, currentMs, currentTime } from '../clock.ts';
 
   let {
     bag,
@@ -42,7 +43,7 @@
     onchange: () => Promise<unknown>;
   } = $props();
 
-  let now = $state.raw(new Date());
+  let now = $state.raw(currentTime());
   let editing = $state(false);
   let fault = $state('');
   let whole = $state(false);
@@ -76,7 +77,10 @@
   let kept = $state('20');
   let ripeAt = $state(
     untrack(() =>
-      fieldOf(DateTime.now().plus({ days: 1 }).set({ hour: 9, minute: 0 }).toISO()!, zone),
+      fieldOf(
+        DateTime.fromMillis(currentMs()).plus({ days: 1 }).set({ hour: 9, minute: 0 }).toISO()!,
+        zone,
+      ),
     ),
   );
   let builds = $state(untrack(() => String(Math.max(1, standing?.feedings ?? 1))));
@@ -109,7 +113,7 @@
     fault = '';
     try {
       await what();
-      now = new Date();
+      now = currentTime();
       await onchange();
     } catch (refusal) {
       fault = `That was not written down: ${(refusal as Error).message}`;
@@ -131,7 +135,7 @@
     }
     void ask(() =>
       api('PUT', `/api/v1/bags/${bag.id}/feedings/${nanoid()}`, {
-        at: new Date().toISOString(),
+        at: currentIso(),
         seed,
         flour,
         water,
@@ -145,7 +149,7 @@
     return ask(() =>
       api('PUT', `/api/v1/bags/${bag.id}/feedings/${id}`, {
         ...rest,
-        peakAt: new Date().toISOString(),
+        peakAt: currentIso(),
       }),
     );
   };

@@ -9,6 +9,7 @@
   import NameField from './NameField.svelte';
   import NumberField from './NumberField.svelte';
   import Pick from './Pick.svelte';
+  import { currentIso } from '../clock.ts';
 
   let {
     bag,
@@ -70,7 +71,7 @@
     // A new bag of so many kilos has them; what cannot be is said at the kilos.
     const full = Math.max(0, numberIn(kilograms) ?? 0) || undefined;
     const held = numberIn(left) ?? (start ? undefined : full);
-    return held === undefined ? undefined : { grams: held * 1000, at: new Date().toISOString() };
+    return held === undefined ? undefined : { grams: held * 1000, at: currentIso() };
   }
 
   const percent = (n: number | undefined) => (n === undefined ? undefined : n / 100);

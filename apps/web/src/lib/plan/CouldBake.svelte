@@ -6,6 +6,7 @@
   import type { Planning } from './planning.svelte.ts';
   import { questionOf } from './question.ts';
   import { timeText } from './when.ts';
+  import { currentTime } from '../clock.ts';
 
   let {
     planning,
@@ -27,7 +28,7 @@
     let gone = false;
     void (async () => {
       for (const { id, formula } of offered) {
-        const question = questionOf(planning.data, new Date());
+        const question = questionOf(planning.data, currentTime());
         const answer = await planBeside({
           ...question,
           bakes: [{ id: 'bread', formula: formula! }],

@@ -6,6 +6,7 @@
   import { aheadSteps } from '@tender-crumb/core';
   import type { Planning } from './planning.svelte.ts';
   import { timeText, untilText } from './when.ts';
+  import { currentIso } from '../clock.ts';
 
   let { planning }: { planning: Planning } = $props();
 
@@ -29,7 +30,7 @@
       ...ripe.map((step) => ({ kind: 'step', data: { step, sense: 'skipped' } })),
     ];
     if (events.length === 0) return;
-    const now = new Date().toISOString();
+    const now = currentIso();
     await api('POST', `/api/v1/bakes/${bake}/events`, {
       events: events.map((e) => ({ at: now, ...e, id: nanoid() })),
     });

@@ -7,6 +7,7 @@
   import { refresh } from '../ui/refresh.ts';
   import { bell } from './bell.svelte.ts';
   import { timeText, untilText } from './when.ts';
+  import { currentMs } from '../clock.ts';
 
   let { timers, now, zone }: { timers: readonly Timer[]; now: Date; zone: string } = $props();
 
@@ -39,7 +40,7 @@
       fault = 'How long? Minutes, or “1 h 30 min”: up to two weeks.';
       return;
     }
-    const dueAt = new Date(Date.now() + length * 60_000).toISOString();
+    const dueAt = new Date(currentMs() + length * 60_000).toISOString();
     const timer = { name: name.trim() || 'Timer', dueAt };
     if (await ask(() => api('PUT', `/api/v1/timers/${nanoid()}`, timer))) name = span = '';
   }

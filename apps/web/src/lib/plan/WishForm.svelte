@@ -5,6 +5,7 @@
   import type { Planning } from './planning.svelte.ts';
   import { momentOfField } from './when.ts';
   import { say, writing } from '../ui/writing.ts';
+  import { currentMs } from '../clock.ts';
 
   let {
     planning,
@@ -19,7 +20,7 @@
 
   const zone = untrack(() => planning.data.zone);
   /** Tomorrow at one: when most people would like bread on the table. */
-  const tomorrow = DateTime.now()
+  const tomorrow = DateTime.fromMillis(currentMs())
     .setZone(zone)
     .plus({ days: 1 })
     .set({ hour: 13, minute: 0 })
@@ -46,7 +47,7 @@
       fault = 'A day and a time of day are wanted there.';
       return;
     }
-    if (at !== undefined && Date.parse(at) < Date.now() - 60_000) {
+    if (at !== undefined && Date.parse(at) < currentMs() - 60_000) {
       fault = 'That time is past already. Choose a later one.';
       return;
     }

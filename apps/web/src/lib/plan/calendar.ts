@@ -34,7 +34,8 @@ export function calendarOf({ steps, bakes }: TimedPlan): string | undefined {
       ]
         .filter(Boolean)
         .join('. '),
-      alarms: [{ action: 'display', description: s.label, trigger: { before: true, minutes: 0 } }],
+      // As a moment: a duration of nothing is written as `-PT`, which is none, and no bell rings.
+      alarms: [{ action: 'display', description: s.label, trigger: Date.parse(s.start) }],
     }));
   if (events.length === 0) return undefined;
   const { error, value } = createEvents(events);

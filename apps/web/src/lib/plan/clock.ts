@@ -11,7 +11,7 @@ export interface Clock {
 /** Days that a plan looks ahead, and one more for what began the evening before. */
 const daysAhead = Math.ceil(longestPlan / (24 * 60)) + 1;
 
-export const isZone = (zone: string): boolean => DateTime.local().setZone(zone).isValid;
+export const isZone = (zone: string): boolean => DateTime.fromMillis(0).setZone(zone).isValid;
 
 /** A clock whose minute 0 is a moment's own minute. */
 export const clockFrom = (moment: string | Date, zone: string): Clock => ({

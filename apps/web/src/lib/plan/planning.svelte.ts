@@ -5,6 +5,7 @@ import type { PlannedBake, PlannedWithBake } from '../server/store/plans.ts';
 import { isTimed, type NoTimedPlan, type TimedPlan, type TimedStep } from './planned.ts';
 import { planBeside } from './planner.ts';
 import { questionOf } from './question.ts';
+import { currentIso, currentMs, currentTime } from '../clock.ts';
 
 /** The clock is looked at so often, ms; a plan follows it in larger steps. */
 const tick = 15_000;
@@ -20,7 +21,7 @@ export class Planning {
   answer = $state.raw<TimedPlan | NoTimedPlan | undefined>();
   /** The last plan that could be made. */
   timed = $state.raw<TimedPlan | undefined>();
-  now = $state.raw(new Date());
+  now = $state.raw(currentTime());
   fault = $state('');
   busy = $state(false);
   #asked = 0;
@@ -41,18 +42,18 @@ export class Planning {
 
   receive(data: PlanData): void {
     this.data = data;
-    this.now = new Date();
+    this.now = currentTime();
     void this.work();
   }
 
   /** Follows the clock; ends when the page goes. */
   follow(): () => void {
-    let planned = Date.now();
+    let planned = currentMs();
     void this.work();
     const timer = setInterval(() => {
-      this.now = new Date();
-      if (Date.now() - planned < planStep) return;
-      planned = Date.now();
+      this.now = currentTime();
+      if (currentMs() - planned < planStep) return;
+      planned = currentMs();
       void this.work();
     }, tick);
     return () => clearInterval(timer);
@@ -135,7 +136,7 @@ export class Planning {
 
   /** A step is done, now; what came before it in its bake was, too, and its way is settled. */
   done(step: TimedStep): Promise<boolean> {
-    const now = new Date().toISOString();
+    const now = currentIso();
     const way = this.timed?.bakes.find((b) => b.id === step.bake)?.way;
     return this.change(step.bake, (plan) => ({
       ...plan,
@@ -156,7 +157,7 @@ export class Planning {
     return this.change(step.bake, (plan) => ({
       ...plan,
       ...(way ? { ways: [way] } : {}),
-      facts: { ...plan.facts, [stepName(step)]: { start: new Date().toISOString() } },
+      facts: { ...plan.facts, [stepName(step)]: { start: currentIso() } },
     }));
   }
 

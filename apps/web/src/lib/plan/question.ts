@@ -28,9 +28,10 @@ function noted(
 
 /** A planned bake with what was noted of it so far, on the plan and in the bake that was begun of it. */
 function wished(plan: PlannedWithBake, data: PlanData): BakeWished[] {
-  const { id, device, roomC, doughC, ripe, readyBy, beginAt, ways, locks, facts } = plan;
+  const { id, roomC, doughC, ripe, readyBy, beginAt, ways, locks, facts } = plan;
   const formula = data.formulas[id];
   if (!formula) return [];
+  const device = plan.device ?? data.devices[id];
   const own = noted(plan, data, data.household);
   const all = { ...facts, ...own.facts };
   return [

@@ -11,6 +11,7 @@
   import NoRise from './NoRise.svelte';
   import WentIn from './WentIn.svelte';
   import { Rescuing, troubles } from './rescuing.svelte.ts';
+  import { currentMs } from '../clock.ts';
 
   let {
     data,
@@ -29,7 +30,7 @@
 
   const since = untrack(() =>
     data.startedAt
-      ? Math.max(0.5, Math.round((Date.now() - Date.parse(data.startedAt)) / 1_800_000) / 2)
+      ? Math.max(0.5, Math.round((currentMs() - Date.parse(data.startedAt)) / 1_800_000) / 2)
       : undefined,
   );
   if (since !== undefined && since < 48) rescue.rise = { ...rescue.rise, hours: since };
@@ -55,7 +56,7 @@
         formulaVersion: version,
         method: 'hand',
       });
-      const now = Date.now();
+      const now = currentMs();
       const events = [
         { kind: 'step', data: { step: 'weigh', sense: 'done' } },
         { kind: 'step', data: { step: 'mix', sense: 'done' } },

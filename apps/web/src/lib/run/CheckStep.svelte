@@ -18,16 +18,25 @@
 </div>
 {#if run.momentMatters}
   <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
-    <span>This flour drinks slowly. You touch it</span>
+    <span>
+      This flour drinks slowly.
+      {#if run.restedSaid === undefined && run.wetFor !== undefined}
+        {run.wetFor < 1
+          ? 'The dough was mixed just now'
+          : `The dough was mixed ${Math.round(run.wetFor)} minutes ago`}{run.rested
+          ? ', so the flour has drunk. Not so?'
+          : ', so the flour is still drinking. Not so?'}
+      {:else}You touch the dough{/if}
+    </span>
     <Either
       label="When you touch it"
       size="large"
-      value={run.rested ? 'rested' : 'mixed'}
+      value={run.restedSaid === undefined ? undefined : run.restedSaid ? 'rested' : 'mixed'}
       choices={[
         ['mixed', 'just mixed'],
         ['rested', 'after 25 minutes’ rest'],
       ]}
-      onpick={(moment) => (run.rested = moment === 'rested')}
+      onpick={(moment) => (run.restedSaid = moment === 'rested')}
     />
   </div>
 {/if}
@@ -48,7 +57,15 @@
   {#if run.feeling !== undefined}
     <p class="big">{stateAt(run.feeling, style).says}</p>
     <div>
-      <button class="knob knob-act knob-large" type="button" onclick={() => run.feel(run.feeling!)}>
+      {#if run.momentMatters && run.rested === undefined}
+        <p class="mb-2 font-semibold">Say above when you touch it: it changes what is right.</p>
+      {/if}
+      <button
+        class="knob knob-act knob-large"
+        type="button"
+        disabled={run.momentMatters && run.rested === undefined}
+        onclick={() => run.feel(run.feeling!)}
+      >
         It feels like this
       </button>
     </div>

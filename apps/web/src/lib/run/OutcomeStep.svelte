@@ -80,7 +80,7 @@
     return value !== undefined && value >= least && value <= most ? '' : text;
   };
   const loss = $derived(
-    bakeLoss({ before: numberOf('weightBefore') ?? 0, after: numberOf('weightAfter') ?? NaN }),
+    bakeLoss({ before: numberOf('weightBefore') ?? 0, after: numberOf('weightAfter') }),
   );
   let fault = $state('');
   const longest = 4000;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { isForecast, pokes, riseOf, type Poke, type RunStep } from '@tender-crumb/core';
+  import { isForecast, pokes, pokeSays, riseOf, type Poke, type RunStep } from '@tender-crumb/core';
   import PokeDrawing from '../drawing/PokeDrawing.svelte';
   import VesselMark from '../drawing/VesselMark.svelte';
   import type { Run } from './run.svelte.ts';
@@ -14,10 +14,10 @@
   const noted = $derived(run.state.rises[rise]);
   const poked = $derived(run.state.pokes.findLast((p) => p.rise === rise));
 
-  const answers: Record<Poke, { label: string; says: string }> = {
-    'at-once': { label: 'back at once', says: 'Not yet: look again in a quarter of an hour.' },
-    slowly: { label: 'comes back slowly', says: 'It is ready: into the oven.' },
-    stays: { label: 'the dent stays', says: 'Bake it now: it has gone over a little.' },
+  const answers: Record<Poke, string> = {
+    'at-once': 'back at once',
+    slowly: 'comes back slowly',
+    stays: 'the dent stays',
   };
   const senses = { 'not-yet': 'not yet', there: 'ready', past: 'gone over' } as const;
 
@@ -79,13 +79,13 @@
             onclick={() => run.say('poked', { rise, answer: poke })}
           >
             <PokeDrawing {poke} />
-            <span>{answers[poke].label}</span>
+            <span>{answers[poke]}</span>
           </button>
         </li>
       {/each}
     </ul>
     {#if poked}<p class="mt-2 text-lg font-semibold" role="status">
-        {answers[poked.answer].says}
+        {pokeSays(rise, poked.answer)}
       </p>{/if}
   </section>
 

@@ -62,6 +62,9 @@
   );
   $effect(() => run.receive({ ...data, ...data.bake }));
   const planning = untrack(() => new Planning(data.plan, refresh));
+  $effect(() => {
+    run.clock = planning.now.toISOString();
+  });
   const planId = $derived(data.plan.plans.find((p) => p.bakeId === run.id)?.id ?? run.id);
   // What was tapped here moves the plan before the server has heard of it.
   /** What of it a plan goes by: a thing that is weighed moves nothing. */

@@ -7,6 +7,7 @@
   import { sync } from '../sync/sync.svelte.ts';
   import { refresh } from '../ui/refresh.ts';
   import OutcomeStep from './OutcomeStep.svelte';
+  import { currentIso } from '../clock.ts';
 
   let { bake }: { bake: { id: string; formulaName: string; events: readonly BakeEvent[] } } =
     $props();
@@ -33,7 +34,7 @@
 
   function finish(outcome: Outcome) {
     if (state.finishedAt) return;
-    const at = new Date().toISOString();
+    const at = currentIso();
     const events = [
       { id: nanoid(), at, kind: 'outcome', data: outcome },
       { id: nanoid(), at, kind: 'finished', data: {} },

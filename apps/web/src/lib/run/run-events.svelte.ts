@@ -3,6 +3,7 @@ import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { bakeLane, eventEntry } from '../sync/kinds.ts';
 import { sync } from '../sync/sync.svelte.ts';
+import { currentIso } from '../clock.ts';
 
 type EventOf<Kind extends BakeEvent['kind']> = Extract<BakeEvent, { kind: Kind }>;
 
@@ -13,9 +14,11 @@ const tapId = 21;
 export class RunEvents {
   readonly id: string;
   events = $state.raw<readonly BakeEvent[]>([]);
-  /** What this browser has said and the server has not acknowledged. */
+  /** What this browser has said and the server has not acknowledged; what is being kept just now is among it. */
   readonly waiting = $derived.by(
-    () => sync.standing.waiting.filter((e) => e.lane === bakeLane(this.id)).length,
+    () =>
+      sync.standing.keeping +
+      sync.standing.waiting.filter((e) => e.lane === bakeLane(this.id)).length,
   );
   /** It cannot go out just now; what is so, stands above the page. */
   readonly stuck = $derived.by(() => this.waiting > 0 && sync.isStuck);
@@ -89,7 +92,7 @@ export class RunEvents {
   /** Later than every event so far, whatever this tablet's clock says of the other's. */
   #now(): string {
     const last = this.events.reduce((latest, e) => (e.at > latest ? e.at : latest), '');
-    const now = new Date().toISOString();
+    const now = currentIso();
     return now > last ? now : new Date(Date.parse(last) + 1).toISOString();
   }
 }

@@ -7,9 +7,11 @@ import {
   choicesFor,
   courseTimes,
   filledByHabit,
+  hasDrunk,
   householdOn,
   isRefused,
   isRise,
+  isUnkneaded,
   kindOfEvent,
   kitchenOf,
   lookInto,
@@ -36,6 +38,7 @@ import {
   sumGrams,
   tellingDifference,
   usualShaping,
+  wetFor,
   weighingList,
   withBaker,
   windowIn,
@@ -52,6 +55,7 @@ import {
   type WeighingItem,
 } from '@tender-crumb/core';
 import { rememberBaker } from '../bake/baker-here.ts';
+import { currentIso } from '../clock.ts';
 import { RunEvents } from './run-events.svelte.ts';
 
 /** What a bake's page is given. */
@@ -127,10 +131,17 @@ export class Run extends RunEvents {
   readonly momentMatters = $derived(
     this.level !== undefined && stillToDrink(this.level) >= tellingDifference,
   );
-  rested = $state(true);
+  /** What the clock says; the page moves it. ISO moment. */
+  clock = $state(currentIso());
+  /** When the touch is, as the baker said; nothing is chosen for anybody. */
+  restedSaid = $state<boolean | undefined>();
+  /** Minutes for which the flour has been wet, by what was tapped. */
+  readonly wetFor = $derived.by(() => wetFor(this.steps, this.clock));
+  /** Whether the flour has drunk by now: as the baker says, else by the time since mixing. */
+  readonly rested = $derived(this.restedSaid ?? hasDrunk(this.wetFor));
   /** The forecast for the moment of the touch. */
   readonly forecast = $derived.by(() => {
-    if (!this.level || !this.momentMatters || this.rested) return this.level;
+    if (!this.level || !this.momentMatters || this.rested !== false) return this.level;
     const { early, points, low, high } = this.level;
     return { points: early, low: low + early - points, high: high + early - points };
   });
@@ -227,6 +238,7 @@ export class Run extends RunEvents {
       style: this.formula.style,
       device: this.method,
       check: this.checkKind,
+      unkneaded: isUnkneaded(this.formula),
       state: this.state,
       shaping: this.shaping,
       pieceGrams: this.doughGrams / this.loaves,
@@ -238,7 +250,7 @@ export class Run extends RunEvents {
     });
   }
   sign(step: RunStep): string {
-    return signOf({ step, style: this.formula.style });
+    return signOf({ step, style: this.formula.style, unkneaded: isUnkneaded(this.formula) });
   }
   cautions(step: RunStep, hours?: number) {
     const place = this.ovenPlace;
@@ -332,7 +344,12 @@ export class Run extends RunEvents {
   }
 
   feel(points: number): void {
-    this.say('felt', { points, ...(this.momentMatters ? { rested: this.rested } : {}) });
+    this.say('felt', {
+      points,
+      ...(this.momentMatters && this.rested !== undefined ? { rested: this.rested } : {}),
+    });
+    // Where the clock tells, it tells the next touch too; else the answer stands.
+    if (this.wetFor !== undefined) this.restedSaid = undefined;
     this.feeling = undefined;
   }
 

@@ -1,7 +1,14 @@
-import type { Belief, Formula, Household } from '@tender-crumb/core';
+import {
+  deviceFor,
+  type Belief,
+  type DeviceId,
+  type Formula,
+  type Household,
+} from '@tender-crumb/core';
 import { localZone } from './day.ts';
 import type { Database } from './database/open.ts';
 import { readFormula } from './store/formulas.ts';
+import { madeBefore } from './store/made-before.ts';
 import { readBelief, readHousehold } from './store/household.ts';
 import { plansWithBakes, type PlannedWithBake } from './store/plans.ts';
 import { listTimers, type Timer } from './store/timers.ts';
@@ -11,6 +18,8 @@ export interface PlanData {
   readonly plans: readonly PlannedWithBake[];
   /** By planned bake: as it was begun, else as it stands. */
   readonly formulas: Readonly<Record<string, Formula>>;
+  /** By planned bake: in what it is made where the plan does not say. */
+  readonly devices: Readonly<Record<string, DeviceId>>;
   readonly household: Household;
   readonly belief: Belief;
   readonly zone: string;
@@ -24,15 +33,18 @@ export async function readPlanData(db: Database): Promise<PlanData> {
     readBelief(db),
     listTimers(db),
   ]);
-  const formulas = await Promise.all(
+  const found = await Promise.all(
     plans.map(async ({ id, formulaId, begun }) => {
       const stored = await readFormula(db, formulaId, begun?.formulaVersion);
-      return stored ? ([[id, stored.formula]] as const) : [];
+      if (!stored) return [];
+      const made = await madeBefore(db, formulaId);
+      return [{ id, formula: stored.formula, device: deviceFor(stored.formula, made, household) }];
     }),
   );
   return {
     plans,
-    formulas: Object.fromEntries(formulas.flat()),
+    formulas: Object.fromEntries(found.flat().map((f) => [f.id, f.formula])),
+    devices: Object.fromEntries(found.flat().map((f) => [f.id, f.device])),
     household,
     belief,
     zone: household.zone ?? localZone(),

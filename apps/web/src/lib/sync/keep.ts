@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { nanoid } from 'nanoid';
 import { isEntry, type Entry, type NewEntry, type SetAside } from './entry.ts';
+import { currentIso, currentMs } from '../clock.ts';
 
 interface Shape extends DBSchema {
   waiting: { key: string; value: Entry; indexes: { seq: number } };
@@ -52,7 +53,7 @@ export class Keep {
 
   /** Keeps something; what stood under its key gives way. */
   async put(given: NewEntry): Promise<Entry> {
-    const made = { ...given, rev: nanoid(), at: new Date().toISOString() };
+    const made = { ...given, rev: nanoid(), at: currentIso() };
     try {
       const db = await this.#open;
       if (db) {
@@ -90,7 +91,7 @@ export class Keep {
 
   async #setStrangeAside(value: unknown): Promise<void> {
     const key = String((value as { key?: unknown }).key ?? '');
-    const at = new Date().toISOString();
+    const at = currentIso();
     const entry = { key, lane: '', kind: '', body: value, seq: 0, rev: '', at };
     await this.setAside(entry, 'What this browser kept here cannot be understood any more.');
     const db = await this.#open;
@@ -117,7 +118,7 @@ export class Keep {
 
   /** Puts out of the way what the server would not take. */
   async setAside(entry: Entry, why: string): Promise<void> {
-    const aside: SetAside = { id: nanoid(), entry, why, at: new Date().toISOString() };
+    const aside: SetAside = { id: nanoid(), entry, why, at: currentIso() };
     try {
       const db = await this.#open;
       if (!db) throw new Error('no storage');
@@ -147,7 +148,7 @@ export class Keep {
       const db = await this.#open;
       if (!db) return;
       const tx = db.transaction('texts', 'readwrite');
-      void tx.store.put({ key, value, at: new Date().toISOString() });
+      void tx.store.put({ key, value, at: currentIso() });
       tx.commit();
       await tx.done;
     } catch {
@@ -173,7 +174,7 @@ export class Keep {
    *
    * @param forMs how long; a longer one that stands there was written under another clock
    */
-  async lease(owner: string, forMs: number, now = Date.now()): Promise<boolean> {
+  async lease(owner: string, forMs: number, now = currentMs()): Promise<boolean> {
     const db = await this.#open;
     if (!db) return true;
     try {

@@ -18,6 +18,8 @@ export interface Outcome {
 /** Where things stand, for the page. */
 export interface Standing {
   readonly waiting: readonly Entry[];
+  /** Given to this page and not kept yet: for a moment it stands nowhere else. */
+  readonly keeping: number;
   readonly aside: readonly SetAside[];
   /** The server does not answer, or says that it cannot just now. */
   readonly away: boolean;
@@ -57,6 +59,7 @@ const standBackMs = 700;
 /** Nothing waits and nothing is wrong: so it is until the browser's storage was looked at. */
 export const nothingWaits: Standing = {
   waiting: [],
+  keeping: 0,
   aside: [],
   away: false,
   why: '',
@@ -131,9 +134,18 @@ export class Outbox {
 
   /** Keeps something, and leaves it to whoever gave it when it is to go. */
   async hold(entry: NewEntry): Promise<Entry> {
-    const kept = await this.keep.put(entry);
-    await this.#look();
-    return kept;
+    return this.#kept(entry);
+  }
+
+  async #kept(entry: NewEntry): Promise<Entry> {
+    this.#becomes({ keeping: this.#standing.keeping + 1 });
+    try {
+      const kept = await this.keep.put(entry);
+      await this.#look();
+      return kept;
+    } finally {
+      this.#becomes({ keeping: this.#standing.keeping - 1 });
+    }
   }
 
   /** Keeps something and sends it. */
@@ -159,8 +171,7 @@ export class Outbox {
     });
     const timer = setTimeout(() => tell(undefined), forMs);
     try {
-      await this.keep.put(entry);
-      await this.#look();
+      await this.#kept(entry);
       void this.flush();
       return await told;
     } finally {

@@ -38,7 +38,7 @@ class Sync {
   }
 
   /** What was settled, with what was settled here and is not there yet. */
-  settled<S extends Settings>(settings: S): S {
+  settled<S extends Partial<Settings>>(settings: S): S {
     if (this.#patches.length === 0) return settings;
     return this.#patches.reduce<S>((s, patch) => apply(s, patch), structuredClone(settings));
   }

@@ -9,7 +9,8 @@
     onpick,
   }: {
     label: string;
-    value: T;
+    /** None is pressed where it is undefined. */
+    value: T | undefined;
     choices: ReadonlyArray<readonly [value: T, name: string]>;
     /** `large` is for floury hands. */
     size?: 'small' | 'large';
@@ -22,7 +23,7 @@
   type="single"
   class="either either-{size}"
   aria-label={label}
-  bind:value={() => value as string, (picked) => picked && onpick(picked as T)}
+  bind:value={() => value ?? '', (picked) => picked && onpick(picked as T)}
 >
   {#each choices as [id, name] (id)}
     <ToggleGroup.Item value={id}>{name}</ToggleGroup.Item>

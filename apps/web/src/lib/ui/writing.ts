@@ -9,9 +9,11 @@ import {
   written,
   type Writing,
 } from '@tender-crumb/core';
+import { sync } from '../sync/sync.svelte.ts';
 
-/** How the household in front of the screen writes numbers. */
-export const writing = (): Writing => (page.data['writing'] as Writing | undefined) ?? plainWriting;
+/** How the household in front of the screen writes numbers; what was settled here and is on its way counts already. */
+export const writing = (): Writing =>
+  sync.settled({ writing: (page.data['writing'] as Writing | undefined) ?? plainWriting }).writing;
 
 /** A text of the core's, in the household's units. What a baker wrote does not go through here. */
 export const say = (text: string): string => written(text, writing());

@@ -5,6 +5,7 @@
   import { timeText } from '$lib/plan/when.ts';
   import PlanView from '$lib/plan/PlanView.svelte';
   import type { PageProps } from './$types';
+  import { currentTime } from '$lib/clock.ts';
 
   let { data }: PageProps = $props();
 
@@ -37,7 +38,7 @@
           href="/bake/{bake.id}"
         >
           <b class="text-lg">{bake.formulaName}</b>
-          <span class="quiet">begun {timeText(bake.startedAt, data.plan.zone, new Date())}</span>
+          <span class="quiet">begun {timeText(bake.startedAt, data.plan.zone, currentTime())}</span>
         </a>
       </li>
     {/each}

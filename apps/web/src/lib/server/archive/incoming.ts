@@ -26,7 +26,8 @@ const folderOf = (database: string): string => join(dirname(database), 'incoming
 const zipOf = (database: string, id: string): string => join(folderOf(database), `${id}.zip`);
 const unpackedOf = (database: string, id: string): string => join(folderOf(database), id);
 
-/** Lets go of what was sent long ago. */
+/** Lets go of what was sent long ago: by the machine's clock, which the files' times are of. */
+// eslint-disable-next-line no-restricted-syntax
 function tidy(database: string, now = Date.now()): void {
   const folder = folderOf(database);
   if (!existsSync(folder)) return;

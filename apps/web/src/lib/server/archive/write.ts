@@ -14,6 +14,7 @@ import {
   type ArchiveTableName,
   type Row,
 } from './tables.ts';
+import { currentTime } from '../../clock.ts';
 
 /** Rows that are in memory at once. */
 const pageOf = 250;
@@ -93,7 +94,7 @@ async function* entries(
 export function archiveStream(
   db: Database,
   photos: string,
-  now = new Date(),
+  now = currentTime(),
 ): ReadableStream<Uint8Array> {
   const source = entries(db, photos, now.toISOString());
   let ready: Uint8Array[] = [];

@@ -274,9 +274,7 @@ export const bakeBody = Joi.object<NewBake>({
     then: Joi.forbidden(),
     otherwise: Joi.string().trim().min(1).max(formatLimits.name).required(),
   }),
-  method: Joi.string()
-    .valid(...deviceIds)
-    .default('hand'),
+  method: Joi.string().valid(...deviceIds),
   baker: Joi.string().min(1).max(80),
   startedAt: instant,
 }).required();

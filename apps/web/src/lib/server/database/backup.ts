@@ -11,6 +11,7 @@ import {
 import { basename, dirname, join } from 'node:path';
 import { StorageFault } from './fault.ts';
 import { openHandle } from './handle.ts';
+import { currentTime } from '../../clock.ts';
 
 /** Why a copy was made: it stands in its name. */
 export type BackupReason = 'nightly' | 'by-hand' | 'before-change' | 'replaced';
@@ -168,7 +169,7 @@ export function contentsOf(file: string): BackupContents {
 }
 
 /** Makes a copy in the folder of copies. */
-export function backUp(file: string, reason: BackupReason, at = new Date()): string {
+export function backUp(file: string, reason: BackupReason, at = currentTime()): string {
   const folder = backupFolder(file);
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const to = join(folder, freeBackupName(folder, reason, at));
@@ -215,7 +216,7 @@ export function toThin(backups: readonly Backup[]): Backup[] {
 }
 
 /** Makes tonight's copy and lets go of those that are old. */
-export function backUpNightly(file: string, at = new Date()): string {
+export function backUpNightly(file: string, at = currentTime()): string {
   const made = backUp(file, 'nightly', at);
   for (const { file: old } of toThin(listBackups(backupFolder(file)))) {
     if (old !== made) rmSync(old, { force: true });
@@ -225,7 +226,7 @@ export function backUpNightly(file: string, at = new Date()): string {
 }
 
 /** Whether a file has no nightly copy of this day yet, whatever other days its copies say. */
-export const nightIsDue = (file: string, now = new Date()): boolean =>
+export const nightIsDue = (file: string, now = currentTime()): boolean =>
   !listBackups(backupFolder(file)).some(
     (b) => b.reason === 'nightly' && dayOf(b.at) === dayOf(now.toISOString()),
   );
@@ -237,7 +238,7 @@ export const nightIsDue = (file: string, now = new Date()): boolean =>
  * @returns where the file that was replaced stands now
  * @throws StorageFault `damaged` where the copy is not whole; nothing is changed then
  */
-export function restoreBackup(from: string, file: string, at = new Date()): string | undefined {
+export function restoreBackup(from: string, file: string, at = currentTime()): string | undefined {
   checkWhole(from);
   const folder = backupFolder(file);
   mkdirSync(folder, { recursive: true, mode: 0o700 });

@@ -2,6 +2,7 @@ import { sql, type Kysely, type Migration } from 'kysely';
 import { StorageFault } from './fault.ts';
 import { openHandle } from './handle.ts';
 import type { Schema } from './schema.ts';
+import { currentIso } from '../../clock.ts';
 
 /** Where the names of the changes that a file has been through are kept. */
 const table = 'kysely_migration';
@@ -53,7 +54,7 @@ export async function migrate(
       .execute();
     for (const name of names) {
       await known[name]!.up(tx);
-      const at = new Date().toISOString();
+      const at = currentIso();
       await sql`insert into ${sql.table(table)} (name, timestamp) values (${name}, ${at})`.execute(
         tx,
       );

@@ -1,5 +1,6 @@
 import {
   bakeState,
+  deviceFor,
   forBread,
   forecastOf,
   kitchenNow,
@@ -15,6 +16,8 @@ import { selectBakes, stored, type BakeWithEvents, type StoredBake } from './bak
 import { readFormula, type Page } from './formulas.ts';
 import { readBelief, readHousehold } from './household.ts';
 import { keepKitchen } from './kitchens.ts';
+import { madeBefore } from './made-before.ts';
+import { currentIso } from '../../clock.ts';
 
 export interface NewBake {
   readonly id?: string;
@@ -22,7 +25,8 @@ export interface NewBake {
   readonly formulaVersion?: number;
   /** Of a bread that has no formula here. */
   readonly name?: string;
-  readonly method: DeviceId;
+  /** In what it is made; as {@link deviceFor} has it where absent. */
+  readonly method?: DeviceId;
   /** Who stands at the bowl; the usual one where absent. */
   readonly baker?: string;
   readonly startedAt?: string;
@@ -58,7 +62,7 @@ export async function startBake(
         there.name === name;
       return same ? { id } : 'another';
     }
-    const startedAt = bake.startedAt ?? new Date().toISOString();
+    const startedAt = bake.startedAt ?? currentIso();
     const now = await readHousehold(tx, new Date(startedAt));
     // A device may remember one who is gone.
     const baker = now.bakers.find((b) => b.id === bake.baker)?.id;
@@ -73,7 +77,9 @@ export async function startBake(
         formula_id: formulaId,
         formula_version: formulaVersion,
         name,
-        method: bake.method,
+        method:
+          bake.method ??
+          (baked ? deviceFor(baked.formula, await madeBefore(tx, baked.id), household) : 'hand'),
         started_at: startedAt,
         day: dayAt(new Date(startedAt)),
         kitchen_id: await keepKitchen(tx, kitchenNow(household, baked?.formula)),

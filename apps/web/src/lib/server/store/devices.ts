@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { inTransaction, type Database } from '../database/open.ts';
 import type { KitchenKey } from '../gate/cookie.ts';
+import { currentIso, currentTime } from '../../clock.ts';
 
 /** A device that was let in. */
 export interface Device {
@@ -54,7 +55,7 @@ export async function readDevice(db: Database, id: string): Promise<Device | und
 
 /** Lets a device in; undefined where there are too many. */
 export async function addDevice(db: Database, name: string): Promise<Device | undefined> {
-  const now = new Date().toISOString();
+  const now = currentIso();
   const row = { id: randomBytes(12).toString('hex'), name, paired_at: now, seen_at: now };
   return inTransaction(db, async (tx) => {
     if ((await listDevices(tx)).length >= mostDevices) return undefined;
@@ -86,7 +87,7 @@ export async function forgetDevice(db: Database, id: string): Promise<boolean> {
 }
 
 /** Notes that a device was here, once an hour at most. */
-export async function seeDevice(db: Database, device: Device, now = new Date()): Promise<void> {
+export async function seeDevice(db: Database, device: Device, now = currentTime()): Promise<void> {
   if (Math.abs(now.getTime() - Date.parse(device.seenAt)) < 3_600_000) return;
   await inTransaction(db, async (tx) => {
     await tx

@@ -2,6 +2,7 @@ import type { Formula } from '@tender-crumb/core';
 import type { Database } from '../database/open.ts';
 import { formulaOf } from './formula-body.ts';
 import type { SavedBy } from './formulas.ts';
+import { currentIso } from '../../clock.ts';
 
 /** Most refused copies of one formula that are kept; beyond it the oldest goes. */
 export const mostAside = 50;
@@ -12,7 +13,7 @@ export async function keepAside(
   id: string,
   basedOn: number,
   body: string,
-  { at = new Date().toISOString(), device, draft }: SavedBy,
+  { at = currentIso(), device, draft }: SavedBy,
 ): Promise<string> {
   const known = await tx
     .selectFrom('formula_aside')

@@ -3,6 +3,7 @@ import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 import { keepAside } from './formula-asides.ts';
 import { formulaOf } from './formula-body.ts';
+import { currentIso } from '../../clock.ts';
 
 export interface StoredFormula {
   readonly id: string;
@@ -203,7 +204,7 @@ async function insertFormula(
   tx: Database,
   id: string,
   formula: Formula,
-  { at = new Date().toISOString(), device, draft }: SavedBy,
+  { at = currentIso(), device, draft }: SavedBy,
 ): Promise<void> {
   await tx
     .insertInto('formula')
@@ -226,7 +227,7 @@ async function insertVersion(
   id: string,
   version: number,
   formula: Formula,
-  { at = new Date().toISOString(), device, draft }: SavedBy,
+  { at = currentIso(), device, draft }: SavedBy,
 ): Promise<void> {
   await tx
     .insertInto('formula_version')
@@ -298,7 +299,7 @@ export async function saveFormula(
       return { outcome: 'stale', current, aside: await keepAside(tx, id, basedOn, body, by) };
     }
     const version = current.version + 1;
-    const at = by.at ?? new Date().toISOString();
+    const at = by.at ?? currentIso();
     await insertVersion(tx, id, version, formula, { ...by, at });
     await tx
       .updateTable('formula')
@@ -326,7 +327,7 @@ export const standOnShelf = (db: Database, id: string, stands: boolean): Promise
   inTransaction(db, async (tx) => {
     const { numUpdatedRows } = await tx
       .updateTable('formula')
-      .set({ off_shelf_at: stands ? null : new Date().toISOString() })
+      .set({ off_shelf_at: stands ? null : currentIso() })
       .where('id', '=', id)
       .executeTakeFirst();
     return numUpdatedRows > 0n;

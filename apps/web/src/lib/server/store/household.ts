@@ -12,6 +12,7 @@ import { dayAt } from '../day.ts';
 import { listBags } from './bags.ts';
 import { wantLearning } from './learning.ts';
 import { listOwn } from './own.ts';
+import { currentTime } from '../../clock.ts';
 
 const key = 'household';
 
@@ -26,7 +27,7 @@ export async function readSettings(db: Database): Promise<Settings> {
 }
 
 /** The household: what it settled and what stands in its pantry, today. */
-export async function readHousehold(db: Database, now = new Date()): Promise<Household> {
+export async function readHousehold(db: Database, now = currentTime()): Promise<Household> {
   const [settings, own, bags] = await Promise.all([readSettings(db), listOwn(db), listBags(db)]);
   const figures = soundFigures([...catalogue, ...own], settings.figures);
   return { ...settings, figures, own, bags, today: dayAt(now) };

@@ -3,6 +3,7 @@ import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Picture } from '../boundary/picture.ts';
 import { inTransaction, type Database } from '../database/open.ts';
+import { currentIso } from '../../clock.ts';
 
 /** A photo of a bake. */
 export interface Photo {
@@ -71,7 +72,7 @@ export async function keepPhoto(
         id: photo.id,
         bake_id: photo.bakeId,
         step: photo.step,
-        at: new Date().toISOString(),
+        at: currentIso(),
         width,
         height,
         bytes: kept.byteLength,

@@ -2,6 +2,7 @@ import { mostBreads, type BakeEvent, type DeviceId, type WayId } from '@tender-c
 import { inTransaction, type Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
 import { listBakes, readBake } from './bakes.ts';
+import { currentIso, currentTime } from '../../clock.ts';
 
 /** What is wished of a bake that is planned, and what was done of it. Moments are ISO texts. */
 export interface PlannedBody {
@@ -71,7 +72,7 @@ export async function isWatched(db: Database): Promise<boolean> {
   if (plan && (await listPlans(db)).length > 0) return true;
   if ((await db.selectFrom('timer').select('id').limit(1).executeTakeFirst()) !== undefined)
     return true;
-  return (await underWay(db, new Date())).length > 0;
+  return (await underWay(db, currentTime())).length > 0;
 }
 
 /** A bake that nobody has touched for so long is forgotten, and stands on no line of time, ms. */
@@ -92,7 +93,10 @@ async function underWay(db: Database, now: Date) {
  * What is planned with what was noted of the bakes that have begun. A bake that was begun without a plan stands
  * among them, under its own id.
  */
-export async function plansWithBakes(db: Database, now = new Date()): Promise<PlannedWithBake[]> {
+export async function plansWithBakes(
+  db: Database,
+  now = currentTime(),
+): Promise<PlannedWithBake[]> {
   const plans = await listPlans(db);
   const planned = await Promise.all(
     plans.map(async (plan): Promise<PlannedWithBake> => {
@@ -174,7 +178,7 @@ export async function savePlan(
     else {
       await tx
         .insertInto('planned_bake')
-        .values({ id, ...row, made_at: new Date().toISOString() })
+        .values({ id, ...row, made_at: currentIso() })
         .execute();
     }
     return { outcome: 'saved', plan: ofRow({ id, ...row }) };

@@ -1,4 +1,5 @@
 import { inTransaction, type Database } from '../database/open.ts';
+import { currentIso } from '../../clock.ts';
 
 /** A timer by its name. The moment is an ISO text. */
 export interface Timer {
@@ -26,7 +27,7 @@ export const setTimer = (db: Database, { id, name, dueAt }: Timer): Promise<void
     const row = { name, due_at: dueAt };
     await tx
       .insertInto('timer')
-      .values({ id, ...row, made_at: new Date().toISOString() })
+      .values({ id, ...row, made_at: currentIso() })
       .onConflict((c) => c.column('id').doUpdateSet(row))
       .execute();
   });

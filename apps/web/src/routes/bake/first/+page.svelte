@@ -7,6 +7,7 @@
   import Explain from '$lib/ui/Explain.svelte';
   import { asMass, say } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
+  import { currentIso } from '$lib/clock.ts';
 
   let { data }: PageProps = $props();
 
@@ -47,9 +48,7 @@
         method: 'hand',
       });
       await api('POST', `/api/v1/bakes/${bake.id}/events`, {
-        events: [
-          { id: 'guided', at: new Date().toISOString(), kind: 'guided', data: { on: true } },
-        ],
+        events: [{ id: 'guided', at: currentIso(), kind: 'guided', data: { on: true } }],
       });
       await goto(`/bake/${bake.id}`);
     } catch (refusal) {

@@ -4,6 +4,7 @@ import { bakerCookie } from '$lib/bake/baker-here.ts';
 import { openedIn } from '$lib/bench/open.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { lastFelt } from '$lib/server/store/bakes.ts';
+import { madeBefore } from '$lib/server/store/made-before.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
 import { listAside } from '$lib/server/store/formula-asides.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
@@ -13,11 +14,12 @@ export const load: PageServerLoad = async ({ params, cookies }) => {
   const db = await kitchen();
   const found = await readFormula(db, params.id);
   if (!found) error(404, 'There is no such formula on the shelf.');
-  const [household, { belief }, felt, aside] = await Promise.all([
+  const [household, { belief }, felt, aside, made] = await Promise.all([
     readHousehold(db),
     readBelief(db),
     lastFelt(db, [params.id]),
     listAside(db, params.id),
+    madeBefore(db, params.id),
   ]);
   const opened = openedIn(cookies.get('bench'));
   return {
@@ -28,5 +30,6 @@ export const load: PageServerLoad = async ({ params, cookies }) => {
     baker: cookies.get(bakerCookie),
     older: felt.get(params.id) ?? [],
     aside,
+    made,
   };
 };

@@ -13,6 +13,7 @@ import { route } from '$lib/server/route.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import { localZone } from '$lib/server/day.ts';
+import { currentIso } from '$lib/clock.ts';
 
 /** Plans bakes: for formulas that are sent, or that stand here, in this household. */
 export const POST = route(async ({ request }) => {
@@ -47,7 +48,7 @@ export const POST = route(async ({ request }) => {
   const { now, zone, asleep, away, power, resources } = asked;
   const week = household.week;
   const question: Question = {
-    now: now ?? new Date().toISOString(),
+    now: now ?? currentIso(),
     zone: zone ?? household.zone ?? localZone(),
     bakes: wished,
     week: {

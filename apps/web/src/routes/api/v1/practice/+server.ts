@@ -5,12 +5,13 @@ import { practiceBody } from '$lib/server/boundary/practice-schema.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
 import { forgetPractised, keepPractised, practised } from '$lib/server/store/practice.ts';
+import { currentIso } from '$lib/clock.ts';
 
 export const GET = route(async () => json({ called: await practised(await kitchen()) }));
 
 export const POST = route(async ({ request }) => {
   const round = check(practiceBody, await readJson(request), 'body');
-  await keepPractised(await kitchen(), { ...round, at: new Date().toISOString() });
+  await keepPractised(await kitchen(), { ...round, at: currentIso() });
   return json({ id: round.id }, { status: 201 });
 });
 

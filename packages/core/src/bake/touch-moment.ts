@@ -1,0 +1,37 @@
+import { commonPractice, figure } from '../figure/figure.ts';
+import type { RunStep } from './run-steps.ts';
+
+/** Minutes after which slow flour has drunk. Handbook section 4: bran takes 20 to 30 minutes. */
+export const drinksFor = figure(20, 'min', 5, commonPractice);
+
+/** Clocks of two tablets may differ by so much, minutes; what lies further ahead is no time since mixing. Own choice, no source. */
+const clocksDiffer = 5;
+
+/** Steps in which flour and water come together: from the first of them on, the flour drinks. */
+const wets: ReadonlySet<RunStep['kind']> = new Set(['autolyse', 'mix', 'programme']);
+
+/**
+ * Minutes for which the flour of a dough has been wet; undefined where nobody said when it was mixed.
+ *
+ * @param now ISO moment
+ * @example wetFor([{kind: 'mix', begunAt: '2026-05-02T08:00:00Z', …}], '2026-05-02T08:07:00Z') // 7
+ */
+export function wetFor(
+  steps: ReadonlyArray<Pick<RunStep, 'kind' | 'begunAt' | 'doneAt'>>,
+  now: string,
+): number | undefined {
+  const wet = steps.find((s) => wets.has(s.kind) && (s.begunAt ?? s.doneAt) !== undefined);
+  const since = wet && (wet.begunAt ?? wet.doneAt);
+  if (since === undefined) return undefined;
+  const minutes = (Date.parse(now) - Date.parse(since)) / 60_000;
+  return minutes >= -clocksDiffer ? Math.max(0, minutes) : undefined;
+}
+
+/**
+ * Whether a touch is of a dough whose slow flour has drunk; undefined where it cannot be told, and the baker is asked.
+ *
+ * @example hasDrunk(7) // false
+ * @example hasDrunk(undefined) // undefined
+ */
+export const hasDrunk = (minutes: number | undefined): boolean | undefined =>
+  minutes === undefined ? undefined : minutes >= drinksFor.value;
