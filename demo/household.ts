@@ -57,7 +57,6 @@ import { chaptersAt, type Chapter } from './story.ts';
 import { lastTime } from './under-way.ts';
 import { demoBags, demoLabels, hiddenTruth } from './truth.ts';
 
-const ownSeed = 82;
 const months = 9;
 const dayMs = 86_400_000;
 
@@ -133,6 +132,9 @@ export interface DemoData {
   readonly plans: ReturnType<typeof demoPlans>;
 }
 
+/** Days since 1970. */
+const seedOf = (today: Date): number => Math.floor(today.getTime() / dayMs);
+
 /** Lines bound to the season's bags. */
 const withBags = (formula: Formula, season: 'spring' | 'autumn'): Formula => ({
   ...formula,
@@ -151,9 +153,9 @@ const withBags = (formula: Formula, season: 'spring' | 'autumn'): Formula => ({
  * dough felt, what was spooned in, how it came out.
  *
  * @param today the day on which the demo is filled; the same day gives the same household
- * @param seed of all that was drawn; another one is another household
+ * @param seed of all that was drawn; another one is another household. It is the day's own, and chosen by nobody
  */
-export function demoData(today: Date, seed = ownSeed): DemoData {
+export function demoData(today: Date, seed = seedOf(today)): DemoData {
   const draws = new Draws(seed);
   const truth = hiddenTruth(draws);
   // Of their own, so that what rises moves nothing else.
@@ -184,9 +186,10 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
   const moistures = bagMoistures(bags, air, draws);
 
   const bakes: DemoBake[] = [];
+  const bakedOn = demoBreads.map(({ monthly }) => daysOf(30 / monthly, months * 30 - 1, draws));
   for (let at = begin; at < end - dayMs; at += dayMs) {
     for (const [i, bread] of demoBreads.entries()) {
-      if (draws.uniform() > bread.monthly / 30) continue;
+      if (!bakedOn[i]!.has(Math.round((at - begin) / dayMs))) continue;
       const { versions } = formulas[i]!;
       const version = at < half ? 1 : versions.length;
       const formula = versions[version - 1]!.formula;
@@ -266,6 +269,19 @@ export function demoData(today: Date, seed = ownSeed): DemoData {
     feedings: demoFeedings(new Draws(seed + 2), begin, end),
     plans: demoPlans(today),
   };
+}
+
+/** How unevenly a bread that is baked every so often really is: gaps of this part of the usual one, and up to twice less that. */
+const unevenly = 0.6;
+
+/** Days on which a bread is baked, counted from the first: as often as it is eaten, and never quite by the calendar. */
+function daysOf(every: number, days: number, draws: Draws): ReadonlySet<number> {
+  const found = new Set<number>();
+  for (let at = every * draws.uniform(); at < days;) {
+    found.add(Math.floor(at));
+    at += Math.max(1, every * (unevenly + 2 * (1 - unevenly) * draws.uniform()));
+  }
+  return found;
 }
 
 /** What was noted at its steps, of the last bake of a bread. */

@@ -28,7 +28,7 @@ export const chapters: readonly Chapter[] = [
   {
     bread: 'lockside-white',
     from: 0.52,
-    to: 0.6,
+    to: 1,
     slip: 75,
     note: 'Like soup. Did somebody pour twice?',
   },

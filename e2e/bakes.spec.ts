@@ -61,108 +61,114 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await baker.judges('good');
   });
 
-  test('a sourdough in a machine: dough stage, risen by eye, bake only', async ({ page }) => {
-    const baker = new Baker(page, morning);
-    await baker.begins('towpath-sourdough', 'machine, liquids first');
-    await baker.at('Feed the starter');
-    const fed = page.getByRole('list', { name: 'What it is fed with' });
-    await expect(fed.getByRole('listitem')).toHaveCount(3);
-    await expect(fed).toContainText(/\d+\sg/);
-    await baker.waits(5);
-    await baker.taps('It is fed');
-    await baker.at(/ripens/);
-    await baker.waitsUntilShown();
-    await baker.taps('It is ripe');
-    await baker.at('Weigh and load');
-    await baker.switchesOn();
-    await baker.weighsAll();
-    await baker.taps('All in: it runs');
-    await baker.waitsUntilShown();
-    await baker.feels('slack');
-    await baker.taps('It stays as it is');
-    await baker.at('The machine kneads it');
-    await expect(page.getByText(/switch it off after \d+ minutes/)).toBeVisible();
-    await baker.taps('It is kneaded');
-    await baker.at('First rise');
-    await expect(page.getByText(/8 times in 10 between/)).toBeVisible();
-    await baker.waitsUntilShown();
-    await baker.taps('× 1.5');
-    await baker.taps('It has risen');
-    await baker.at('Fold it, and the paddle out');
-    await baker.taps('Shaped');
-    await baker.at('Final proof');
-    await baker.waitsUntilShown();
-    await baker.taps('It is ready for the oven');
-    await baker.at('Bake only');
-    await expect(page.getByText(/quarter of an hour short/)).toBeVisible();
-    await expect(page.getByText(/Pull the plug and put gloves on/)).toBeVisible();
-    await baker.taps('It is in');
-    await baker.probes(97);
-    await baker.taps(/The probe says 97/);
-    await baker.taps('It is done');
-    await baker.taps('It is cool');
-    await baker.judges('as it should be');
-  });
+  test(
+    'a sourdough in a machine: dough stage, risen by eye, bake only',
+    { tag: '@long' },
+    async ({ page }) => {
+      const baker = new Baker(page, morning);
+      await baker.begins('towpath-sourdough', 'machine, liquids first');
+      await baker.at('Feed the starter');
+      const fed = page.getByRole('list', { name: 'What it is fed with' });
+      await expect(fed.getByRole('listitem')).toHaveCount(3);
+      await expect(fed).toContainText(/\d+\sg/);
+      await baker.waits(5);
+      await baker.taps('It is fed');
+      await baker.at(/ripens/);
+      await baker.waitsUntilShown();
+      await baker.taps('It is ripe');
+      await baker.at('Weigh and load');
+      await baker.switchesOn();
+      await baker.weighsAll();
+      await baker.taps('All in: it runs');
+      await baker.waitsUntilShown();
+      await baker.feels('slack');
+      await baker.taps('It stays as it is');
+      await baker.at('The machine kneads it');
+      await expect(page.getByText(/switch it off after \d+ minutes/)).toBeVisible();
+      await baker.taps('It is kneaded');
+      await baker.at('First rise');
+      await expect(page.getByText(/8 times in 10 between/)).toBeVisible();
+      await baker.waitsUntilShown();
+      await baker.taps('× 1.5');
+      await baker.taps('It has risen');
+      await baker.at('Fold it, and the paddle out');
+      await baker.taps('Shaped');
+      await baker.at('Final proof');
+      await baker.waitsUntilShown();
+      await baker.taps('It is ready for the oven');
+      await baker.at('Bake only');
+      await expect(page.getByText(/quarter of an hour short/)).toBeVisible();
+      await expect(page.getByText(/Pull the plug and put gloves on/)).toBeVisible();
+      await baker.taps('It is in');
+      await baker.probes(97);
+      await baker.taps(/The probe says 97/);
+      await baker.taps('It is done');
+      await baker.taps('It is cool');
+      await baker.judges('as it should be');
+    },
+  );
 
-  test('a poolish pizza over two days: the poolish is weighed on its own, and comes in whole', async ({
-    page,
-  }) => {
-    const baker = new Baker(page, thursday('18:00:00Z'));
-    await visit(page, '/');
-    await page
-      .locator('#recipe')
-      .fill(
-        'Lock-keeper pizza\n\n500 g bread flour\n325 g water\n10 g oil\n11 g salt\n2 g instant yeast',
+  test(
+    'a poolish pizza over two days: the poolish is weighed on its own, and comes in whole',
+    { tag: '@long' },
+    async ({ page }) => {
+      const baker = new Baker(page, thursday('18:00:00Z'));
+      await visit(page, '/');
+      await page
+        .locator('#recipe')
+        .fill(
+          'Lock-keeper pizza\n\n500 g bread flour\n325 g water\n10 g oil\n11 g salt\n2 g instant yeast',
+        );
+      await page.getByRole('button', { name: 'Put it on the bench' }).click();
+      await expect(page).toHaveURL(/\/bench\/.+/);
+      const formula = page.url().split('/').at(-1)!;
+      await page.getByRole('tab', { name: 'Leaven' }).click();
+      await page.getByRole('button', { name: 'Poolish, overnight: do that' }).click();
+      await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+      await baker.begins(formula, 'bowl, by hand');
+      await baker.at('Stir Poolish');
+      await baker.switchesOn();
+      expect(await baker.weighsAll()).toBe(3);
+      await baker.taps('It is stirred');
+      await baker.at(/ripens/);
+      const night = await baker.waitsUntilShown();
+      expect(night, 'it ripens overnight').toBeGreaterThan(6 * 60);
+      await baker.taps('It is ripe');
+      await baker.at('Weigh and load');
+      await expect(page.getByRole('list', { name: 'To weigh' })).toContainText(
+        'all of it, scraped out',
       );
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
-    await expect(page).toHaveURL(/\/bench\/.+/);
-    const formula = page.url().split('/').at(-1)!;
-    await page.getByRole('tab', { name: 'Leaven' }).click();
-    await page.getByRole('button', { name: 'Poolish, overnight: do that' }).click();
-    await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
-    await baker.begins(formula, 'bowl, by hand');
-    await baker.at('Stir Poolish');
-    await baker.switchesOn();
-    expect(await baker.weighsAll()).toBe(3);
-    await baker.taps('It is stirred');
-    await baker.at(/ripens/);
-    const night = await baker.waitsUntilShown();
-    expect(night, 'it ripens overnight').toBeGreaterThan(6 * 60);
-    await baker.taps('It is ripe');
-    await baker.at('Weigh and load');
-    await expect(page.getByRole('list', { name: 'To weigh' })).toContainText(
-      'all of it, scraped out',
-    );
-    await baker.weighsAll();
-    await baker.taps('All in');
-    await baker.at('Weigh, mix and knead');
-    await baker.taps('It kneads');
-    await baker.waits(10);
-    await baker.taps('It is kneaded');
-    await baker.feels('tacky');
-    await baker.taps('It stays as it is');
-    await baker.at('First rise');
-    await baker.waitsUntilShown();
-    await baker.taps('It has risen');
-    await page.getByLabel('Pieces', { exact: true }).first().fill('3');
-    await page.getByLabel('Pieces', { exact: true }).first().press('Enter');
-    const balls = await baker.dividesAll();
-    expect(balls).toHaveLength(3);
-    expect(Math.max(...balls) - Math.min(...balls)).toBeLessThan(3);
-    await baker.taps('Shaped');
-    await baker.waitsUntilShown();
-    await baker.taps('Not yet');
-    await baker.taps('The oven heats');
-    await baker.taps('It is ready for the oven');
-    await expect(page.getByText(/second lowest rack/).first()).toBeVisible();
-    await baker.bakesByProbe(96);
-    await baker.at('To the table');
-    await expect(page.getByText('It is eaten hot.').last()).toBeVisible();
-    await baker.taps('It is cool');
-    await baker.judges('good');
-  });
+      await baker.weighsAll();
+      await baker.taps('All in');
+      await baker.at('Weigh, mix and knead');
+      await baker.taps('It kneads');
+      await baker.waits(10);
+      await baker.taps('It is kneaded');
+      await baker.feels('tacky');
+      await baker.taps('It stays as it is');
+      await baker.at('First rise');
+      await baker.waitsUntilShown();
+      await baker.taps('It has risen');
+      await page.getByLabel('Pieces', { exact: true }).first().fill('3');
+      await page.getByLabel('Pieces', { exact: true }).first().press('Enter');
+      const balls = await baker.dividesAll();
+      expect(balls).toHaveLength(3);
+      expect(Math.max(...balls) - Math.min(...balls)).toBeLessThan(3);
+      await baker.taps('Shaped');
+      await baker.waitsUntilShown();
+      await baker.taps('Not yet');
+      await baker.taps('The oven heats');
+      await baker.taps('It is ready for the oven');
+      await expect(page.getByText(/second lowest rack/).first()).toBeVisible();
+      await baker.bakesByProbe(96);
+      await baker.at('To the table');
+      await expect(page.getByText('It is eaten hot.').last()).toBeVisible();
+      await baker.taps('It is cool');
+      await baker.judges('good');
+    },
+  );
 
-  test('nine low-carb buns, weighed in the pan', async ({ page }) => {
+  test('nine low-carb buns, weighed in the pan', { tag: '@long' }, async ({ page }) => {
     const baker = new Baker(page, morning);
     await baker.begins('thin-slice-seed', 'bowl, by hand');
     await baker.switchesOn();

@@ -81,7 +81,7 @@ test('the drawers of the bench and the swap are accessible', async ({ page }) =>
   expect(await barriers(page, '[role=dialog]')).toEqual([]);
 });
 
-test('a bake is accessible at every step', async ({ page, request }) => {
+test('a bake is accessible at every step', { tag: '@long' }, async ({ page, request }) => {
   const begun = await request.post('/api/v1/bakes', {
     data: { formulaId: 'lockside-white', formulaVersion: 1, method: 'hand' },
   });

@@ -588,105 +588,109 @@ test.describe('a tablet on plain http', () => {
     rmSync(server.folder, { recursive: true, force: true });
   });
 
-  test('pairs once, bakes a whole bread while the server is killed at every step, is forgotten and comes back', async () => {
-    test.setTimeout(180_000);
-    const context = await tablet.newContext({
-      baseURL: `http://${name}:${port}`,
-      viewport: { width: 1024, height: 768 },
-      reducedMotion: 'reduce',
-    });
-    const page = await context.newPage();
-    const restart = async () => {
-      await server.stop('SIGKILL');
-      return async () => {
-        server = await serve({ ...settings, PORT: port }, server.folder);
+  test(
+    'pairs once, bakes a whole bread while the server is killed at every step, is forgotten and comes back',
+    { tag: '@long' },
+    async () => {
+      test.setTimeout(180_000);
+      const context = await tablet.newContext({
+        baseURL: `http://${name}:${port}`,
+        viewport: { width: 1024, height: 768 },
+        reducedMotion: 'reduce',
+      });
+      const page = await context.newPage();
+      const restart = async () => {
+        await server.stop('SIGKILL');
+        return async () => {
+          server = await serve({ ...settings, PORT: port }, server.folder);
+        };
       };
-    };
 
-    await page.goto('/bench/lockside-white');
-    await expect(page).toHaveURL(/\/pair\?to=/);
-    expect(await page.evaluate(() => isSecureContext)).toBe(false);
-    // A phone's first sight of the kitchen fits it.
-    await page.setViewportSize({ width: 390, height: 844 });
-    const code = await page.getByLabel('Code').boundingBox();
-    expect(code!.x + code!.width).toBeLessThan(370);
-    await page.setViewportSize({ width: 1024, height: 768 });
-    expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
-    await page.getByLabel('Code').fill('AAAA-AAAA');
-    await page.getByLabel('What this device is called').fill('Counter tablet');
-    await page.getByRole('button', { name: 'Come in' }).click();
-    await expect(page.getByRole('alert')).toContainText('not the code');
-    await expect(page.getByLabel('What this device is called')).toHaveValue('Counter tablet');
-    await page.getByLabel('Code').fill(server.code.toLowerCase().replace('-', ' '));
-    await page.getByRole('button', { name: 'Come in' }).click();
-    await expect(page).toHaveURL(/\/bench\/lockside-white$/);
-    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+      await page.goto('/bench/lockside-white');
+      await expect(page).toHaveURL(/\/pair\?to=/);
+      expect(await page.evaluate(() => isSecureContext)).toBe(false);
+      // A phone's first sight of the kitchen fits it.
+      await page.setViewportSize({ width: 390, height: 844 });
+      const code = await page.getByLabel('Code').boundingBox();
+      expect(code!.x + code!.width).toBeLessThan(370);
+      await page.setViewportSize({ width: 1024, height: 768 });
+      expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
+      await page.getByLabel('Code').fill('AAAA-AAAA');
+      await page.getByLabel('What this device is called').fill('Counter tablet');
+      await page.getByRole('button', { name: 'Come in' }).click();
+      await expect(page.getByRole('alert')).toContainText('not the code');
+      await expect(page.getByLabel('What this device is called')).toHaveValue('Counter tablet');
+      await page.getByLabel('Code').fill(server.code.toLowerCase().replace('-', ' '));
+      await page.getByRole('button', { name: 'Come in' }).click();
+      await expect(page).toHaveURL(/\/bench\/lockside-white$/);
+      await page.locator('html[data-ready]').waitFor({ state: 'attached' });
 
-    await page.getByRole('button', { name: 'Copy, print or take it out' }).click();
-    await page.getByRole('menuitem', { name: 'Copy as text' }).click();
-    await expect(page.getByText('Copied as text.')).toBeVisible();
+      await page.getByRole('button', { name: 'Copy, print or take it out' }).click();
+      await page.getByRole('menuitem', { name: 'Copy as text' }).click();
+      await expect(page.getByText('Copied as text.')).toBeVisible();
 
-    await page.getByRole('button', { name: 'Bake this' }).click();
-    await expect(page).toHaveURL(/\/bake\/.+/);
-    const id = page.url().split('/').at(-1)!;
+      await page.getByRole('button', { name: 'Bake this' }).click();
+      await expect(page).toHaveURL(/\/bake\/.+/);
+      const id = page.url().split('/').at(-1)!;
 
-    // Each tick lands, the server there or not.
-    const ticks = page.locator('button.tick');
-    await expect(ticks.first()).toBeVisible();
-    const count = await ticks.count();
-    for (let i = 0; i < count; i += 1) {
-      const start = i % 2 === 0 ? await restart() : undefined;
-      await ticks.nth(i).click();
-      await expect(ticks.nth(i)).toHaveAttribute('aria-pressed', 'true');
-      await start?.();
-    }
-    let start = await restart();
-    await page.getByRole('button', { name: /^All in/ }).click();
-    await toStep(page, 'Dough check');
-    const feel = page.getByRole('slider', { name: 'How the dough feels' });
-    await feel.focus();
-    await page.keyboard.press('PageDown');
-    await page.getByRole('button', { name: 'It feels like this' }).click();
-    await start();
-    await page.getByRole('button', { name: 'It stays as it is' }).click();
-    await toStep(page, 'How it came out');
-    start = await restart();
-    await page.getByLabel('In your own words').fill('Written with the server dead.');
-    await page.getByRole('button', { name: 'Write it in the book' }).click();
-    await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
-    await start();
-    await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible({
-      timeout: 100_000,
-    });
-    const { json: bake } = await ask(page, 'GET', `/api/v1/bakes/${id}`);
-    const of = (kind: string) =>
-      bake.events.filter((e: { kind: string }) => e.kind === kind).length;
-    expect([of('weighed'), of('felt'), of('outcome'), of('finished')]).toEqual([count, 1, 1, 1]);
+      // Each tick lands, the server there or not.
+      const ticks = page.locator('button.tick');
+      await expect(ticks.first()).toBeVisible();
+      const count = await ticks.count();
+      for (let i = 0; i < count; i += 1) {
+        const start = i % 2 === 0 ? await restart() : undefined;
+        await ticks.nth(i).click();
+        await expect(ticks.nth(i)).toHaveAttribute('aria-pressed', 'true');
+        await start?.();
+      }
+      let start = await restart();
+      await page.getByRole('button', { name: /^All in/ }).click();
+      await toStep(page, 'Dough check');
+      const feel = page.getByRole('slider', { name: 'How the dough feels' });
+      await feel.focus();
+      await page.keyboard.press('PageDown');
+      await page.getByRole('button', { name: 'It feels like this' }).click();
+      await start();
+      await page.getByRole('button', { name: 'It stays as it is' }).click();
+      await toStep(page, 'How it came out');
+      start = await restart();
+      await page.getByLabel('In your own words').fill('Written with the server dead.');
+      await page.getByRole('button', { name: 'Write it in the book' }).click();
+      await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
+      await start();
+      await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible({
+        timeout: 100_000,
+      });
+      const { json: bake } = await ask(page, 'GET', `/api/v1/bakes/${id}`);
+      const of = (kind: string) =>
+        bake.events.filter((e: { kind: string }) => e.kind === kind).length;
+      expect([of('weighed'), of('felt'), of('outcome'), of('finished')]).toEqual([count, 1, 1, 1]);
 
-    // Forgotten by the machine at home, it neither reads nor writes, and loses nothing.
-    await page.goto('/bench/lockside-white');
-    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-    const { json: devices } = await ask(page, 'GET', '/api/v1/devices');
-    expect(devices.devices.map((d: { name: string }) => d.name)).toEqual(['Counter tablet']);
-    await ask(page, 'DELETE', `/api/v1/devices/${devices.devices[0].id}`);
-    expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
-    await page.getByLabel('Grams of water').fill('262');
-    await expect(page.getByTestId('sync')).toContainText('not let in any more');
-    await saved(page, 'waiting');
-    await page.getByRole('link', { name: 'Come in again' }).click();
-    await expect(page).toHaveURL(/\/pair/);
-    await page.getByLabel('Code').fill(server.code);
-    await page.getByRole('button', { name: 'Come in' }).click();
-    // Whoever was forgotten knew the code: it is another one now.
-    await expect(page.getByRole('alert')).toContainText('not the code');
-    await (
-      await restart()
-    )();
-    await page.getByLabel('Code').fill(server.code);
-    await page.getByRole('button', { name: 'Come in' }).click();
-    await expect(page).toHaveURL(/\/bench\/lockside-white$/);
-    await expect(page.getByLabel('Grams of water')).toHaveValue('262');
-    await saved(page);
-    await context.close();
-  });
+      // Forgotten by the machine at home, it neither reads nor writes, and loses nothing.
+      await page.goto('/bench/lockside-white');
+      await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+      const { json: devices } = await ask(page, 'GET', '/api/v1/devices');
+      expect(devices.devices.map((d: { name: string }) => d.name)).toEqual(['Counter tablet']);
+      await ask(page, 'DELETE', `/api/v1/devices/${devices.devices[0].id}`);
+      expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
+      await page.getByLabel('Grams of water').fill('262');
+      await expect(page.getByTestId('sync')).toContainText('not let in any more');
+      await saved(page, 'waiting');
+      await page.getByRole('link', { name: 'Come in again' }).click();
+      await expect(page).toHaveURL(/\/pair/);
+      await page.getByLabel('Code').fill(server.code);
+      await page.getByRole('button', { name: 'Come in' }).click();
+      // Whoever was forgotten knew the code: it is another one now.
+      await expect(page.getByRole('alert')).toContainText('not the code');
+      await (
+        await restart()
+      )();
+      await page.getByLabel('Code').fill(server.code);
+      await page.getByRole('button', { name: 'Come in' }).click();
+      await expect(page).toHaveURL(/\/bench\/lockside-white$/);
+      await expect(page.getByLabel('Grams of water')).toHaveValue('262');
+      await saved(page);
+      await context.close();
+    },
+  );
 });

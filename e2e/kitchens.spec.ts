@@ -340,48 +340,50 @@ test.describe('a kitchen whose server dies', () => {
     rmSync(server.folder, { recursive: true, force: true });
   });
 
-  test('at every step it is killed and started again, the page is loaded again: the bake is where it was', async ({
-    browser,
-  }) => {
-    test.setTimeout(240_000);
-    const port = String(20_000 + Math.floor(Math.random() * 20_000));
-    server = await serve({ PORT: port });
-    const context = await browser.newContext({ baseURL: server.url });
-    const page = await context.newPage();
-    await giveUpAll(page);
-    const begun = await page.request.post('/api/v1/bakes', {
-      data: { formulaId: 'sluice-gate-plait', formulaVersion: 1, method: 'hand' },
-    });
-    const { id } = (await begun.json()) as { id: string };
-    await visit(page, `/bake/${id}`);
-    const taps: ReadonlyArray<readonly [tap: string | RegExp, then: string]> = [
-      ['All in', 'Weigh, mix and knead'],
-      ['It kneads', 'Weigh, mix and knead'],
-      ['It is kneaded', 'Dough check'],
-      ['It stays as it is', 'First rise'],
-      ['It has risen', 'Divide and shape'],
-      ['Shaped', 'Final proof'],
-      ['It is ready for the oven', 'Bake'],
-      ['It is in', 'Bake'],
-      ['It is done', 'Cool before cutting'],
-      ['It is cool', 'How it came out'],
-    ];
-    for (const [tap, then] of taps) {
-      await server.stop('SIGKILL');
-      await page.getByRole('button', { name: tap }).first().click();
-      await expect(step(page)).toHaveText(then);
-      server = await serve({ PORT: port }, server.folder);
-      await written(page);
-      await page.reload();
-      await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-      await expect(step(page), String(tap)).toHaveText(then);
-    }
-    const bake = await (await page.request.get(`/api/v1/bakes/${id}`)).json();
-    const said = bake.events.map(
-      (e: { kind: string; data: { step?: string; rise?: string; sense?: string } }) =>
-        `${e.kind} ${e.data.step ?? e.data.rise ?? ''} ${e.data.sense ?? ''}`,
-    );
-    expect(new Set(said).size, 'nothing was asked twice').toBe(said.length);
-    await context.close();
-  });
+  test(
+    'at every step it is killed and started again, the page is loaded again: the bake is where it was',
+    { tag: '@long' },
+    async ({ browser }) => {
+      test.setTimeout(240_000);
+      const port = String(20_000 + Math.floor(Math.random() * 20_000));
+      server = await serve({ PORT: port });
+      const context = await browser.newContext({ baseURL: server.url });
+      const page = await context.newPage();
+      await giveUpAll(page);
+      const begun = await page.request.post('/api/v1/bakes', {
+        data: { formulaId: 'sluice-gate-plait', formulaVersion: 1, method: 'hand' },
+      });
+      const { id } = (await begun.json()) as { id: string };
+      await visit(page, `/bake/${id}`);
+      const taps: ReadonlyArray<readonly [tap: string | RegExp, then: string]> = [
+        ['All in', 'Weigh, mix and knead'],
+        ['It kneads', 'Weigh, mix and knead'],
+        ['It is kneaded', 'Dough check'],
+        ['It stays as it is', 'First rise'],
+        ['It has risen', 'Divide and shape'],
+        ['Shaped', 'Final proof'],
+        ['It is ready for the oven', 'Bake'],
+        ['It is in', 'Bake'],
+        ['It is done', 'Cool before cutting'],
+        ['It is cool', 'How it came out'],
+      ];
+      for (const [tap, then] of taps) {
+        await server.stop('SIGKILL');
+        await page.getByRole('button', { name: tap }).first().click();
+        await expect(step(page)).toHaveText(then);
+        server = await serve({ PORT: port }, server.folder);
+        await written(page);
+        await page.reload();
+        await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+        await expect(step(page), String(tap)).toHaveText(then);
+      }
+      const bake = await (await page.request.get(`/api/v1/bakes/${id}`)).json();
+      const said = bake.events.map(
+        (e: { kind: string; data: { step?: string; rise?: string; sense?: string } }) =>
+          `${e.kind} ${e.data.step ?? e.data.rise ?? ''} ${e.data.sense ?? ''}`,
+      );
+      expect(new Set(said).size, 'nothing was asked twice').toBe(said.length);
+      await context.close();
+    },
+  );
 });

@@ -1,17 +1,18 @@
 /**
- * `npm test`: every check there is. What needs the build waits for it, what does not runs beside it;
- * the browser tests come when the processor is free for them. `npm run test:quick` leaves those out.
- * The first fault ends the run.
+ * `npm test`: what somebody waits for. `npm run test:long`: what takes longer, statistics and long walks, and each of
+ * README's commands once. `npm run test:quick` is the first without the browser. What needs the build waits for it, what does not
+ * runs beside it; the browser tests come when the processor is free for them. The first fault ends the run.
  */
 import { spawn } from 'node:child_process';
 import { installChromium } from './chromium.mjs';
 import { oneAtATime } from './one-at-a-time.mjs';
 import { install } from './prepare.mjs';
 import { root } from './root.mjs';
+import './test-clock.mjs';
 
-const quick = process.argv.includes('quick');
+const tier = process.argv[2] ?? 'test';
 install();
-if (!quick) installChromium();
+if (tier !== 'quick') installChromium();
 oneAtATime('test');
 
 const running = new Set();
@@ -50,17 +51,31 @@ const inOrder = async (...checks) => {
   for (const one of checks) await one();
 };
 
+const browser = (tier) => () => npm('browser tests', `test:e2e${tier}`);
+const beside = {
+  test: [
+    [() => npm('build', 'build'), () => npm('server tests', 'test:server')],
+    [
+      () => npm('unit tests of the core', 'test:core'),
+      () => npm('types', 'types'),
+      () => npm('format and lint', 'lint'),
+    ],
+  ],
+  long: [
+    [() => npm('build', 'build'), () => npm('server tests', 'test:server:long')],
+    [() => npm('unit tests of the core', 'test:core:long')],
+  ],
+};
+const after = {
+  test: [browser('')],
+  quick: [],
+  long: [
+    browser(':long'),
+    () => check('README’s commands', process.execPath, ['scripts/readme-commands.mjs']),
+  ],
+};
+
 const begun = performance.now();
-await Promise.all([
-  inOrder(
-    () => npm('build', 'build'),
-    () => npm('server tests', 'test:server'),
-  ),
-  inOrder(
-    () => npm('unit tests of the core', 'test:core'),
-    () => npm('types', 'types'),
-    () => npm('format and lint', 'lint'),
-  ),
-]);
-if (!quick) await npm('browser tests', 'test:e2e');
+await Promise.all((beside[tier] ?? beside.test).map((lane) => inOrder(...lane)));
+await inOrder(...after[tier]);
 console.log(`\nAll in ${((performance.now() - begun) / 1000).toFixed(0)} s.`);

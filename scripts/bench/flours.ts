@@ -13,7 +13,7 @@ import {
 } from '@tender-crumb/core';
 import { findBread } from '@tender-crumb/core/heavy';
 import { demoBreads } from '../../demo/formulas.ts';
-import { print, time } from './measure.ts';
+import { many, print, time } from './measure.ts';
 
 /** Twenty lines, by the cup, as a worried baker would ask about. */
 const others = catalogue.filter((i) => i.role !== 'flour' && i.id !== 'water' && i.cup);
@@ -25,7 +25,7 @@ const { formula } = readRecipe(
     '1 1/4 cups water',
     ...others.slice(0, 16).map((i) => `1 tsp ${i.aliases[0]}`),
   ].join('\n'),
-  defaultMeasures,
+  { measures: defaultMeasures },
 );
 
 const worker = new Worker(new URL('./simulate-worker.mjs', import.meta.url));
@@ -53,9 +53,9 @@ async function draw(): Promise<{ took: number; held: number }> {
   await finished;
   return { took: performance.now() - begun, held };
 }
-for (let i = 0; i < 3; i += 1) await draw();
+for (let i = 0; i < many(3, 0); i += 1) await draw();
 const runs = [];
-for (let i = 0; i < 15; i += 1) runs.push(await draw());
+for (let i = 0; i < many(15, 1); i += 1) runs.push(await draw());
 await worker.terminate();
 const median = (of: number[]) => of.sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
 print({

@@ -1,3 +1,9 @@
+/** A walk through the bench that only looks whether it still runs: `TENDER_CRUMB_SHORT=1`. Its figures say nothing. */
+export const short = process.env['TENDER_CRUMB_SHORT'] === '1';
+
+/** So many, or as few as show that it runs. */
+export const many = (count: number, few: number): number => (short ? few : count);
+
 /** One figure of the bench. */
 export interface Figure {
   readonly measure: string;
@@ -14,8 +20,9 @@ const round = (value: number): number => Number(value.toPrecision(3));
 /** Median and spread of the milliseconds that something takes, warmed up first. */
 export async function time(
   what: () => unknown,
-  { runs = 200, warm = 50, each = 1 } = {},
+  asked: { runs?: number; warm?: number; each?: number } = {},
 ): Promise<{ median: number; p10: number; p90: number }> {
+  const { runs = 200, warm = 50, each = 1 } = short ? { runs: 1, warm: 0 } : asked;
   for (let i = 0; i < warm; i += 1) await what();
   const spent: number[] = [];
   for (let i = 0; i < runs; i += 1) {

@@ -7,11 +7,11 @@ import type { BakeEvent } from '@tender-crumb/core';
 import { openDatabase } from '../../apps/web/src/lib/server/database/open.ts';
 import { demoData } from '../../demo/household.ts';
 import { fillDemo } from '../../apps/web/src/lib/server/demo.ts';
-import { print, time } from './measure.ts';
+import { many, print, time } from './measure.ts';
 
-const formulaCount = 1000;
-const bakeCount = 5000;
-const photoCount = 500;
+const formulaCount = many(1000, 20);
+const bakeCount = many(5000, 200);
+const photoCount = many(500, 3);
 /** A photo as it is kept, bytes. */
 const photoBytes = 350_000;
 const today = new Date('2026-11-20T12:00:00Z');
@@ -179,12 +179,14 @@ try {
   // looks: it goes through every bake for those that are open.
   const empty = await time(() => get('/pantry/devices'), { runs: 150, warm: 60 });
   print({ measure: 'an empty page', ...empty, unit: 'ms' });
+  /** A bake among those that were filled in, which are numbered on from the demo's own. */
+  const one = many(900, 150);
   const pages: ReadonlyArray<readonly [string, string]> = [
     ['the shelf page', '/'],
     ['the book page', '/book'],
     ['the book, filtered by season and word', '/book?season=autumn&words=loaf'],
-    ['the book, two bakes compared', '/book/compare?of=b900,b901'],
-    ['the book, one bake', '/book/b900'],
+    ['the book, two bakes compared', `/book/compare?of=b${one},b${one + 1}`],
+    ['the book, one bake', `/book/b${one}`],
   ];
   for (const [measure, path] of pages) {
     const page = await time(() => get(path), { runs: 150, warm: 60 });

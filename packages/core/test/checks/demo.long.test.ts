@@ -1,6 +1,8 @@
 import { demoData, type DemoData } from '../../../../demo/household.ts';
 import { defaultHousehold, learnFromBake, nothingLearned, type Belief } from '../core.ts';
-import { testTime } from '../../../../scripts/test-clock.mjs';
+import { once } from '../once.ts';
+import { daysFrom, saidOn } from './demo-promises.ts';
+import { knownWrong } from './known-wrong.ts';
 import { between } from './near.ts';
 
 /** What a bread's bakes showed, in points: each from the fourth on. */
@@ -91,77 +93,111 @@ function heldBackOf({ bakes, formulas, bags, settings }: DemoData, end: Date) {
   return missed;
 }
 
-const today = testTime();
 const source = 'own choice: as good as the last bake is what a household has without a program';
 
-describe('forecasts of an invented household, whose air, bags and hands the model does not know', () => {
-  for (const { id, bakes, missed, since } of breadsOf(demoData(today))) {
-    between(
-      'Demo household',
-      `${id}: mean of felt less forecast after three bakes, in standard errors (${bakes} bakes)`,
-      'own choice: twice its standard error',
-      () => inErrors(missed),
-      [-2, 2],
-    );
-    if (bakes < 9) continue;
-    between(
-      'Demo household',
-      `${id}: forecast’s spread beside that of “as last time”`,
-      source,
-      () => rms(missed) / rms(since),
-      [0, 1],
-    );
-  }
+/**
+ * Days on which the demo is opened for the first time, each with draws of its own: a dozen here, sixty where the
+ * report is written. No day and no seed was looked at before.
+ */
+const report = process.env['TENDER_CRUMB_CHECKS'] !== undefined;
+const days = report ? daysFrom('2026-12-03', 60, 6) : daysFrom('2026-12-04', 12, 31);
+const on = `over ${days.length} days`;
+const share = <T>(of: readonly T[], holds: (one: T) => boolean): number =>
+  of.filter(holds).length / of.length;
 
-  const held = heldBackOf(demoData(today), today);
+describe('forecasts of an invented household, whose air, bags and hands the model does not know', () => {
+  const often = once(() =>
+    days.flatMap((day) => breadsOf(demoData(day))).filter((b) => b.bakes >= 9),
+  );
+  const held = once(() => days.map((day) => heldBackOf(demoData(day), day)));
+
   between(
     'Demo household',
-    `its last ${heldBack} days held back (${held.book.length} bakes): the book’s error, points`,
+    `${on}: share of breads whose forecast beats “as last time”`,
     source,
-    () => rms(held.book),
+    () => share(often(), (b) => rms(b.missed) < rms(b.since)),
+    // Some eighty breads of a dozen days tell a share to about .05.
+    [report ? 0.8 : 0.7, 1],
+  );
+  between(
+    'Demo household',
+    `${on}: share of breads whose mean of felt less forecast stands beyond twice its standard error`,
+    'Student’s t with 5 to 20 bakes: .05 to .1',
+    () => share(often(), (b) => Math.abs(inErrors(b.missed)) > 2),
+    [0, 0.15],
+  );
+  between(
+    'Demo household',
+    `${on}, the last ${heldBack} days held back: the book’s error, points`,
+    source,
+    () => rms(held().flatMap((h) => h.book)),
     [0, 4],
   );
   between(
     'Demo household',
     'the same, beside the error of “as last time”',
     source,
-    () => rms(held.book) / rms(held.lastTime),
+    () => rms(held().flatMap((h) => h.book)) / rms(held().flatMap((h) => h.lastTime)),
     [0, 1],
   );
   between(
     'Demo household',
     'the same, beside the error of “as the formula says”',
     source,
-    () => rms(held.book) / rms(held.formula),
+    () => rms(held().flatMap((h) => h.book)) / rms(held().flatMap((h) => h.formula)),
     [0, 1],
   );
-  const manyHeld = Array.from({ length: 12 }, (_, i) =>
-    heldBackOf(demoData(today, 1001 + i), today),
-  );
-  between(
-    'Demo household',
-    'of 12 other seeds, the last days held back: the book’s error beside that of “as last time”, all together',
-    source,
-    () => rms(manyHeld.flatMap((h) => h.book)) / rms(manyHeld.flatMap((h) => h.lastTime)),
-    [0, 1],
-  );
+});
 
-  const others = Array.from({ length: 12 }, (_, i) => breadsOf(demoData(today, 1001 + i))).flat();
-  const often = others.filter((b) => b.bakes >= 9);
-  const share = (of: readonly Bread[], holds: (b: Bread) => boolean): number =>
-    of.filter(holds).length / of.length;
+describe('what was planted in the invented household, and what its book says of it', () => {
+  const said = once(() => days.map(saidOn));
+  const planted = 'planted in demo/story.ts';
+
   between(
     'Demo household',
-    `of ${often.length} breads of 12 other seeds: share whose forecast beats “as last time”`,
-    source,
-    () => share(often, (b) => rms(b.missed) < rms(b.since)),
-    [0.8, 1],
+    `${on}: share on which the bake with the water poured twice is told as an odd one`,
+    planted,
+    () => share(said(), (s) => s.slipIsOdd),
+    [1, 1],
   );
   between(
     'Demo household',
-    'the same: share whose mean stands beyond twice its standard error',
-    'Student’s t with 5 to 20 bakes: .05 to .1',
-    () => share(often, (b) => Math.abs(inErrors(b.missed)) > 2),
-    [0, 0.15],
+    `${on}: share on which the warm water is said to have helped, or perhaps`,
+    planted,
+    () => share(said(), (s) => s.warmWater === 'helped' || s.warmWater === 'perhaps helped'),
+    [0.9, 1],
   );
+  between(
+    'Demo household',
+    `${on}: share on which the plait’s own window is looser than its kind’s`,
+    planted,
+    () => share(said(), (s) => s.plait > 0),
+    [1, 1],
+  );
+  between(
+    'Demo household',
+    `${on}: share on which the thirstier bag is found thirstier`,
+    planted,
+    () => share(said(), (s) => s.bag > 0),
+    [0.9, 1],
+  );
+  knownWrong(
+    {
+      measure: `${on}, share on which a mixer that does nothing is said to have helped, or perhaps`,
+      now: report ? 35 / 60 : 9 / 12,
+      aim: 0.2,
+      issue: 28,
+    },
+    () => share(said(), (s) => s.mixer === 'helped' || s.mixer === 'perhaps helped'),
+  );
+  if (report)
+    knownWrong(
+      {
+        measure: `${on}, share on which a mixer that does nothing is said to have helped`,
+        now: 5 / 60,
+        aim: 0.05,
+        issue: 28,
+      },
+      () => share(said(), (s) => s.mixer === 'helped'),
+    );
 });
