@@ -674,10 +674,14 @@ test.describe('a tablet on plain http', () => {
       await ask(page, 'DELETE', `/api/v1/devices/${devices.devices[0].id}`);
       expect((await ask(page, 'GET', '/api/v1/formulas')).status).toBe(401);
       await page.getByLabel('Grams of water').fill('262');
-      await expect(page.getByTestId('sync')).toContainText('not let in any more');
-      await saved(page, 'waiting');
-      await page.getByRole('link', { name: 'Come in again' }).click();
-      await expect(page).toHaveURL(/\/pair/);
+      // The page is closed, and what was tapped on it is offered as a file before the device comes in again.
+      await expect(page).toHaveURL(/\/pair\?.*why=forgotten/);
+      await expect(page.getByText('One thing that you tapped here never reached')).toBeVisible();
+      await expect(page.getByLabel('Code')).toHaveCount(0);
+      const file = page.waitForEvent('download');
+      await page.getByRole('button', { name: 'Save it as a file' }).click();
+      expect(readFileSync(await (await file).path(), 'utf8')).toContain('262');
+      await page.getByRole('button', { name: 'clear this device' }).click();
       await page.getByLabel('Code').fill(server.code);
       await page.getByRole('button', { name: 'Come in' }).click();
       // Whoever was forgotten knew the code: it is another one now.
@@ -688,8 +692,23 @@ test.describe('a tablet on plain http', () => {
       await page.getByLabel('Code').fill(server.code);
       await page.getByRole('button', { name: 'Come in' }).click();
       await expect(page).toHaveURL(/\/bench\/lockside-white$/);
-      await expect(page.getByLabel('Grams of water')).toHaveValue('262');
+      // What was saved as a file and cleared is not sent by a device that came in anew.
+      await expect(page.getByLabel('Grams of water')).not.toHaveValue('262');
+
+      // Any other refusal closes the page as well, and keeps what was tapped until the code was entered.
+      await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+      const own = (await context.cookies()).filter((c) => c.name.startsWith('tender-crumb-'));
+      await context.clearCookies();
+      await page.getByLabel('Grams of water').fill('263');
+      await expect(page).toHaveURL(/\/pair\?to=/);
+      expect(page.url()).not.toContain('why');
+      await expect(page.getByText('not known here yet')).toBeVisible();
+      await page.getByLabel('Code').fill(server.code);
+      await page.getByRole('button', { name: 'Come in' }).click();
+      await expect(page).toHaveURL(/\/bench\/lockside-white$/);
+      await expect(page.getByLabel('Grams of water')).toHaveValue('263');
       await saved(page);
+      expect(own.length).toBe(1);
       await context.close();
     },
   );

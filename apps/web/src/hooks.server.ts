@@ -1,6 +1,7 @@
 import { building } from '$app/environment';
 import { StorageFault } from '$lib/server/database/fault.ts';
 import { drawDemo, fillDemo } from '$lib/server/demo.ts';
+import { keepWritten } from '$lib/server/gate/doors-book.ts';
 import { doors, dressed, paired, sound } from '$lib/server/gate/gate.ts';
 import { learnSoon } from '$lib/server/jobs/learning.ts';
 import { backUpEachNight } from '$lib/server/jobs/nightly.ts';
@@ -16,7 +17,10 @@ import { clockOffset, currentTime } from '$lib/clock.ts';
 
 export const init: ServerInit = async () => {
   if (building) return;
-  process.once('sveltekit:shutdown', () => void closeKitchen());
+  process.once('sveltekit:shutdown', () => {
+    keepWritten();
+    void closeKitchen();
+  });
   try {
     const db = await kitchen();
     await wantLearningBy(db, modelVersion);

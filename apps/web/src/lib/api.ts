@@ -10,6 +10,9 @@ export class ApiError extends Error {
   }
 }
 
+/** Who wants to hear that this device is not let in: told why. */
+export const unpairedHeard = new Set<(why: 'forgotten' | 'closed') => void>();
+
 /** Bytes go as they are, everything else as JSON. */
 const sent = (body: unknown): Pick<RequestInit, 'headers' | 'body'> =>
   body instanceof ArrayBuffer
@@ -33,6 +36,8 @@ export async function api<T>(
     ...(body === undefined ? {} : sent(body)),
   });
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+  if (response.status === 401)
+    for (const tell of unpairedHeard) tell(answer['code'] === 'forgotten' ? 'forgotten' : 'closed');
   if (!response.ok) throw new ApiError(response.status, answer);
   return answer as T;
 }

@@ -10,6 +10,7 @@
   import { onMount } from 'svelte';
   import LearningMark from '$lib/book/LearningMark.svelte';
   import { away } from '$lib/away/away.svelte.ts';
+  import { closeWhereUnpaired } from '$lib/sync/closed.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
   import ShortcutSheet from '$lib/ui/ShortcutSheet.svelte';
@@ -40,7 +41,7 @@
   const Look = $derived(looks[theme].icon);
 
   onMount(() => {
-    const ends = [sync.follow(), away.follow()];
+    const ends = [sync.follow(), away.follow(), closeWhereUnpaired()];
     // From here on the page answers to hands, which is what a test waits for.
     document.documentElement.dataset['ready'] = 'yes';
     return () => ends.forEach((end) => end());

@@ -34,6 +34,7 @@
   import type { Deed } from '../ui/deed.ts';
   import CodeDialog from '../ui/CodeDialog.svelte';
   import Menu from '../ui/Menu.svelte';
+  import { download as handOut } from '../ui/download.ts';
   import { say } from '../ui/writing.ts';
   import WaterAccount from '../account/WaterAccount.svelte';
   import { Bench, type Given } from './bench.svelte.ts';
@@ -112,14 +113,8 @@
   /** Hands the formula out as a file. */
   function download({ ending, type, write }: Format) {
     const text = write(bench.formula, bench.pantry, bench.household.percentages);
-    const url = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
     const name = bench.formula.name.replace(/[^\p{L}\p{N} -]+/gu, '').trim() || 'formula';
-    const link = Object.assign(document.createElement('a'), {
-      href: url,
-      download: `${name}.${ending}`,
-    });
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(url), 1000);
+    handOut(`${name}.${ending}`, type, text);
   }
 
   let moreAt = $state<HTMLElement>();

@@ -9,6 +9,7 @@ import {
   type BackupContents,
   type BackupReason,
 } from './database/backup.ts';
+import { closeDoorsBook } from './gate/doors-book.ts';
 import { learnSoon } from './jobs/learning.ts';
 import { databaseFile, kitchen, withClosedKitchen } from './kitchen.ts';
 import { Problem } from './problem.ts';
@@ -55,9 +56,11 @@ export async function takeAllAway(): Promise<void> {
     const folder = dirname(file);
     if (!existsSync(folder)) return;
     // What holds the folder stays, so that no second program comes in between.
-    const ours = /^(?:tender-crumb\.db(?:-wal|-shm)?|photos|backups|incoming)$/;
+    const ours =
+      /^(?:tender-crumb\.db(?:-wal|-shm)?|doors\.json(?:\.damaged)?|photos|backups|incoming)$/;
     for (const name of readdirSync(folder))
       if (ours.test(name)) rmSync(join(folder, name), { recursive: true, force: true });
+    closeDoorsBook();
   });
   await kitchen();
 }

@@ -45,6 +45,8 @@ export const problemResponse = ({ status, message, faults, more }: Problem): Res
       headers: {
         'content-type': 'application/problem+json; charset=utf-8',
         ...(status === 503 || status === 429 ? { 'retry-after': '2' } : {}),
+        // What was sent has perhaps no end: nothing more is read on this connection.
+        ...(status === 413 ? { connection: 'close' } : {}),
       },
     },
   );

@@ -6,6 +6,7 @@
   import type { SetAside } from './entry.ts';
   import { outbox } from './here.ts';
   import { kindOf } from './kinds.ts';
+  import { pairAddress } from './pair-address.ts';
   import { sync } from './sync.svelte.ts';
 
   const standing = $derived(sync.standing);
@@ -36,7 +37,9 @@
           {#if standing.unpaired}
             <span
               ><b>This device is not let in any more.</b>
-              {things} in this browser until it is.</span
+              {standing.unpaired === 'forgotten'
+                ? 'It was forgotten in the Pantry.'
+                : `${things} in this browser until it is.`}</span
             >
           {:else}
             <span
@@ -52,7 +55,7 @@
         {#if standing.unpaired}
           <a
             class="knob"
-            href="/pair?to={encodeURIComponent(page.url.pathname)}"
+            href={pairAddress(standing.unpaired, page.url.pathname)}
             data-sveltekit-reload>Come in again</a
           >
         {:else}

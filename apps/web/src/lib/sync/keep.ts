@@ -141,6 +141,16 @@ export class Keep {
     await db?.delete('aside', id).catch(() => undefined);
   }
 
+  /** Lets go of everything. */
+  async clear(): Promise<void> {
+    this.#memory.clear();
+    this.#asideInMemory.clear();
+    this.#textsInMemory.clear();
+    const db = await this.#open;
+    for (const store of ['waiting', 'aside', 'texts'] as const)
+      await db?.clear(store).catch(() => undefined);
+  }
+
   /** Keeps a text that is being written, under a name of its own. */
   async keepText(key: string, value: unknown): Promise<void> {
     this.#textsInMemory.set(key, value);

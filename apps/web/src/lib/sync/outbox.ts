@@ -25,8 +25,8 @@ export interface Standing {
   readonly away: boolean;
   /** In its own words, where it answers. */
   readonly why: string;
-  /** The server does not know this device any more. */
-  readonly unpaired: boolean;
+  /** The server does not know this device: it was forgotten, or its cookie is of no use any more. */
+  readonly unpaired: false | 'forgotten' | 'closed';
   readonly storage: Storage;
 }
 
@@ -247,6 +247,21 @@ export class Outbox {
     void this.flush();
   }
 
+  /** Everything that this browser keeps, as a text that a file can hold. */
+  async asText(): Promise<string> {
+    await this.#ready;
+    const [waiting, aside] = await Promise.all([this.keep.waiting(), this.keep.listAside()]);
+    return JSON.stringify({ program: 'tender-crumb', unsent: waiting, refused: aside }, null, 2);
+  }
+
+  /** Clears this browser of everything that it keeps: what was offered, and saved or declined. */
+  async clear(): Promise<void> {
+    clearTimeout(this.#timer);
+    this.#timerAt = Infinity;
+    await this.keep.clear();
+    await this.#look();
+  }
+
   async throwAway(id: string): Promise<void> {
     await this.keep.dropAside(id);
     await this.#look();
@@ -312,7 +327,8 @@ export class Outbox {
   async #failed(batch: readonly Entry[], fault: unknown): Promise<'on' | 'smaller' | 'stop'> {
     const status = fault instanceof ApiError ? fault.status : 0;
     if (status === 401) {
-      this.#becomes({ unpaired: true });
+      const forgotten = fault instanceof ApiError && fault.body['code'] === 'forgotten';
+      this.#becomes({ unpaired: forgotten ? 'forgotten' : 'closed' });
       this.#tryLater();
       return 'stop';
     }

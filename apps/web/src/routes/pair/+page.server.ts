@@ -4,20 +4,17 @@ import { deviceBody } from '$lib/server/boundary/schemas.ts';
 import { pairingCode } from '$lib/server/gate/code.ts';
 import { cookieName, sign } from '$lib/server/gate/cookie.ts';
 import { letIn } from '$lib/server/gate/gate.ts';
-import { kitchen } from '$lib/server/kitchen.ts';
+import { isSecure } from '$lib/server/serve/secure.ts';
 import { log } from '$lib/server/log.ts';
 import { Problem } from '$lib/server/problem.ts';
-import { addDevice, mostDevices, readKitchenKey } from '$lib/server/store/devices.ts';
+import { addDevice, kitchenKey, mostDevices } from '$lib/server/gate/doors-book.ts';
+import { placeIn } from '$lib/server/gate/place.ts';
 import type { Actions, PageServerLoad } from './$types';
-
-/** Only a place of our own: an address of somebody else's is none. */
-const placeIn = (to: string | null): string =>
-  to && /^\/(?![/\\])/.test(to) && !to.includes('\\') ? to : '/';
 
 export const load: PageServerLoad = ({ url, locals }) => {
   const to = placeIn(url.searchParams.get('to'));
   if (locals.device) redirect(303, to);
-  return { to };
+  return { to, trust: isSecure(), forgotten: url.searchParams.get('why') === 'forgotten' };
 };
 
 const wrong = {
@@ -44,13 +41,12 @@ export const actions: Actions = {
       log.warn({ entered }, 'a device was not let in');
       return fail(entered === 'wrong' ? 400 : 429, { ...typed, fault: { code: wrong[entered] } });
     }
-    const db = await kitchen();
-    const device = await addDevice(db, name);
+    const device = addDevice(name);
     if (!device) {
       const says = `There are ${mostDevices} devices already: forget one in the Pantry first.`;
       return fail(409, { ...typed, fault: { code: says } });
     }
-    const key = await readKitchenKey(db);
+    const key = kitchenKey();
     letIn(event, cookieName(key), sign(device.id, key));
     redirect(303, to);
   },

@@ -4,6 +4,37 @@ import { Problem } from '../problem.ts';
 export const largestBody = 512 * 1024;
 
 /**
+ * What is too large is read on for a while and thrown away: broken off in the middle, nobody would hear the answer. For
+ * so many bytes, and so long, ms: what has no end is answered and closed.
+ */
+const patience = { bytes: 16 * largestBody, ms: 2000 } as const;
+
+/** The pieces of a body, until it ends or patience does. */
+async function* pieces(body: ReadableStream<Uint8Array>): AsyncGenerator<Uint8Array> {
+  const reader = body.getReader();
+  let size = 0;
+  let pending: Promise<unknown> | undefined;
+  let late: Promise<{ done: true; value?: undefined }> | undefined;
+  try {
+    for (;;) {
+      if (size > largestBody)
+        late ??= new Promise((done) => setTimeout(() => done({ done: true }), patience.ms).unref());
+      const next = reader.read();
+      pending = next;
+      const { done, value } = await (late ? Promise.race([next, late]) : next);
+      if (done || !value) return;
+      size += value.byteLength;
+      yield value;
+      if (size > patience.bytes) return;
+    }
+  } finally {
+    // Let go of, not cancelled: that would tear the connection before the answer is out.
+    pending?.catch(() => undefined);
+    reader.releaseLock();
+  }
+}
+
+/**
  * The body of a request as text.
  *
  * @throws Problem 413 where it is too large, 400 where it breaks off or is not UTF-8
@@ -18,9 +49,8 @@ export async function readText(request: Request): Promise<string> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   try {
-    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+    for await (const chunk of pieces(request.body)) {
       size += chunk.byteLength;
-      // Read to its end and thrown away: broken off in the middle, nobody would hear the answer.
       if (size <= largestBody) chunks.push(chunk);
     }
     if (size > largestBody) throw tooLarge();

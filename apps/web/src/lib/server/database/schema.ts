@@ -137,13 +137,6 @@ export interface Schema {
     key: string;
     value: string;
   };
-  /** Devices that were let in. */
-  device: {
-    id: string;
-    name: string;
-    paired_at: string;
-    seen_at: string;
-  };
   /** What was called of a practice dough; the seed makes the dough again. */
   practice: {
     id: string;

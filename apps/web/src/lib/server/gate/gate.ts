@@ -3,11 +3,12 @@ import { StorageFault } from '../database/fault.ts';
 import { kitchen } from '../kitchen.ts';
 import { log } from '../log.ts';
 import { Problem, problemResponse, storageProblem } from '../problem.ts';
-import { readDevice, readKitchenKey, seeDevice } from '../store/devices.ts';
 import { cookieName, cookieSeconds, deviceIn, sign } from './cookie.ts';
 import { turnAway } from './doors.ts';
+import { deviceOf, kitchenKey, noteWriting, seeDevice } from './doors-book.ts';
 import { dress } from './headers.ts';
-import { isLoopback, listening } from './names.ts';
+import { isLoopback, listening, passedOn } from './names.ts';
+import { writingOf } from './writings.ts';
 
 /** Whether a proxy of one's own stands before the program: then nobody is at home by address. */
 export const isProxied = (): boolean => process.env['TENDER_CRUMB_PROXY'] === '1';
@@ -15,8 +16,12 @@ export const isProxied = (): boolean => process.env['TENDER_CRUMB_PROXY'] === '1
 const isApi = ({ url }: RequestEvent): boolean =>
   url.pathname.startsWith('/api/') || url.pathname.startsWith('/schemas/');
 
-/** Where one is let in; the only page that is for everybody. */
+/** Where one is let in. */
 export const pairPath = '/pair';
+/** Where the house's certificate is had by a device that is not in yet. */
+export const certificatePath = '/house-certificate.crt';
+/** What is for everybody: that page, and the certificate that a device is to trust before it comes in. */
+const open: ReadonlySet<string> = new Set([pairPath, certificatePath]);
 
 /** Every answer wears the same headers; what is personal is kept by nobody on the way. */
 export const dressed: Handle = async ({ event, resolve }) => {
@@ -58,33 +63,60 @@ export const sound: Handle = async ({ event, resolve }) => {
   return resolve(event);
 };
 
-/** Who it is: at home on this machine itself, or a device that was let in. */
+/** Whether somebody sits at this machine itself: by the socket, and by nothing that passed the request on. */
+const isAtHome = (event: RequestEvent): boolean =>
+  !isProxied() && isLoopback(event.getClientAddress()) && !event.request.headers.has(passedOn.mark);
+
+/** Remembers who wrote what, where something was written. */
+async function noted(event: RequestEvent, answer: Response): Promise<Response> {
+  const what = writingOf(event.request.method, event.url.pathname);
+  if (what && answer.ok) noteWriting(event.locals.device!.name, what);
+  return answer;
+}
+
+/**
+ * Who it is: at home on this machine itself, or a device that was let in. A device that was forgotten is told so, and
+ * not only that it is not known: what it keeps is nobody's any more.
+ */
 export const paired: Handle = async ({ event, resolve }) => {
-  if (!isProxied() && isLoopback(event.getClientAddress())) {
+  if (isAtHome(event)) {
     event.locals.device = { name: 'the main machine' };
-    return resolve(event);
+    return noted(event, await resolve(event));
   }
-  const db = await kitchen();
-  const key = await readKitchenKey(db);
+  const key = kitchenKey();
   const name = cookieName(key);
   const id = deviceIn(event.cookies.get(name), key);
-  const device = id === undefined ? undefined : await readDevice(db, id);
+  const device = id === undefined ? undefined : deviceOf(id);
   if (device) {
     event.locals.device = { id: device.id, name: device.name };
-    await seeDevice(db, device).catch(() => undefined);
+    try {
+      seeDevice(device);
+    } catch {
+      // When it was here last is not worth refusing it.
+    }
     if (!isApi(event) && !event.isDataRequest) letIn(event, name, sign(device.id, key));
-    return resolve(event);
+    return noted(event, await resolve(event));
   }
-  if (event.url.pathname === pairPath) return resolve(event);
+  if (open.has(event.url.pathname)) return resolve(event);
+  // This kitchen signed its cookie, and has it in its book no more.
+  const why = id === undefined ? 'unknown' : 'forgotten';
   if (isApi(event)) {
     return problemResponse(
-      new Problem(401, 'This device is not paired with the kitchen', [
-        { where: 'cookie', what: `enter the code once at ${pairPath}` },
-      ]),
+      new Problem(
+        401,
+        why === 'forgotten'
+          ? 'This device was forgotten'
+          : 'This device is not paired with the kitchen',
+        [{ where: 'cookie', what: `enter the code once at ${pairPath}` }],
+        { code: why },
+      ),
     );
   }
   const to = event.url.pathname + event.url.search;
-  redirect(303, `${pairPath}?${new URLSearchParams({ to })}`);
+  redirect(
+    303,
+    `${pairPath}?${new URLSearchParams({ to, ...(why === 'forgotten' ? { why } : {}) })}`,
+  );
 };
 
 /** Gives the browser what it comes in with the next time. */

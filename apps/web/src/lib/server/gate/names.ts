@@ -13,6 +13,20 @@ const bracketed = (address: string): string =>
 export const isLoopback = (address: string): boolean =>
   /^(?:::ffff:)?127\.\d+\.\d+\.\d+$/.test(address) || address === '::1';
 
+/** What a request wears that somebody passed on, and the mark that the program puts on one then. */
+export const passedOn = {
+  worn: /^(?:forwarded|via|x-real-ip|x-forwarded(?:-.+)?)$/i,
+  mark: 'x-kitchen-passed-on',
+} as const;
+
+/**
+ * Whether a request was passed on by a proxy: then its socket says where the proxy is, and not who asks.
+ *
+ * @example wasPassedOn(['host', 'x-forwarded-for']) // true
+ */
+export const wasPassedOn = (headers: readonly string[]): boolean =>
+  headers.some((name) => passedOn.worn.test(name));
+
 /** Bridges and tunnels of this machine alone: nobody in the house reaches them. */
 const inside = /^(?:docker|br-|veth|virbr|vmnet|vbox|lxc|lxd|cni|flannel|tun|tap|utun|awdl|llw)/i;
 

@@ -1,15 +1,12 @@
 import { toString as drawCode } from 'qrcode';
 import { pairingCode } from '../gate/code.ts';
 import { houseAddresses, isOpenToHouse, type Listening } from '../gate/names.ts';
+import { isSecure } from './secure.ts';
 
 const bracketed = (host: string): string => (host.includes(':') ? `[${host}]` : host);
 
 /** Where a tablet in the house opens the kitchen; empty where nobody but this machine can. */
-export function tabletAddresses(
-  listening: Listening,
-  port: number,
-  secure = process.env['TENDER_CRUMB_HTTPS'] === '1',
-): string[] {
+export function tabletAddresses(listening: Listening, port: number, secure = isSecure()): string[] {
   if (!isOpenToHouse(listening)) return [];
   const all = houseAddresses();
   const one = bracketed(listening.host.toLowerCase());
@@ -36,9 +33,9 @@ export async function greeting(
   if (secure)
     lines.push(
       '',
-      'Each browser asks once whether it may trust this certificate, because no company signed it:',
-      'take “advanced” or “details” there, and go on. The screen then stays awake, pages open without',
-      'the server, and nobody in the house reads along.',
+      'Each device is told once to trust the certificate of this house: open the address, go on past the',
+      'warning, and take the certificate that is offered where the code is entered, and in Pantry → Devices. The',
+      'screen then stays awake, pages open without the server, and nobody in the house reads along.',
     );
   if (proxied || open) {
     if (tablets.length > 0)

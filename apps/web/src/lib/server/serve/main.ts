@@ -5,15 +5,16 @@ import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { turnAway } from '../gate/doors.ts';
 import { securityHeaders, withCharset } from '../gate/headers.ts';
-import { listening, ownNames } from '../gate/names.ts';
+import { givenNames, listening, ownNames, passedOn, wasPassedOn } from '../gate/names.ts';
 import { dataFolder } from '../data-folder.ts';
 import { certificateIn } from './certificate.ts';
 import { greeting } from './greeting.ts';
+import { isSecure } from './secure.ts';
 
 const { host } = listening();
 const port = Number(process.env['PORT'] || 4310);
 const proxied = process.env['TENDER_CRUMB_PROXY'] === '1';
-const secure = process.env['TENDER_CRUMB_HTTPS'] === '1';
+const secure = isSecure();
 
 // Who connects is the socket's word; no header of a request takes its place.
 for (const name of ['ADDRESS_HEADER', 'HOST_HEADER', 'PORT_HEADER', 'ORIGIN']) {
@@ -61,6 +62,9 @@ const serve = (request: IncomingMessage, response: ServerResponse): void => {
       .end(`${away.title}.\n`);
     return;
   }
+  // Before our own headers are put on: what came with it says whether it was passed on.
+  delete headers[passedOn.mark];
+  if (!proxied && wasPassedOn(Object.keys(headers))) headers[passedOn.mark] = '1';
   const scheme =
     secure || (proxied && one(headers['x-forwarded-proto']) === 'https') ? 'https' : 'http';
   headers['x-forwarded-proto'] = scheme;
@@ -70,7 +74,10 @@ const serve = (request: IncomingMessage, response: ServerResponse): void => {
 };
 
 const server = secure
-  ? createSecureServer(await certificateIn(dataFolder(), ownNames(listening())), serve)
+  ? createSecureServer(
+      await certificateIn(dataFolder(), ownNames(listening()), givenNames(listening())),
+      serve,
+    )
   : createServer(serve);
 
 server.on('error', (fault: NodeJS.ErrnoException) => {

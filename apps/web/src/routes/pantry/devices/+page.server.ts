@@ -2,10 +2,13 @@ import { toDataURL } from 'qrcode';
 import { pairingCode } from '$lib/server/gate/code.ts';
 import { isProxied } from '$lib/server/gate/gate.ts';
 import { listening } from '$lib/server/gate/names.ts';
-import { kitchen } from '$lib/server/kitchen.ts';
+import { isSecure } from '$lib/server/serve/secure.ts';
 import { pairingLink, tabletAddresses } from '$lib/server/serve/greeting.ts';
-import { listDevices } from '$lib/server/store/devices.ts';
+import { listDevices, listWritten } from '$lib/server/gate/doors-book.ts';
 import type { PageServerLoad } from './$types';
+
+/** Of what was written, so much is shown. */
+const shown = 20;
 
 export const load: PageServerLoad = async ({ url, locals }) => {
   const addresses = isProxied()
@@ -13,7 +16,9 @@ export const load: PageServerLoad = async ({ url, locals }) => {
     : tabletAddresses(listening(), Number(url.port || 80));
   const [first] = addresses;
   return {
-    devices: await listDevices(await kitchen()),
+    devices: listDevices(),
+    trust: isSecure(),
+    written: listWritten().slice(0, shown),
     here: locals.device?.id,
     addresses,
     code: pairingCode.shown,

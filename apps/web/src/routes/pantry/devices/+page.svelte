@@ -1,6 +1,7 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
   import { api } from '$lib/api.ts';
+  import TrustHouse from '$lib/ui/TrustHouse.svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -124,11 +125,32 @@
         {/each}
       </ul>
       <p class="quiet mt-2">
-        A device that is forgotten reads and writes nothing any more; what it has not sent yet stays
-        in its browser.
+        A device that is forgotten reads and writes nothing any more, and stays out whatever copy is
+        put back. What it has not sent yet can be saved there as a file.
       </p>
     {/if}
   </section>
+
+  {#if data.written.length > 0}
+    <section class="bowl p-4" aria-labelledby="written">
+      <h2 id="written">Who wrote what lately</h2>
+      <ul class="mt-2">
+        {#each data.written as { by, what, at, times }, i (i)}
+          <li class="flex flex-wrap justify-between gap-x-3 border-t border-line py-1.5">
+            <span><b>{by}</b>: {what}{times > 1 ? `, ${times} times` : ''}</span>
+            <span class="quiet">{when.format(new Date(at))}</span>
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/if}
+
+  {#if data.trust}
+    <section class="bowl p-4" aria-labelledby="trust">
+      <h2 id="trust">Trust this house once</h2>
+      <TrustHouse />
+    </section>
+  {/if}
 </div>
 
 <style>

@@ -9,6 +9,7 @@ import { bagUse } from './0007-bag-use.ts';
 import { planOfBakes } from './0008-plan.ts';
 import { photos } from './0009-photo.ts';
 import { book } from './0010-book.ts';
+import { doors } from './0011-doors.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -22,4 +23,5 @@ export const migrations: Record<string, Migration> = {
   '0008-plan': planOfBakes,
   '0009-photo': photos,
   '0010-book': book,
+  '0011-doors': doors,
 };

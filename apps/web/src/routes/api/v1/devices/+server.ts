@@ -1,6 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
-import { listDevices } from '$lib/server/store/devices.ts';
+import { listDevices } from '$lib/server/gate/doors-book.ts';
 
-export const GET = route(async () => json({ devices: await listDevices(await kitchen()) }));
+export const GET = route(async () => json({ devices: await listDevices() }));
