@@ -36,12 +36,12 @@ export async function serve(
     let text = '';
     child.stdout.on('data', (chunk: Buffer) => {
       text += chunk.toString();
-      if (/http:\/\/[\d.:]+\/\s/.test(text)) done(text);
+      if (/https?:\/\/[\d.:]+\/\s/.test(text)) done(text);
     });
     child.once('exit', (code) => failed(new Error(`the server ended with ${code}: ${text}`)));
   });
   return {
-    url: /http:\/\/[\d.:]+/.exec(said)![0],
+    url: /https?:\/\/[\d.:]+/.exec(said)![0],
     folder,
     code: /[A-Z0-9]{4}-[A-Z0-9]{4}/.exec(said)?.[0] ?? '',
     async stop(signal = 'SIGTERM') {

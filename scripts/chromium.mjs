@@ -19,10 +19,17 @@ export const launchOptions = {
   ],
 };
 
-/** Installs it from Debian's packages where it is not there. */
+/** What tells that browser whom to trust, and the package that it is in. */
+const trusts = { file: '/usr/bin/certutil', name: 'libnss3-tools' };
+
+/** Installs both from Debian's packages where they are not there. */
 export function installChromium() {
-  if (existsSync(launchOptions.executablePath)) return;
+  const missing = [
+    ...(existsSync(launchOptions.executablePath) ? [] : [name]),
+    ...(existsSync(trusts.file) ? [] : [trusts.name]),
+  ];
+  if (missing.length === 0) return;
   console.log('Installing Chromium from the Debian packages …');
   must('apt-get', ['update', '-qq']);
-  must('apt-get', ['install', '-y', '-qq', name]);
+  must('apt-get', ['install', '-y', '-qq', ...missing]);
 }

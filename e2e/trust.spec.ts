@@ -1,0 +1,76 @@
+import { chromium } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { launchOptions } from '../scripts/chromium.mjs';
+import { expect, serve, test } from './fixtures.ts';
+
+/** A home in which a browser trusts the house's authority, as a tablet does that was told to. */
+function homeThatTrusts(certificate: string): string {
+  const home = mkdtempSync(join(tmpdir(), 'tender-crumb-home-'));
+  const database = join(home, '.pki/nssdb');
+  mkdirSync(database, { recursive: true });
+  const certutil = (...args: string[]) =>
+    execFileSync('certutil', ['-d', `sql:${database}`, ...args]);
+  certutil('-N', '--empty-password');
+  certutil('-A', '-t', 'C,,', '-n', 'house', '-i', certificate);
+  return home;
+}
+
+test('https at home: a browser that trusts the house keeps pages and stays awake; one that only went on does not', async () => {
+  const server = await serve({ TENDER_CRUMB_HTTPS: '1' });
+  const certificate = join(server.folder, 'authority', 'authority.pem');
+  const home = homeThatTrusts(certificate);
+  const trusting = await chromium.launch({ ...launchOptions, env: { ...process.env, HOME: home } });
+  const warned = await chromium.launch(launchOptions);
+  try {
+    const page = await (
+      await trusting.newContext({ baseURL: server.url, serviceWorkers: 'allow' })
+    ).newPage();
+    await page.goto('/bench/lockside-white');
+    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+    const worker = () =>
+      page.evaluate(() =>
+        Promise.race([
+          navigator.serviceWorker.ready.then((r) => (r.active ? 'active' : 'none')),
+          new Promise((done) => setTimeout(() => done('none'), 5000)),
+        ]),
+      );
+    expect(await worker()).toBe('active');
+    expect(await page.evaluate(() => 'wakeLock' in navigator && isSecureContext)).toBe(true);
+    // What was opened opens without the server, after a reload too.
+    await page.reload();
+    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+    await expect
+      .poll(() => page.evaluate(async () => (await caches.match('/bench/lockside-white'))?.ok))
+      .toBe(true);
+    await server.stop();
+    await page.reload();
+    await expect(page.getByRole('textbox', { name: 'Name of the formula' })).toHaveValue(
+      'Lockside tin loaf, white',
+    );
+
+    const again = await serve({ TENDER_CRUMB_HTTPS: '1' }, server.folder);
+    try {
+      const other = await warned.newPage();
+      await expect(other.goto(again.url)).rejects.toThrow(/ERR_CERT_AUTHORITY_INVALID/);
+      const past = await warned.newContext({ ignoreHTTPSErrors: true, serviceWorkers: 'allow' });
+      const gone = await past.newPage();
+      await gone.goto(`${again.url}/bench/lockside-white`);
+      const refused = await gone.evaluate(() =>
+        navigator.serviceWorker.register('/service-worker.js').then(
+          () => 'taken',
+          (fault: Error) => fault.name,
+        ),
+      );
+      expect(refused).toBe('SecurityError');
+    } finally {
+      await again.stop();
+    }
+  } finally {
+    await Promise.all([trusting.close(), warned.close()]);
+    await server.stop();
+    for (const folder of [home, server.folder]) rmSync(folder, { recursive: true, force: true });
+  }
+});
