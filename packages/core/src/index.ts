@@ -499,6 +499,7 @@ export {
 export { leadOf, signOf, type Sentence } from './bake/lead.ts';
 export {
   bakeLoss,
+  outcomeShape,
   crumbs,
   crustWords,
   tastes,

@@ -13,8 +13,9 @@
 <section class="bowl grid content-start gap-3 p-5" aria-labelledby="put-back">
   <h2 id="put-back" class="text-xl">Put it back, or bring another kitchen’s in</h2>
   <p>
-    A file that was taken out is looked at first: you see what is new, what is here already and what
-    differs. Nothing that is here is taken away by it.
+    Every line of the file is checked first, and the whole of it is tried out on a copy of your
+    kitchen. Then you see what is new, what you have already and what differs. Nothing you have is
+    taken away.
   </p>
   <p>
     <label class="knob min-h-11"
@@ -35,8 +36,16 @@
     <p role="status">
       Sending it … <progress max="1" value={incoming.sent} aria-label="Sent so far"></progress>
     </p>
-  {:else if incoming.looking}
-    <p role="status">Looking into it …</p>
+  {:else if incoming.looking || incoming.taking}
+    {@const { doing, done, total } = incoming.working ?? { doing: 'Looking into it', done: 0 }}
+    <p class="flex flex-wrap items-center gap-3" role="status">
+      <span
+        >{doing}{done > 0
+          ? `: ${done.toLocaleString('en')}${total ? ` of ${total.toLocaleString('en')}` : ''}`
+          : ' …'}</span
+      >
+      <button class="knob min-h-11" type="button" onclick={() => void incoming.stop()}>Stop</button>
+    </p>
   {/if}
   {#if incoming.fault}<p role="alert" class="font-semibold text-act">{incoming.fault}</p>{/if}
   {#if incoming.look}
@@ -79,6 +88,12 @@
             </tbody>
           </table>
         </div>
+      {/if}
+      {#if incoming.look.passedOver}
+        <p>
+          An older version also wrote down which devices may come in. That part is skipped: the
+          devices of this kitchen stay as they are.
+        </p>
       {/if}
       {#if incoming.conflicts}
         <fieldset class="grid gap-1">

@@ -13,6 +13,9 @@ interface Looked {
   readonly orphans: number;
 }
 
+/** How often it is asked how far it is, ms. */
+const lookEveryMs = 600;
+
 /** A piece that is sent at once, bytes: below what the server takes in one. */
 const piece = 4 * 1024 * 1024;
 
@@ -21,7 +24,13 @@ export class Incoming {
   /** Share of it that is sent, 0 to 1. */
   sent = $state<number>();
   looking = $state(false);
-  look = $state<{ readonly madeAt: string; readonly things: readonly Looked[] }>();
+  /** What is being done with it just now, and how far that is. */
+  working = $state<{ readonly doing: string; readonly done: number; readonly total?: number }>();
+  look = $state<{
+    readonly madeAt: string;
+    readonly things: readonly Looked[];
+    readonly passedOver?: true;
+  }>();
   taking = $state(false);
   came = $state<number>();
   fault = $state('');
@@ -51,7 +60,7 @@ export class Incoming {
         this.sent = at / file.size;
       }
       this.looking = true;
-      this.look = await api('GET', `/api/v1/kitchen/incoming/${this.#id}`);
+      this.look = await this.#followed(() => api('GET', `/api/v1/kitchen/incoming/${this.#id}`));
     } catch (refusal) {
       this.fault = (refusal as Error).message;
     } finally {
@@ -64,9 +73,11 @@ export class Incoming {
     this.fault = '';
     this.taking = true;
     try {
-      const { came } = await api<{ came: number }>('POST', `/api/v1/kitchen/incoming/${this.#id}`, {
-        stays: this.stays,
-      });
+      const { came } = await this.#followed(() =>
+        api<{ came: number }>('POST', `/api/v1/kitchen/incoming/${this.#id}`, {
+          stays: this.stays,
+        }),
+      );
       this.came = came;
       this.look = undefined;
       await refresh();
@@ -76,6 +87,27 @@ export class Incoming {
       this.taking = false;
     }
   }
+
+  /** Asks now and then how far it is, while something is done with it. */
+  async #followed<T>(work: () => Promise<T>): Promise<T> {
+    const look = setInterval(() => {
+      void api<{ working: Incoming['working'] | null }>(
+        'GET',
+        `/api/v1/kitchen/incoming/${this.#id}?progress`,
+      )
+        .then(({ working }) => (this.working = working ?? undefined))
+        .catch(() => undefined);
+    }, lookEveryMs);
+    try {
+      return await work();
+    } finally {
+      clearInterval(look);
+      this.working = undefined;
+    }
+  }
+
+  /** Stops what is being done with it: nothing is taken. */
+  stop = (): Promise<void> => this.leave();
 
   async leave(): Promise<void> {
     await api('DELETE', `/api/v1/kitchen/incoming/${this.#id}`).catch(() => undefined);

@@ -7,11 +7,13 @@ import {
   readdirSync,
   rmSync,
   statSync,
+  writeFileSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { askJob } from '../jobs/job.ts';
+import { askJob, type ArchiveStep } from '../jobs/job.ts';
+import { once } from '../once.ts';
 import { learnSoon } from '../jobs/learning.ts';
 import type { Database } from '../database/open.ts';
 import { Problem } from '../problem.ts';
@@ -77,8 +79,18 @@ export async function takePiece(
   return size;
 }
 
-/** Lets go of a file that was sent. */
+/** What is being done with files just now, by their ids. */
+const working = once(
+  'incoming',
+  () => new Map<string, { how: ArchiveStep; stop: AbortController }>(),
+);
+
+/** How far the work on a file is; undefined where none is under way. */
+export const workOn = (id: string): ArchiveStep | undefined => working.get(id)?.how;
+
+/** Lets go of a file that was sent; work on it is stopped. */
 export function discard(database: string, id: string): void {
+  working.get(id)?.stop.abort();
   rmSync(zipOf(database, id), { force: true });
   rmSync(unpackedOf(database, id), { recursive: true, force: true });
 }
@@ -88,18 +100,43 @@ const gone = () =>
 const refusedAs = (says: string) =>
   new Problem(422, 'This file is not taken', [{ where: 'body', what: says }]);
 
-/** What would come of a file that was sent. */
+/** Runs one job on a file at a time. */
+async function work<T extends object>(
+  job: 'look' | 'take',
+  id: string,
+  given: object,
+): Promise<T | { refused: string }> {
+  if (working.has(id))
+    throw new Problem(409, 'It is being looked at', [{ where: 'path', what: 'wait, or stop it' }]);
+  const entry = {
+    how: { doing: 'Beginning', done: 0 } as ArchiveStep,
+    stop: new AbortController(),
+  };
+  working.set(id, entry);
+  try {
+    return await askJob(job, given, (how) => (entry.how = how), entry.stop.signal);
+  } finally {
+    working.delete(id);
+  }
+}
+
+/** Stands in the folder of a file once it was looked at and rehearsed. */
+const lookedMark = 'looked';
+
+/** What would come of a file that was sent: looked at row by row, and rehearsed on a copy. */
 export async function lookInto(database: string, id: string): Promise<ArchiveLook> {
   if (!existsSync(zipOf(database, id))) throw gone();
-  const answer = await askJob<{ look: ArchiveLook } | { refused: string }>('look', {
+  const folder = unpackedOf(database, id);
+  const answer = await work<{ look: ArchiveLook }>('look', id, {
     file: database,
     zip: zipOf(database, id),
-    folder: unpackedOf(database, id),
+    folder,
   });
   if ('refused' in answer) {
     discard(database, id);
     throw refusedAs(answer.refused);
   }
+  writeFileSync(join(folder, lookedMark), '');
   return answer.look;
 }
 
@@ -110,12 +147,9 @@ export async function takeIn(
   id: string,
   stays: Stays,
 ): Promise<number> {
-  if (!existsSync(unpackedOf(database, id))) throw gone();
-  const answer = await askJob<{ came: number } | { refused: string }>('take', {
-    file: database,
-    folder: unpackedOf(database, id),
-    stays,
-  });
+  const folder = unpackedOf(database, id);
+  if (!existsSync(join(folder, lookedMark))) throw gone();
+  const answer = await work<{ came: number }>('take', id, { file: database, folder, stays });
   if ('refused' in answer) throw refusedAs(answer.refused);
   discard(database, id);
   await learnSoon(db, database);

@@ -8,7 +8,7 @@ import { inTransaction, type Database } from '../database/open.ts';
 import { eventsOf } from '../store/bake-events.ts';
 import { formulaOf } from '../store/formula-body.ts';
 import { wantLearning } from '../store/learning.ts';
-import { archivedRows, checkManifest } from './rows.ts';
+import { archivedRows, checkDigest, checkManifest, holdsPassedOver } from './rows.ts';
 import {
   archiveTable,
   archiveTableNames,
@@ -40,6 +40,8 @@ export interface Looked {
 export interface ArchiveLook {
   readonly madeAt: string;
   readonly things: readonly Looked[];
+  /** It holds what devices once came in with: that is passed over. */
+  readonly passedOver?: true;
 }
 
 /** So many names of what stands in the way are told. */
@@ -60,45 +62,92 @@ async function here(
   return new Map(found.rows.map((row) => [keyOf(name, row), row]));
 }
 
-/** Keys of the rows that others may belong to: here, or in the file. */
-async function owners(
-  db: Database,
-  folder: string,
-  name: ArchiveTableName,
-): Promise<(row: Row) => boolean> {
-  const all: Array<(row: Row) => boolean> = [];
-  for (const [table, column] of archiveTable(name).of ?? []) {
-    const ids = new Set<unknown>();
-    const { rows } = await sql<{ id: string }>`select id from ${sql.table(table)}`.execute(db);
-    for (const { id } of rows) ids.add(id);
-    for await (const page of archivedRows(folder, table as ArchiveTableName))
-      for (const row of page) ids.add(row['id']);
-    all.push((row) => row[column] === null || ids.has(row[column]));
+/** Whom the rows of a file may belong to: what is here, and what of the file belongs somewhere itself. */
+class Owners {
+  readonly #ids: ReadonlyMap<string, Set<unknown>>;
+  readonly #versions: Set<string>;
+  /** Formulas of the file that have a version in it: without one a formula is none. */
+  readonly #versioned: ReadonlySet<unknown>;
+
+  private constructor(
+    ids: ReadonlyMap<string, Set<unknown>>,
+    versions: Set<string>,
+    versioned: ReadonlySet<unknown>,
+  ) {
+    [this.#ids, this.#versions, this.#versioned] = [ids, versions, versioned];
   }
-  return (row) => all.every((belongs) => belongs(row));
+
+  static async of(db: Database, folder: string, checked: boolean): Promise<Owners> {
+    const ids = new Map<string, Set<unknown>>();
+    for (const table of ['bag', 'formula', 'kitchen', 'bake'] as const) {
+      const { rows } = await sql<{ id: string }>`select id from ${sql.table(table)}`.execute(db);
+      ids.set(table, new Set(rows.map((r) => r.id)));
+    }
+    const versions = await db
+      .selectFrom('formula_version')
+      .select(['formula_id', 'version'])
+      .execute();
+    const versioned = new Set<unknown>();
+    for await (const rows of archivedRows(folder, 'formula_version', { checked }))
+      for (const row of rows) versioned.add(row['formula_id']);
+    return new Owners(ids, new Set(versions.map((v) => `${v.formula_id} ${v.version}`)), versioned);
+  }
+
+  /** Whether a row belongs to something; what does, others may belong to. */
+  take(name: ArchiveTableName, row: Row): boolean {
+    const belongs =
+      (archiveTable(name).of ?? []).every(
+        ([table, column]) => row[column] === null || this.#ids.get(table)!.has(row[column]),
+      ) && this.#stands(name, row);
+    if (!belongs) return false;
+    this.#ids.get(name)?.add(row['id']);
+    if (name === 'formula_version') this.#versions.add(`${row['formula_id']} ${row['version']}`);
+    return true;
+  }
+
+  #stands(name: ArchiveTableName, row: Row): boolean {
+    if (name === 'formula')
+      return this.#ids.get(name)!.has(row['id']) || this.#versioned.has(row['id']);
+    return (
+      name !== 'bake' ||
+      row['formula_id'] === null ||
+      this.#versions.has(`${row['formula_id']} ${row['formula_version']}`)
+    );
+  }
 }
 
 const nameOf = (row: Row): string =>
   String(row['name'] ?? row['key'] ?? row['id'] ?? row['formula_id'] ?? '').slice(0, 80);
 
+/** How far somebody is with a file, and a word when it is stopped: throws then. */
+export type Step = (doing: string, done: number, total?: number) => Promise<void>;
+const noStep: Step = async () => {};
+
 /**
- * Looks at an unpacked file: what in it is new here, the same, or another of the same name. Nothing is changed.
+ * Looks at an unpacked file: what in it is new here, the same, or another of the same name. Every row is judged by the
+ * API's own description. Nothing is changed.
  *
- * @throws ArchiveRefused where anything in it cannot be read
+ * @throws ArchiveRefused where anything in it cannot be read, with its table, line and field
  */
-export async function lookAt(db: Database, folder: string): Promise<ArchiveLook> {
-  const { madeAt } = await checkManifest(folder);
+export async function lookAt(
+  db: Database,
+  folder: string,
+  step: Step = noStep,
+): Promise<ArchiveLook> {
+  const { madeAt, format } = await checkManifest(folder);
+  await checkDigest(folder, format);
+  const owners = await Owners.of(db, folder, false);
   const things: Looked[] = [];
+  let gone = 0;
   for (const table of archiveTableNames) {
     const { says, part } = archiveTable(table);
-    const belongs = await owners(db, folder, table);
     let [fresh, same, other, orphans] = [0, 0, 0, 0];
     const others: string[] = [];
     for await (const rows of archivedRows(folder, table)) {
       const known = await here(db, table, rows);
       for (const row of rows) {
         const mine = known.get(keyOf(table, row));
-        if (!belongs(row)) orphans += 1;
+        if (!owners.take(table, row)) orphans += 1;
         else if (!mine) fresh += 1;
         else if (sameRow(table, mine, row)) same += 1;
         else {
@@ -106,12 +155,15 @@ export async function lookAt(db: Database, folder: string): Promise<ArchiveLook>
           if (others.length < told) others.push(nameOf(row));
         }
       }
+      gone += rows.length;
+      await step('Looking at each row', gone);
     }
     const count = fresh + same + other + orphans;
     if (!part && count > 0)
       things.push({ table, says: says[count === 1 ? 0 : 1], fresh, same, other, others, orphans });
   }
-  return { madeAt, things };
+  const passed = await holdsPassedOver(folder);
+  return { madeAt, things, ...(passed ? { passedOver: true } : {}) };
 }
 
 const insertRows = async (tx: Database, name: ArchiveTableName, rows: readonly Row[]) => {
@@ -197,40 +249,46 @@ async function takePhoto(folder: string, photos: string, id: string): Promise<bo
   return true;
 }
 
+/** Photos of the file that can be kept, put into the household's folder: before any row tells of them. */
+async function takePhotos(folder: string, photos: string, step: Step): Promise<Set<string>> {
+  const taken = new Set<string>();
+  for await (const rows of archivedRows(folder, 'photo', { checked: true })) {
+    for (const row of rows) {
+      const id = String(row['id']);
+      if (await takePhoto(folder, photos, id).catch(() => false)) taken.add(id);
+      await step('Photos', taken.size);
+    }
+  }
+  return taken;
+}
+
 /**
- * Takes an unpacked file into the household, a page in a transaction: whatever happens in between, taking it once more
- * goes on where it stopped. The book is learned again afterwards.
+ * Puts the rows of a file that was looked at into a household in one go: all of them or none, and what was written here
+ * meanwhile stays. On a copy it is the rehearsal, on the household itself the deed: the same rows by the same way.
  *
  * @param stays which of two things of one name
- * @param report how many rows were gone through
+ * @param pictured photos whose pictures are there
  * @returns how many things came
  */
-export async function takeArchive(
+export const takeRows = (
   db: Database,
   folder: string,
-  photos: string,
   stays: Stays,
-  report: (rows: number) => void = () => {},
-): Promise<number> {
-  await lookAt(db, folder);
-  let came = 0;
-  let gone = 0;
-  for (const table of archiveTableNames) {
-    const { meeting, part } = archiveTable(table);
-    const belongs = await owners(db, folder, table);
-    for await (const rows of archivedRows(folder, table)) {
-      const fit = rows.filter(belongs);
-      const pictured = new Set<string>();
-      if (table === 'photo')
-        for (const row of fit)
-          if (await takePhoto(folder, photos, String(row['id'])).catch(() => false))
-            pictured.add(String(row['id']));
-      await inTransaction(db, async (tx) => {
-        const known = await here(tx, table, fit);
-        const fresh = fit.filter(
-          (row) =>
-            !known.has(keyOf(table, row)) && (table !== 'photo' || pictured.has(String(row['id']))),
+  pictured: (photo: string) => boolean,
+  step: Step = noStep,
+): Promise<number> =>
+  inTransaction(db, async (tx) => {
+    const owners = await Owners.of(tx, folder, true);
+    let came = 0;
+    let gone = 0;
+    for (const table of archiveTableNames) {
+      const { meeting, part } = archiveTable(table);
+      for await (const rows of archivedRows(folder, table, { checked: true })) {
+        const fit = rows.filter(
+          (row) => owners.take(table, row) && (table !== 'photo' || pictured(String(row['id']))),
         );
+        const known = await here(tx, table, fit);
+        const fresh = fit.filter((row) => !known.has(keyOf(table, row)));
         await insertRows(tx, table, fresh);
         if (!part) came += fresh.length;
         if (meeting === 'asked' && stays === 'theirs') {
@@ -246,11 +304,26 @@ export async function takeArchive(
           await settleHeads(tx, new Set(fit.map((row) => String(row['formula_id']))));
         if (table === 'bake_event')
           await settleBakes(tx, [...new Set(fit.map((row) => String(row['bake_id'])))]);
-      });
-      gone += rows.length;
-      report(gone);
+        gone += rows.length;
+        await step('Taking it in', gone);
+      }
     }
-  }
-  await inTransaction(db, (tx) => wantLearning(tx));
-  return came;
+    await wantLearning(tx);
+    return came;
+  });
+
+/**
+ * Takes a file that was looked at and rehearsed into the household. The book is learned again afterwards.
+ *
+ * @param photos the household's folder of them
+ */
+export async function takeArchive(
+  db: Database,
+  folder: string,
+  photos: string,
+  stays: Stays,
+  step: Step = noStep,
+): Promise<number> {
+  const pictured = await takePhotos(folder, photos, step);
+  return takeRows(db, folder, stays, (id) => pictured.has(id), step);
 }

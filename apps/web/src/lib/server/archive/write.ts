@@ -1,4 +1,5 @@
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { createHash } from 'node:crypto';
 import { sql } from 'kysely';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -8,7 +9,9 @@ import {
   archiveFormat,
   archiveTable,
   archiveTableNames,
+  digestEntry,
   manifestEntry,
+  passedOver,
   photoEntryName,
   tableEntry,
   type ArchiveTableName,
@@ -53,15 +56,24 @@ async function* entries(
       ),
     ),
   };
+  const tables: Record<string, { rows: number; sha256: string }> = {};
   for (const name of archiveTableNames) {
+    const hash = createHash('sha256');
+    let count = 0;
     yield {
       name: tableEntry(name),
       packed: true,
       pieces: (async function* () {
-        for await (const rows of rowsOf(db, name))
-          yield text.encode(rows.map((row) => `${JSON.stringify(row)}\n`).join(''));
+        for await (const page of rowsOf(db, name)) {
+          const rows = page.filter((row) => !passedOver(name, row));
+          const piece = text.encode(rows.map((row) => `${JSON.stringify(row)}\n`).join(''));
+          hash.update(piece);
+          count += rows.length;
+          yield piece;
+        }
       })(),
     };
+    tables[name] = { rows: count, sha256: hash.digest('hex') };
   }
   for (const csv of ['bakes', 'lines'] as const) {
     yield {
@@ -84,6 +96,12 @@ async function* entries(
       }
     }
   }
+  // The last of all: whoever has it has the whole file.
+  yield {
+    name: digestEntry,
+    packed: false,
+    pieces: once(text.encode(`${JSON.stringify({ tables })}\n`)),
+  };
 }
 
 /**

@@ -2,12 +2,19 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 
 /** Work that is too long for a request. */
-export type JobName = 'learn' | 'nightly' | 'plan' | 'look' | 'take';
+export type JobName = 'learn' | 'nightly' | 'plan' | 'look' | 'take' | 'copy';
 
 /** How far a job is. */
 export interface JobReport {
   readonly done: number;
   readonly total: number;
+}
+
+/** How far a job is with a household's file. */
+export interface ArchiveStep {
+  readonly doing: string;
+  readonly done: number;
+  readonly total?: number;
 }
 
 /** The worker's file: the server that was built says where, in development it stands beside this. */
@@ -27,10 +34,13 @@ export function runJob(
   job: JobName,
   given: unknown,
   report: (what: never) => void = () => {},
+  stop?: AbortSignal,
 ): Promise<void> {
   return new Promise((resolve, reject) => {
     const worker = new Worker(fileURLToPath(workerFile()), { workerData: { job, given } });
     worker.unref();
+    // Asked, and not ended: what it has open it closes by itself.
+    stop?.addEventListener('abort', () => worker.postMessage('stop'), { once: true });
     worker.on('message', (what) => report(what as never));
     worker.once('error', reject);
     worker.once('exit', (code) =>
@@ -44,8 +54,17 @@ export function runJob(
  *
  * @throws Error with what the thread died of
  */
-export async function askJob<T>(job: JobName, given: unknown): Promise<T> {
+export async function askJob<T>(
+  job: JobName,
+  given: unknown,
+  report: (how: ArchiveStep) => void = () => {},
+  stop?: AbortSignal,
+): Promise<T> {
   let answer: T | undefined;
-  await runJob(job, given, (said: T) => (answer = said));
+  const hear = (said: T | ArchiveStep) => {
+    if (typeof said === 'object' && said !== null && 'doing' in said) report(said);
+    else answer = said as T;
+  };
+  await runJob(job, given, hear as (what: never) => void, stop);
   return answer as T;
 }

@@ -1,12 +1,35 @@
+import { setImmediate } from 'node:timers/promises';
 import { parentPort, workerData } from 'node:worker_threads';
-import { backUpNightly } from '../database/backup.ts';
+import { backUpNightly, copyWhole } from '../database/backup.ts';
 import { connect } from '../database/open.ts';
 import { learnWholeBook } from '../store/learn-book.ts';
-import { ArchiveRefused, unpack } from '../archive/unpack.ts';
-import { lookAt, takeArchive, type Stays } from '../archive/take.ts';
+import { ArchiveRefused, Stopped } from '../archive/refused.ts';
+import { rehearse } from '../archive/rehearse.ts';
+import { unpack } from '../archive/unpack.ts';
+import { lookAt, takeArchive, type Stays, type Step } from '../archive/take.ts';
 import { photoFolder } from '../store/photos.ts';
 import { planned, type Question } from '../../plan/planned.ts';
-import type { JobName, JobReport } from './job.ts';
+import type { ArchiveStep, JobName, JobReport } from './job.ts';
+
+let stopped = false;
+parentPort!.on('message', (word) => {
+  if (word === 'stop') stopped = true;
+});
+// Hearing it is no reason to go on living.
+parentPort!.unref();
+
+/** Tells how far it is now and then, and hears whether it is to stop: only where nothing is left half done. */
+const stepping = (): Step => {
+  let told = 0;
+  return async (doing, done, total) => {
+    if (performance.now() - told > 200) {
+      told = performance.now();
+      parentPort!.postMessage({ doing, done, ...(total ? { total } : {}) } satisfies ArchiveStep);
+      await setImmediate();
+    }
+    if (stopped) throw new Stopped();
+  };
+};
 
 /** Answers with what came of a household's file, or why it is not taken. */
 async function withArchive(
@@ -39,18 +62,24 @@ const jobs = {
   async nightly(file: string) {
     backUpNightly(file);
   },
+  async copy({ file, to }: { file: string; to: string }) {
+    copyWhole(file, to);
+  },
   async plan(question: Question) {
     parentPort!.postMessage(planned(question));
   },
   async look({ file, zip, folder }: { file: string; zip: string; folder: string }) {
     await withArchive(file, async (db) => {
-      await unpack(zip, folder);
-      return { look: await lookAt(db, folder) };
+      const step = stepping();
+      await unpack(zip, folder, (done, total) => step('Unpacking it', done, total));
+      const look = await lookAt(db, folder, step);
+      await rehearse(file, folder, step);
+      return { look };
     });
   },
   async take({ file, folder, stays }: { file: string; folder: string; stays: Stays }) {
     await withArchive(file, async (db) => ({
-      came: await takeArchive(db, folder, photoFolder(file), stays),
+      came: await takeArchive(db, folder, photoFolder(file), stays, stepping()),
     }));
   },
 } satisfies Record<JobName, (given: never) => Promise<void>>;

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { discard, lookInto, takeIn, takePiece } from '$lib/server/archive/incoming.ts';
+import { discard, lookInto, takeIn, takePiece, workOn } from '$lib/server/archive/incoming.ts';
 import { staysBody } from '$lib/server/boundary/archive-schema.ts';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
@@ -21,8 +21,12 @@ export const PUT = route(async ({ params, url, request }) => {
   return json({ here: await takePiece(databaseFile(), idOf(params), at, request.body) });
 });
 
-/** What would come of it. */
-export const GET = route(async ({ params }) => json(await lookInto(databaseFile(), idOf(params))));
+/** What would come of it; with `?progress`, how far the work on it is. */
+export const GET = route(async ({ params, url }) =>
+  url.searchParams.has('progress')
+    ? json({ working: workOn(idOf(params)) ?? null })
+    : json(await lookInto(databaseFile(), idOf(params))),
+);
 
 /** It is taken. */
 export const POST = route(async ({ params, request }) => {
