@@ -536,3 +536,11 @@ export {
 export { aheadSteps } from './bake/ahead-steps.ts';
 export { dayOf, toBuy, toHave, type DayOf, type ToBuy } from './bake/first-loaf.ts';
 export { loavesOf, usualShaping } from './bake/usual-form.ts';
+export {
+  parcelFormat,
+  renamed,
+  toSend,
+  type HouseKnows,
+  type Labelled,
+  type Parcel,
+} from './exchange/parcel.ts';

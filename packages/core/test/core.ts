@@ -320,3 +320,4 @@ export * from '../src/process/device-for.ts';
 export * from '../src/process/unkneaded.ts';
 export * from '../src/bake/poke-says.ts';
 export * from '../src/bake/touch-moment.ts';
+export * from '../src/exchange/parcel.ts';

@@ -13,9 +13,11 @@
     usualBaker,
     styleIds,
     styles,
+    toSend,
     windowFor,
     type DeviceId,
     type Format,
+    type Labelled,
     type StyleId,
   } from '@tender-crumb/core';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
@@ -56,6 +58,7 @@
   }: {
     data: Given & {
       older: readonly number[];
+      labels: readonly Labelled[];
       aside: ComponentProps<typeof KeptVersions>['aside'];
     };
   } = $props();
@@ -112,9 +115,18 @@
 
   /** Hands the formula out as a file. */
   function download({ ending, type, write }: Format) {
-    const text = write(bench.formula, bench.pantry, bench.household.percentages);
+    const { bags, each } = bench.household;
+    const { file, leftOut } = toSend(bench.formula, { bags, each, labels: data.labels });
+    const text =
+      ending === formats.json.ending
+        ? JSON.stringify(file, null, 2)
+        : write(bench.formula, bench.pantry, bench.household.percentages);
     const name = bench.formula.name.replace(/[^\p{L}\p{N} -]+/gu, '').trim() || 'formula';
     handOut(`${name}.${ending}`, type, text);
+    said =
+      leftOut.length > 0
+        ? `Saved as a file. It opens in any kitchen: ${leftOut.join(', ')} ${leftOut.length === 1 ? 'stays' : 'stay'} here, and the file names the flour instead.`
+        : 'Saved as a file.';
   }
 
   let moreAt = $state<HTMLElement>();

@@ -100,7 +100,7 @@
   }
 
   async function put() {
-    const formula = paste.own ?? paste.formula;
+    const formula = paste.own?.body ?? paste.formula;
     if (!formula) return;
     busy = true;
     fault = '';

@@ -3,6 +3,7 @@ import {
   evaluate,
   formatLimits,
   nothingLearned,
+  parcelFormat,
   readerOf,
   readRecipe,
   styleIds,
@@ -28,11 +29,18 @@ interface Kept {
 }
 
 /** A formula as this program takes it out; undefined for any other text. The server judges it. */
-function ownFormula(text: string): { readonly name?: unknown } | undefined {
+function ownFormula(text: string): { readonly name?: unknown; readonly body: unknown } | undefined {
   if (!/^\s*\{/.test(text) || !text.includes('tender-crumb/formula-')) return undefined;
   try {
-    const json = JSON.parse(text) as { format?: unknown; name?: unknown };
-    return typeof json.format === 'string' ? json : undefined;
+    const json = JSON.parse(text) as {
+      format?: unknown;
+      name?: unknown;
+      formula?: { name?: unknown };
+    };
+    if (typeof json.format !== 'string') return undefined;
+    // With what another kitchen cannot know, the formula stands within.
+    const name = json.format === parcelFormat ? json.formula?.name : json.name;
+    return { name, body: json };
   } catch {
     return undefined;
   }

@@ -47,10 +47,12 @@ import { weekField, zoneField } from './plan-schema.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
 export const formulaId = id.required();
+/** Of the household's own. */
+export const ownId = Joi.string().pattern(ownIdPattern);
 /** In the catalogue, or the household's own; whether it has that one is for {@link knownHere} to say. */
 const ingredientId = Joi.alternatives(
   Joi.string().valid(...catalogue.map((i) => i.id)),
-  Joi.string().pattern(ownIdPattern),
+  ownId,
 ).messages({ 'alternatives.match': 'is not an ingredient of the catalogue' });
 /** Nothing, or what a kitchen can weigh. */
 const grams = Joi.alternatives(Joi.valid(0), Joi.number().min(leastGrams).max(mostGrams))

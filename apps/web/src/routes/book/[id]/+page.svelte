@@ -131,6 +131,7 @@
     <a class="knob" href="/book/helped?formula={record.bread}">What helped</a>
     <a class="knob" href="/bake/{record.id}">Mend it</a>
     <a class="knob" href="/api/v1/bakes/{record.id}/sheet" download>As Markdown</a>
+    <a class="knob" href="/api/v1/bakes/{record.id}/sheet?as=formula" download>As a formula file</a>
     <button class="knob" type="button" onclick={() => (codeOpen = true)}>As a code</button>
   </div>
 </div>

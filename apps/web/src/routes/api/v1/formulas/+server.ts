@@ -1,13 +1,13 @@
-import { completeFormula } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { boundHere, knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
-import { formulaIn, pageQuery } from '$lib/server/boundary/schemas.ts';
+import { boundHere, knownHere } from '$lib/server/boundary/known.ts';
+import { pageQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
 import { addFormula, listFormulas } from '$lib/server/store/formulas.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
+import { takeFormula } from '$lib/server/store/take-parcel.ts';
 
 export const GET = route(async ({ url }) => {
   const { limit, offset, search } = check(pageQuery, Object.fromEntries(url.searchParams), 'query');
@@ -17,7 +17,7 @@ export const GET = route(async ({ url }) => {
 
 export const POST = route(async ({ request, locals }) => {
   const db = await kitchen();
-  const given = completeFormula(sensibleFormula(formulaIn(await readJson(request), 'body')));
+  const given = await takeFormula(db, await readJson(request), 'body');
   const household = await readHousehold(db);
   const formula = boundHere(knownHere(given, household), household);
   const { id, version } = await addFormula(db, formula, { device: locals.device?.name });

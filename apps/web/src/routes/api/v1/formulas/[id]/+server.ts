@@ -1,14 +1,15 @@
-import { completeFormula } from '@tender-crumb/core';
+import { withoutStrangeBags } from '@tender-crumb/core';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { boundHere, knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
-import { formulaId, formulaIn, formulaSave } from '$lib/server/boundary/schemas.ts';
+import { boundHere, knownHere } from '$lib/server/boundary/known.ts';
+import { formulaId, formulaSave } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
 import { readFormula, saveFormula, standOnShelf } from '$lib/server/store/formulas.ts';
+import { takeFormula } from '$lib/server/store/take-parcel.ts';
 import { listAside } from '$lib/server/store/formula-asides.ts';
 
 const missing = (id: string) =>
@@ -31,10 +32,12 @@ export const PUT = route(async ({ params, request, locals }) => {
   const id = check(formulaId, params['id'], 'path');
   const { version, formula, draft } = check(formulaSave, await readJson(request), 'body');
   const db = await kitchen();
-  const sent = formulaIn(formula, 'body.formula');
-  const given = completeFormula(sensibleFormula(sent, 'body.formula'));
+  const given = await takeFormula(db, formula, 'body.formula');
   const household = await readHousehold(db);
-  const complete = boundHere(knownHere(given, household), household);
+  const known = knownHere(given, household);
+  // What comes to this shelf for the first time may be bound to bags of another house: those become their flour.
+  const complete =
+    version === 0 ? withoutStrangeBags(known, household.bags) : boundHere(known, household);
   const device = locals.device?.name;
   const saved = await saveFormula(db, id, version, complete, { device, draft });
   if (saved.outcome === 'missing') throw missing(id);
