@@ -4,7 +4,7 @@ import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { archiveTableNames } from '../src/lib/server/archive/tables.ts';
+import { archiveTableNames, photosDigest } from '../src/lib/server/archive/tables.ts';
 import { TestServer } from './server.ts';
 
 const formula = (name: string, water = 320) => ({
@@ -99,7 +99,13 @@ function sealed(entries: Record<string, Uint8Array>): Uint8Array {
       return [name, { rows: bytes.filter((b) => b === 10).length, sha256 }];
     }),
   );
-  return zipSync({ ...entries, 'digest.json': strToU8(JSON.stringify({ tables })) } as Zippable);
+  const pictures = Object.entries(entries)
+    .filter(([name]) => name.startsWith('photos/'))
+    .map(([name, bytes]) => `${name} ${createHash('sha256').update(bytes).digest('hex')}`);
+  return zipSync({
+    ...entries,
+    'digest.json': strToU8(JSON.stringify({ tables, photos: photosDigest(pictures) })),
+  } as Zippable);
 }
 
 /** What stands in a file, but for when it was made. */

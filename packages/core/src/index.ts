@@ -544,3 +544,4 @@ export {
   type Labelled,
   type Parcel,
 } from './exchange/parcel.ts';
+export { plainName, unseen } from './quantity/plain-name.ts';

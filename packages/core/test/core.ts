@@ -321,3 +321,4 @@ export * from '../src/process/unkneaded.ts';
 export * from '../src/bake/poke-says.ts';
 export * from '../src/bake/touch-moment.ts';
 export * from '../src/exchange/parcel.ts';
+export * from '../src/quantity/plain-name.ts';

@@ -1,4 +1,5 @@
 import { formulaFormat, type Formula } from '../formula/formula.ts';
+import { plainName } from '../quantity/plain-name.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import type { StyleId } from '../style/style.ts';
 import { formatLimits, type FormulaJson } from './formula-shape.ts';
@@ -94,7 +95,7 @@ export function completeFormula(json: FormulaJson, style: StyleId = 'pan'): Form
   void format;
   return {
     format: formulaFormat,
-    name: name ?? 'Formula',
+    name: (name && plainName(name)) || 'Formula',
     style: own ?? style,
     stages: stages.map((s) => ({
       ...s,

@@ -1,9 +1,9 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { dataFolder } from './data-folder.ts';
-import { StorageFault, storageFault } from './database/fault.ts';
+import { isTrouble, StorageFault, storageFault } from './database/fault.ts';
 import { lockFolder } from './database/lock.ts';
-import { openDatabase, type Database } from './database/open.ts';
+import { openDatabase, openReading, type Database } from './database/open.ts';
 import { once } from './once.ts';
 
 /** Whether this run is of the invented household. */
@@ -22,21 +22,26 @@ const state = once('kitchen', () => ({ opened: undefined as Promise<Opened> | un
 
 async function open(): Promise<Opened> {
   const file = databaseFile();
-  let unlock: () => void;
+  let unlock = () => {};
   try {
     if (!existsSync(dirname(file))) mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
     unlock = lockFolder(dirname(file));
-  } catch (thrown) {
-    const { code = '' } = thrown as { code?: string };
-    throw /^E(?:ACCES|PERM|ROFS)$/.test(code)
-      ? new StorageFault('readonly', thrown)
-      : storageFault(thrown);
-  }
-  try {
     return { db: await openDatabase(file), unlock };
   } catch (thrown) {
     unlock();
-    throw storageFault(thrown);
+    const { code = '' } = thrown as { code?: string };
+    const fault = /^E(?:ACCES|PERM|ROFS)$/.test(code)
+      ? new StorageFault('readonly', thrown)
+      : storageFault(thrown);
+    // What cannot be written can be read: the next try to write looks whether there is room by then.
+    if (isTrouble(fault, 'full') && existsSync(file)) {
+      try {
+        return { db: openReading(file, () => void closeKitchen()), unlock: () => {} };
+      } catch {
+        // No room anywhere: then it is said.
+      }
+    }
+    throw fault;
   }
 }
 

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { createReadStream, existsSync } from 'node:fs';
+import { createReadStream, existsSync, readdirSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { faultOf } from './described.ts';
@@ -11,6 +11,7 @@ import {
   digestEntry,
   manifestEntry,
   passedOver,
+  photosDigest,
   tableEntry,
   type ArchiveDigest,
   type ArchiveTableName,
@@ -64,6 +65,12 @@ export async function checkDigest(folder: string, format: number): Promise<void>
   } catch {
     throw new ArchiveRefused('Its last part is missing or cannot be read: half a file.');
   }
+  const folderOfPhotos = join(folder, 'photos');
+  const pictures: string[] = [];
+  for (const name of existsSync(folderOfPhotos) ? readdirSync(folderOfPhotos) : [])
+    pictures.push(`photos/${name} ${(await digestOf(join(folderOfPhotos, name))).sha256}`);
+  if (digest?.photos !== photosDigest(pictures))
+    throw new ArchiveRefused('Its photos are not as they were written: one is missing or another.');
   for (const name of archiveTableNames) {
     const wanted = digest?.tables?.[name];
     const got = await digestOf(join(folder, tableEntry(name)));

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Schema } from '../database/schema.ts';
 
 /** A row as it is written down: its columns by their names. */
@@ -184,7 +185,18 @@ export interface ArchiveDigest {
   readonly tables: Readonly<
     Partial<Record<ArchiveTableName, { readonly rows: number; readonly sha256: string }>>
   >;
+  /** Of all pictures with their names; see {@link photosDigest}. */
+  readonly photos: string;
 }
+/**
+ * One digest of all pictures: of their names with a digest of each, in the order of the names.
+ *
+ * @param lines `name sha256`, in any order
+ */
+export const photosDigest = (lines: readonly string[]): string =>
+  createHash('sha256')
+    .update([...lines].sort().join('\n'))
+    .digest('hex');
 /** Raised where an older version could not read the file any more. The second has a digest at its end. */
 export const archiveFormat = 2;
 

@@ -13,6 +13,7 @@ import {
   manifestEntry,
   passedOver,
   photoEntryName,
+  photosDigest,
   tableEntry,
   type ArchiveTableName,
   type Row,
@@ -84,6 +85,7 @@ async function* entries(
       })(),
     };
   }
+  const pictures: string[] = [];
   for await (const rows of rowsOf(db, 'photo')) {
     for (const { id } of rows) {
       for (const small of [false, true]) {
@@ -92,7 +94,9 @@ async function* entries(
           () => undefined,
         );
         // A file that is gone is no reason to keep the rest back.
-        if (bytes) yield { name, packed: false, pieces: once(bytes) };
+        if (!bytes) continue;
+        pictures.push(`${name} ${createHash('sha256').update(bytes).digest('hex')}`);
+        yield { name, packed: false, pieces: once(bytes) };
       }
     }
   }
@@ -100,7 +104,7 @@ async function* entries(
   yield {
     name: digestEntry,
     packed: false,
-    pieces: once(text.encode(`${JSON.stringify({ tables })}\n`)),
+    pieces: once(text.encode(`${JSON.stringify({ tables, photos: photosDigest(pictures) })}\n`)),
   };
 }
 

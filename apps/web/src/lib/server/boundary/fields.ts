@@ -1,9 +1,20 @@
-import { isDay, isMoment } from '@tender-crumb/core';
+import { isDay, isMoment, plainName } from '@tender-crumb/core';
 import Joi from 'joi';
 import type { Feeding } from '../store/feedings.ts';
 
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 export const plainId = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
+
+/** A name: something, and nothing in it that is not seen. */
+export const named = (most: number) =>
+  Joi.string()
+    .trim()
+    .min(1)
+    .max(most)
+    .custom((text: string, { error }) =>
+      plainName(text) === text.trim() ? text : error('name.unseen'),
+    )
+    .messages({ 'name.unseen': 'has signs in it that are not seen: type it anew' });
 
 /** Texts whose days exist: a pattern alone takes the thirtieth of February. */
 const existing = (isOne: (text: string) => boolean, what: string) =>

@@ -18,9 +18,9 @@ import {
   type Programme,
 } from '@tender-crumb/core';
 import Joi from 'joi';
-import { plainId } from './fields.ts';
+import { named, plainId } from './fields.ts';
 
-const name = Joi.string().trim().min(1).max(60);
+const name = named(60);
 const choice = (of: readonly string[]) => Joi.string().valid(...of);
 /** A programme, and a stage of it, is no longer than a day. */
 const minutes = Joi.number()

@@ -5,8 +5,28 @@ export const largestPhoto = 15 * 1024 * 1024;
 /** The kept picture's longer side, and the small one's, pixels. */
 const keptSide = 1600;
 const smallSide = 320;
-/** More pixels than this are no camera's but a bomb. */
-const mostPixels = 120_000_000;
+/** More pixels than this are no kitchen's tablet but a bomb: 64 million take a quarter of a gigabyte while they are read. */
+const mostPixels = 64_000_000;
+/** So many wait while one is read; whoever comes then comes again. */
+const mostWaiting = 12;
+
+/** Pictures are read one after the other, however many are sent at once. */
+const turn = { last: Promise.resolve() as Promise<unknown>, waiting: 0 };
+
+async function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  if (turn.waiting >= mostWaiting)
+    throw new Problem(503, 'Too many photos at once', [
+      { where: 'body', what: 'sent again in a moment, it is taken' },
+    ]);
+  turn.waiting += 1;
+  const mine = turn.last.then(work, work);
+  turn.last = mine.catch(() => undefined);
+  try {
+    return await mine;
+  } finally {
+    turn.waiting -= 1;
+  }
+}
 
 /** What a photo may begin with: its type by content, whatever it is called. */
 const beginnings: ReadonlyArray<readonly [type: string, at: number, bytes: readonly number[]]> = [
@@ -61,16 +81,19 @@ export async function pictureOf(bytes: Uint8Array): Promise<Picture> {
   const known = beginnings.some(([, at, begin]) => begin.every((b, i) => bytes[at + i] === b));
   if (!known) throw refused(415, 'it is no photo, whatever its name says: JPEG, PNG or WebP');
   const { default: sharp } = await import('sharp');
-  const read = () => sharp(bytes, { limitInputPixels: mostPixels, failOn: 'error' }).rotate();
-  const within = (side: number) =>
-    read().resize(side, side, { fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 82 });
-  try {
-    const [kept, small] = await Promise.all([
-      within(keptSide).toBuffer({ resolveWithObject: true }),
-      within(smallSide).toBuffer(),
-    ]);
-    return { kept: kept.data, small, width: kept.info.width, height: kept.info.height };
-  } catch {
-    throw refused(422, 'it is broken, or too large to be looked at');
-  }
+  const within = (of: Uint8Array, side: number) =>
+    sharp(of, { limitInputPixels: mostPixels, failOn: 'error' })
+      .rotate()
+      .resize(side, side, { fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 82 });
+  return inTurn(async () => {
+    try {
+      const kept = await within(bytes, keptSide).toBuffer({ resolveWithObject: true });
+      // Of the kept one: the large one is read once.
+      const small = await within(kept.data, smallSide).toBuffer();
+      return { kept: kept.data, small, width: kept.info.width, height: kept.info.height };
+    } catch {
+      throw refused(422, 'it is broken, or has more than 64 megapixels');
+    }
+  });
 }

@@ -11,7 +11,7 @@ import Joi from 'joi';
 import { isZone } from '../../plan/clock.ts';
 import type { PlannedBake } from '../store/plans.ts';
 import type { Timer } from '../store/timers.ts';
-import { instant, plainId } from './fields.ts';
+import { instant, named, plainId } from './fields.ts';
 
 const clockTime = Joi.string()
   .custom((text: string, { error }) => (isClock(text) ? text : error('any.invalid')))
@@ -134,6 +134,6 @@ export const plannedBody = Joi.object<Omit<PlannedBake, 'id'>>({
 export const mostTimers = 30;
 
 export const timerBody = Joi.object<Omit<Timer, 'id'>>({
-  name: Joi.string().trim().min(1).max(80).required(),
+  name: named(80).required(),
   dueAt: instant.required(),
 }).required();

@@ -40,7 +40,7 @@ import {
 import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
 import { check } from './check.ts';
-import { day, instant, plainId as id } from './fields.ts';
+import { day, instant, named, plainId as id } from './fields.ts';
 import { appliancesField, bakersField, customField, pansField } from './kitchen-schema.ts';
 import { moneyField, pricesField } from './money-schema.ts';
 import { weekField, zoneField } from './plan-schema.ts';
@@ -239,7 +239,7 @@ export const bagBody = (joiOf(bagShape) as Joi.ObjectSchema<Omit<Bag, 'id'>>)
   .required();
 
 export const labelBody = Joi.object<Label>({
-  name: Joi.string().trim().min(1).max(80).required(),
+  name: named(80).required(),
   like: Joi.string()
     .valid(...catalogue.map((i) => i.id))
     .required(),
@@ -274,7 +274,7 @@ export const bakeBody = Joi.object<NewBake>({
   name: Joi.when('formulaId', {
     is: Joi.exist(),
     then: Joi.forbidden(),
-    otherwise: Joi.string().trim().min(1).max(formatLimits.name).required(),
+    otherwise: named(formatLimits.name).required(),
   }),
   method: Joi.string().valid(...deviceIds),
   baker: Joi.string().min(1).max(80),
@@ -309,7 +309,7 @@ export const eventsBody = Joi.object<{ events: BakeEvent[] }>({
 export const settingsPatch = Joi.object<Record<string, unknown>>().max(20).required();
 
 export const deviceBody = Joi.object<{ name: string }>({
-  name: Joi.string().trim().min(1).max(40).required(),
+  name: named(40).required(),
 }).required();
 
 export const versionsQuery = Joi.object<{ limit: number; offset: number }>({

@@ -179,7 +179,14 @@ export function backUp(file: string, reason: BackupReason, at = currentTime()): 
 }
 
 /** How many days, weeks and months keep a copy. */
-export const kept = { days: 7, weeks: 5, months: 12, beforeChanges: 5 } as const;
+export const kept = {
+  days: 7,
+  weeks: 5,
+  months: 12,
+  beforeChanges: 5,
+  byHand: 30,
+  replaced: 10,
+} as const;
 
 const dayOf = (at: string) => at.slice(0, 10);
 /** Weeks are counted from a Monday, whatever the clock says of today. */
@@ -205,24 +212,56 @@ function newestOf(backups: readonly Backup[], period: (at: string) => string, mo
  */
 export function toThin(backups: readonly Backup[]): Backup[] {
   const nightly = backups.filter((b) => b.reason === 'nightly');
-  const changes = backups.filter((b) => b.reason === 'before-change');
+  const others = (
+    [
+      ['before-change', kept.beforeChanges],
+      ['by-hand', kept.byHand],
+      ['replaced', kept.replaced],
+    ] as const
+  ).map(([reason, most]) => ({ all: backups.filter((b) => b.reason === reason), most }));
   const stay = new Set([
     ...newestOf(nightly, dayOf, kept.days),
     ...newestOf(nightly, weekOf, kept.weeks),
     ...newestOf(nightly, monthOf, kept.months),
-    ...changes.slice(0, kept.beforeChanges),
+    ...others.flatMap(({ all, most }) => all.slice(0, most)),
   ]);
-  return [...nightly, ...changes].filter((b) => !stay.has(b));
+  return [...nightly, ...others.flatMap((o) => o.all)].filter((b) => !stay.has(b));
 }
 
 /** Makes tonight's copy and lets go of those that are old. */
 export function backUpNightly(file: string, at = currentTime()): string {
   const made = backUp(file, 'nightly', at);
   for (const { file: old } of toThin(listBackups(backupFolder(file)))) {
-    if (old !== made) rmSync(old, { force: true });
+    // With a copy that was moved aside goes the log that was moved with it.
+    if (old !== made) for (const part of ['', '-wal', '-shm']) rmSync(old + part, { force: true });
   }
   thinPhotos(file);
   return made;
+}
+
+/**
+ * Sweeps what a stop in the middle left beside the data: half-made files and copies, and logs of what is there no more or
+ * was closed in order. The live database's own log is never touched; nor is one that still holds something.
+ */
+export function sweep(file: string): void {
+  const folder = dirname(file);
+  const live = new Set([basename(file), `${basename(file)}-wal`, `${basename(file)}-shm`]);
+  for (const place of [folder, backupFolder(file), join(folder, 'incoming')]) {
+    if (!existsSync(place)) continue;
+    const names = new Set(readdirSync(place));
+    for (const name of names) {
+      if (place === folder && live.has(name)) continue;
+      const path = join(place, name);
+      const base = /^(.*\.(?:db|new|half))-(?:wal|shm)$/.exec(name)?.[1];
+      const half =
+        /\.half(?:-wal|-shm)?$|^\.restored\.db|\.db\.new(?:-wal|-shm)?$|^out-[\w-]+\.db/.test(name);
+      const orphan = base !== undefined && !names.has(base);
+      const log = base === undefined ? undefined : join(place, `${base}-wal`);
+      const closed =
+        log !== undefined && (statSync(log, { throwIfNoEntry: false })?.size ?? 0) === 0;
+      if (half || orphan || closed) rmSync(path, { force: true });
+    }
+  }
 }
 
 /** Whether a file has no nightly copy of this day yet, whatever other days its copies say. */

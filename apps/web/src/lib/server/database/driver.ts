@@ -76,8 +76,12 @@ export class FileDriver implements Driver {
   #last: Promise<void> = Promise.resolve();
   readonly #done = new WeakMap<Connection, () => void>();
 
-  constructor(file: string) {
+  /** Where nothing can be written: told to whoever tries. */
+  readonly #refusing: (() => StorageFault) | undefined;
+
+  constructor(file: string, refusing?: () => StorageFault) {
     this.#file = file;
+    this.#refusing = refusing;
     this.pen = openHandle(file);
     this.pen.exec('PRAGMA journal_mode = WAL');
     // Every commit is on the disk before it is acknowledged.
@@ -118,6 +122,7 @@ export class FileDriver implements Driver {
   }
 
   async beginTransaction(connection: Connection): Promise<void> {
+    if (this.#refusing) throw this.#refusing();
     // Patience is counted from here: nobody waits longer for standing behind somebody who waits.
     const end = performance.now() + patienceMs;
     const before = this.#last;

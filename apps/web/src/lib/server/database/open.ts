@@ -2,16 +2,19 @@ import {
   accessSync,
   chmodSync,
   constants,
+  copyFileSync,
   existsSync,
   mkdirSync,
+  mkdtempSync,
   readdirSync,
   renameSync,
   rmSync,
   statSync,
 } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { tmpdir } from 'node:os';
+import { basename, dirname, join } from 'node:path';
 import { Kysely, SqliteAdapter, SqliteIntrospector, SqliteQueryCompiler } from 'kysely';
-import { backUp, backupFolder, checkWhole, listBackups } from './backup.ts';
+import { backUp, backupFolder, checkWhole, listBackups, sweep } from './backup.ts';
 import { FileDriver } from './driver.ts';
 import { StorageFault, storageFault } from './fault.ts';
 import { migrate, pendingMigrations } from './migrate.ts';
@@ -20,11 +23,15 @@ import type { Schema } from './schema.ts';
 
 export type Database = Kysely<Schema>;
 
-/** A connection to a file that is open and sound already, as a thread beside the server makes one. */
-export const connect = (file: string): Database =>
+/**
+ * A connection to a file that is open and sound already, as a thread beside the server makes one.
+ *
+ * @param refusing what is told to whoever wants to write, where nothing can be written
+ */
+export const connect = (file: string, refusing?: () => StorageFault): Database =>
   new Kysely<Schema>({
     dialect: {
-      createDriver: () => new FileDriver(file),
+      createDriver: () => new FileDriver(file, refusing),
       createQueryCompiler: () => new SqliteQueryCompiler(),
       createAdapter: () => new SqliteAdapter(),
       createIntrospector: (db) => new SqliteIntrospector(db),
@@ -55,6 +62,15 @@ function prepareFolder(file: string): void {
   }
 }
 
+/** What lies about is no reason not to open what is there. */
+function sweepQuietly(file: string): void {
+  try {
+    sweep(file);
+  } catch {
+    // Tried again at the next start.
+  }
+}
+
 /** A new file gets its name when it is whole: an empty one under that name was emptied. */
 async function makeNew(file: string): Promise<void> {
   if (listBackups(backupFolder(file)).length > 0) throw new StorageFault('vanished');
@@ -64,6 +80,7 @@ async function makeNew(file: string): Promise<void> {
   await migrate(db, migrations, Object.keys(migrations).sort());
   await db.destroy();
   renameSync(half, file);
+  for (const part of ['-wal', '-shm']) rmSync(half + part, { force: true });
 }
 
 /**
@@ -76,6 +93,7 @@ async function makeNew(file: string): Promise<void> {
 export async function openDatabase(file: string): Promise<Database> {
   process.umask(0o077);
   prepareFolder(file);
+  sweepQuietly(file);
   const there = statSync(file, { throwIfNoEntry: false });
   if (!there) await makeNew(file);
   else if (there.size === 0) throw new StorageFault('emptied');
@@ -88,6 +106,32 @@ export async function openDatabase(file: string): Promise<Database> {
     return db;
   } catch (thrown) {
     await db.destroy();
+    throw storageFault(thrown);
+  }
+}
+
+/**
+ * Opens a household that can be read and not written, as on a full disk: a copy of it, elsewhere. Whoever wants to write
+ * is told so.
+ *
+ * @param told is called at each try to write: there may be room by then
+ * @throws StorageFault where there is no room elsewhere either
+ */
+export function openReading(file: string, told: () => void): Database {
+  const folder = mkdtempSync(join(tmpdir(), 'tender-crumb-reading-'));
+  const copy = join(folder, basename(file));
+  try {
+    for (const part of ['', '-wal'])
+      if (existsSync(file + part)) copyFileSync(file + part, copy + part);
+    checkWhole(copy);
+    if (pendingMigrations(copy, migrations).length > 0) throw new StorageFault('full');
+    process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
+    return connect(copy, () => {
+      told();
+      return new StorageFault('full');
+    });
+  } catch (thrown) {
+    rmSync(folder, { recursive: true, force: true });
     throw storageFault(thrown);
   }
 }

@@ -204,7 +204,13 @@ export function withWriting(
 /** Remembers who wrote what. Losing that in a crash is no loss of anybody's work: it is written now and then. */
 export function noteWriting(by: string, what: string): void {
   const file = doorsFile();
-  const book = read();
+  let book: DoorsBook;
+  try {
+    book = read();
+  } catch {
+    // A full disk, and no book yet: what was written matters more than who wrote it.
+    return;
+  }
   state.known = {
     file,
     book: { ...book, written: withWriting(book.written, { by, what, at: currentIso() }) },
