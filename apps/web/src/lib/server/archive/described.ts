@@ -2,6 +2,7 @@ import {
   bagProblems,
   defaultSettings,
   deviceIds,
+  isDay,
   outcomeShape,
   ownIdPattern,
   styleIds,
@@ -28,6 +29,12 @@ const id = Joi.string().min(1).max(160);
 const count = (least: number) => Joi.number().integer().min(least).max(1e9);
 const or = (schema: Joi.Schema) => schema.allow(null).required();
 
+/** The first versions took any number of points for a touch: what they wrote comes in, and means a slip. */
+const mostFelt = 1e5;
+
+/** The first versions took a thirtieth of February. */
+const dayOfOld = Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'a day');
+
 /** What the columns of a table hold, apart from what is JSON in them. */
 const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
   setting: Joi.object({ key: Joi.valid('household').required(), value: Joi.string().required() }),
@@ -39,7 +46,7 @@ const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
     id: id.required(),
     name: Joi.string().required(),
     ingredient: Joi.string().max(120).required(),
-    opened_on: or(day),
+    opened_on: or(dayOfOld),
     facts: Joi.string().required(),
   }),
   feeding: Joi.object({
@@ -75,7 +82,7 @@ const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
     method: Joi.valid(...deviceIds).required(),
     started_at: instant.required(),
     finished_at: or(instant),
-    felt: or(Joi.number().min(-1000).max(1000)),
+    felt: or(Joi.number().min(-mostFelt).max(mostFelt)),
     outcome: or(Joi.string()),
     given_up_at: or(instant),
     day: day.required(),
@@ -136,7 +143,7 @@ const kitchenBody = Joi.object({
   bags: Joi.object()
     .pattern(
       Joi.string().max(160),
-      Joi.object({ openedOn: day, moisture: Joi.number().min(0).max(100) }),
+      Joi.object({ openedOn: dayOfOld, moisture: Joi.number().min(0).max(100) }),
     )
     .required(),
 });
@@ -178,7 +185,7 @@ const within: { readonly [K in ArchiveTableName]?: (row: Row) => void } = {
         ...parts(row, 'facts'),
         name,
         ingredient,
-        ...(opened_on === null ? {} : { openedOn: opened_on }),
+        ...(typeof opened_on === 'string' && isDay(opened_on) ? { openedOn: opened_on } : {}),
       },
       'facts',
     );
@@ -203,7 +210,13 @@ const within: { readonly [K in ArchiveTableName]?: (row: Row) => void } = {
   },
   bake_event({ id, at, kind, data }) {
     // The event's id may be of any that were ever made; the rest is as the API has it.
-    check(eventField, { id: 'event', at, kind, data: json({ data: data! }, 'data') }, 'event');
+    const said = json({ data: data! }, 'data');
+    const points = (said as { points?: unknown } | null)?.points;
+    const meant =
+      kind === 'felt' && typeof points === 'number' && Math.abs(points) <= mostFelt
+        ? { ...(said as object), points: 0 }
+        : said;
+    check(eventField, { id: 'event', at, kind, data: meant }, 'event');
     void id;
   },
   planned_bake: (row) =>
