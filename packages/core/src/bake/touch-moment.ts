@@ -14,16 +14,19 @@ const wets: ReadonlySet<RunStep['kind']> = new Set(['autolyse', 'mix', 'programm
  * Minutes for which the flour of a dough has been wet; undefined where nobody said when it was mixed.
  *
  * @param now ISO moment
+ * @param waits minutes that a machine waits or warms everything before it kneads
  * @example wetFor([{kind: 'mix', begunAt: '2026-05-02T08:00:00Z', …}], '2026-05-02T08:07:00Z') // 7
  */
 export function wetFor(
   steps: ReadonlyArray<Pick<RunStep, 'kind' | 'begunAt' | 'doneAt'>>,
   now: string,
+  waits = 0,
 ): number | undefined {
   const wet = steps.find((s) => wets.has(s.kind) && (s.begunAt ?? s.doneAt) !== undefined);
   const since = wet && (wet.begunAt ?? wet.doneAt);
   if (since === undefined) return undefined;
-  const minutes = (Date.parse(now) - Date.parse(since)) / 60_000;
+  const minutes =
+    (Date.parse(now) - Date.parse(since)) / 60_000 - (wet?.kind === 'autolyse' ? 0 : waits);
   return minutes >= -clocksDiffer ? Math.max(0, minutes) : undefined;
 }
 

@@ -58,6 +58,12 @@ describe('when a dough is touched', () => {
     expect(wetFor([{ kind: 'mix', begunAt: begun }], after(-5))).to.equal(0);
     expect(wetFor([{ kind: 'mix', begunAt: begun }], after(-5.1))).to.equal(undefined);
   });
+  it('in a machine it goes by the kneading, not by the button', () => {
+    const steps = [{ kind: 'programme', begunAt: begun }] as const;
+    expect(wetFor(steps, after(37), 30)).to.equal(7);
+    expect(wetFor(steps, after(10), 30)).to.equal(undefined);
+    expect(wetFor([{ kind: 'autolyse', begunAt: begun }], after(37), 30)).to.equal(37);
+  });
   it('is settled on both sides of the threshold, and open where nothing was said', () => {
     expect(hasDrunk(drinksFor.value - 0.1)).to.equal(false);
     expect(hasDrunk(drinksFor.value)).to.equal(true);

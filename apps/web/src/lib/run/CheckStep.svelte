@@ -24,8 +24,8 @@
         {run.wetFor < 1
           ? 'The dough was mixed just now'
           : `The dough was mixed ${Math.round(run.wetFor)} minutes ago`}{run.rested
-          ? ', so the flour has drunk. Not so?'
-          : ', so the flour is still drinking. Not so?'}
+          ? ', so the flour has drunk. If not, say:'
+          : ', so the flour is still drinking. If not, say:'}
       {:else}You touch the dough{/if}
     </span>
     <Either

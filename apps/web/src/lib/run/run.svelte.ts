@@ -136,7 +136,9 @@ export class Run extends RunEvents {
   /** When the touch is, as the baker said; nothing is chosen for anybody. */
   restedSaid = $state<boolean | undefined>();
   /** Minutes for which the flour has been wet, by what was tapped. */
-  readonly wetFor = $derived.by(() => wetFor(this.steps, this.clock));
+  readonly wetFor = $derived.by(() =>
+    wetFor(this.steps, this.clock, this.courseTimes?.kneadsFrom ?? 0),
+  );
   /** Whether the flour has drunk by now: as the baker says, else by the time since mixing. */
   readonly rested = $derived(this.restedSaid ?? hasDrunk(this.wetFor));
   /** The forecast for the moment of the touch. */

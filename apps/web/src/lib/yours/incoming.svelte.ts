@@ -62,7 +62,8 @@ export class Incoming {
       this.looking = true;
       this.look = await this.#followed(() => api('GET', `/api/v1/kitchen/incoming/${this.#id}`));
     } catch (refusal) {
-      this.fault = (refusal as Error).message;
+      // Where in the request it stood is nothing to whoever picked a file.
+      this.fault = (refusal as Error).message.replace(/^body: /, '');
     } finally {
       this.sent = undefined;
       this.looking = false;
@@ -82,7 +83,8 @@ export class Incoming {
       this.look = undefined;
       await refresh();
     } catch (refusal) {
-      this.fault = (refusal as Error).message;
+      // Where in the request it stood is nothing to whoever picked a file.
+      this.fault = (refusal as Error).message.replace(/^body: /, '');
     } finally {
       this.taking = false;
     }

@@ -93,7 +93,7 @@ export async function unpack(
     const zip = new ZipReader(disk);
     const entries = await zip
       .getEntries()
-      .catch(() => refuse('It is no zip, or half a file: its directory cannot be read.'));
+      .catch(() => refuse('This is no zip file, or it is half a file.'));
     if (entries.length > most.entries) refuse('There is too much in it.');
     const seen = new Set<string>();
     for (const [i, entry] of entries.entries()) {
