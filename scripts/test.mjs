@@ -62,8 +62,15 @@ const beside = {
     ],
   ],
   long: [
-    [() => npm('build', 'build'), () => npm('server tests', 'test:server:long')],
-    [() => npm('unit tests of the core', 'test:core:long')],
+    [
+      () => npm('build', 'build'),
+      () => npm('files that come in', 'test:server:long', '--', '-g', '1,000 times|2,000 times'),
+    ],
+    [
+      () => npm('unit tests of the core', 'test:core:long'),
+      () => npm('build', 'build'),
+      () => npm('kills', 'test:server:long', '--', '-g', 'hundred kills'),
+    ],
   ],
 };
 const after = {
