@@ -125,7 +125,9 @@ test('a flour is swapped and what follows is offered; undo and redo go through i
   page,
 }) => {
   await visit(page, '/bench/lockside-white');
-  await expect(page.getByRole('article', { name: /^Correction/ })).toHaveCount(0);
+  // What the book of the day has to say of it already, stays.
+  const corrections = page.getByRole('article', { name: /^Correction/ });
+  const before = await corrections.count();
   const swap = page.getByRole('combobox', { name: 'Swap strong bread flour' });
   await swap.click();
   await swap.fill('fresh');
@@ -134,7 +136,7 @@ test('a flour is swapped and what follows is offered; undo and redo go through i
     'more water',
   );
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('article', { name: /^Correction/ })).toHaveCount(0);
+  await expect(corrections).toHaveCount(before);
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(page.getByRole('article', { name: 'Correction: water' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
