@@ -3,10 +3,11 @@ import { killAmidWrites } from './kills.ts';
 
 describe('two hundred kills amid writes', () => {
   it('lose nothing that was acknowledged, and leave the file sound', async () => {
-    const { kills, acknowledged, lost, unsound } = await killAmidWrites(200);
-    expect(kills).to.equal(200);
-    expect(acknowledged).to.be.greaterThan(200);
-    expect(lost).to.deep.equal([]);
-    expect(unsound).to.deep.equal([]);
-  });
+    // Kitchens anew: what one bake was told in a hundred kills would be all that is measured.
+    for (let kitchen = 0; kitchen < 8; kitchen += 1) {
+      const { acknowledged, lost, unsound } = await killAmidWrites(25);
+      expect(acknowledged).to.be.greaterThan(25);
+      expect({ lost, unsound }).to.deep.equal({ lost: [], unsound: [] });
+    }
+  }).timeout(1_800_000);
 });
