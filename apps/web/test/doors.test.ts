@@ -44,9 +44,10 @@ describe('who may come in', () => {
       method: 'POST',
       headers: { cookie, origin: server.url },
     });
-    void made;
+    expect(made.status).to.equal(201);
+    expect(readdirSync(join(server.folder, 'own', 'backups'))).to.have.length(1);
     const folder = join(server.folder, 'own');
-    for (const name of readdirSync(folder)) {
+    for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
       if (name === 'doors.json' || !statSync(join(folder, name)).isFile()) continue;
       expect(readFileSync(join(folder, name)).includes(key.secret), name).to.equal(false);
     }

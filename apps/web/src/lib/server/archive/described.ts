@@ -208,7 +208,7 @@ const within: { readonly [K in ArchiveTableName]?: (row: Row) => void } = {
     if (row['formula_id'] === null && row['name'] === null)
       throw new Problem(400, 'No name', [{ where: 'name', what: 'is missing' }]);
   },
-  bake_event({ id, at, kind, data }) {
+  bake_event({ at, kind, data }) {
     // The event's id may be of any that were ever made; the rest is as the API has it.
     const said = json({ data: data! }, 'data');
     const points = (said as { points?: unknown } | null)?.points;
@@ -217,7 +217,6 @@ const within: { readonly [K in ArchiveTableName]?: (row: Row) => void } = {
         ? { ...(said as object), points: 0 }
         : said;
     check(eventField, { id: 'event', at, kind, data: meant }, 'event');
-    void id;
   },
   planned_bake: (row) =>
     void check(
