@@ -391,6 +391,14 @@ describe('files that are not taken', () => {
       with_('timer', '{"id":{"$ne":1},"name":"t"}'),
       /timer\.jsonl, line 1, id: is no text and no number/,
     );
+    // A day that no page could show; a thirtieth of February, which the first versions took, comes.
+    const opened = (day: string) =>
+      with_(
+        'bag',
+        `{"id":"x","name":"Sack","ingredient":"bread-flour","facts":"{}","opened_on":"${day}"}\n`,
+      );
+    await refused(opened('2026-13-45'), /bag\.jsonl, line 1, opened_on/);
+    expect((await send(server, opened('2026-02-30'))).status).to.equal(200);
     await refused(
       with_(
         'formula_version',

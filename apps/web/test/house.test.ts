@@ -381,6 +381,57 @@ describe('a running server on a bad day', () => {
     expect(existsSync(`${server.file}-wal`) ? statSync(`${server.file}-wal`).size : 0).to.equal(0);
   });
 
+  it('ends in order while the book is being learned, whenever that is', async function () {
+    const server = await serve(undefined, { TENDER_CRUMB_DEMO: '1' });
+    for (let stop = 0; stop < 6; stop += 1) {
+      await fetch(server.url);
+      await pause(stop * 60);
+      expect([
+        await server.kill('SIGTERM'),
+        server.said.replace(/^Tender Crumb is at.*\n*/m, ''),
+      ]).to.deep.equal([0, '']);
+      await server.start({ TENDER_CRUMB_DEMO: '1' });
+    }
+  });
+
+  it('another program that opens a household’s first file and closes it takes nothing from the server', async () => {
+    const server = await serve();
+    const save = async (name: string) =>
+      expect((await server.ask('POST', '/api/v1/formulas', { ...loaf, name })).status).to.equal(
+        201,
+      );
+    const names = async () =>
+      (
+        (await server.ask('GET', '/api/v1/formulas')).json['formulas'] as Array<{
+          formula: { name: string };
+        }>
+      )
+        .map((f) => f.formula.name)
+        .sort();
+    await save('Before');
+    const { status, stderr } = spawnSync(
+      process.execPath,
+      [
+        '--import=tsx',
+        '--input-type=module',
+        '--eval',
+        `const { connect } = await import('./apps/web/src/lib/server/database/open.ts');
+         const db = connect(process.env.FILE);
+         await db.selectFrom('formula').selectAll().execute();
+         await db.destroy();`,
+      ],
+      { env: { ...process.env, FILE: server.file }, encoding: 'utf8' },
+    );
+    expect([status, stderr.replace(/^npm.*\n/gm, '')]).to.deep.equal([0, '']);
+    await save('Between');
+    await save('After');
+    expect(await names()).to.deep.equal(['After', 'Before', 'Between']);
+    await server.kill();
+    await server.start();
+    expect(await names()).to.deep.equal(['After', 'Before', 'Between']);
+    checkWhole(server.file);
+  });
+
   it('the folder and every file in it are the owner’s alone, those that were not too', async () => {
     const server = await serve();
     await server.ask('POST', '/api/v1/formulas', loaf);

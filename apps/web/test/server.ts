@@ -101,14 +101,16 @@ export class TestServer {
     }
   }
 
-  /** Ends it at once, as a power cut would. */
-  async kill(signal: NodeJS.Signals = 'SIGKILL'): Promise<void> {
+  /** Ends it at once, as a power cut would; gives its code, or what it was ended by. */
+  async kill(signal: NodeJS.Signals = 'SIGKILL'): Promise<number | string | null> {
     const child = this.#process;
     this.#process = undefined;
-    if (!child || child.exitCode !== null) return;
-    const gone = new Promise((done) => child.once('exit', done));
+    if (!child || child.exitCode !== null) return null;
+    const gone = new Promise<number | string | null>((done) =>
+      child.once('exit', (code, by) => done(code ?? by)),
+    );
     child.kill(signal);
-    await gone;
+    return gone;
   }
 
   async end(): Promise<void> {

@@ -32,8 +32,12 @@ const or = (schema: Joi.Schema) => schema.allow(null).required();
 /** The first versions took any number of points for a touch: what they wrote comes in, and means a slip. */
 const mostFelt = 1e5;
 
-/** The first versions took a thirtieth of February. */
-const dayOfOld = Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'a day');
+/** The first versions took a thirtieth of February, which pages show; a forty-fifth nobody can show. */
+const dayOfOld = Joi.string()
+  .pattern(/^\d{4}-\d\d-\d\d$/, 'a day')
+  .custom((text: string, { error }) =>
+    Number.isFinite(Date.parse(text)) ? text : error('string.isoDate'),
+  );
 
 /** What the columns of a table hold, apart from what is JSON in them. */
 const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {

@@ -7,14 +7,13 @@ import {
   mkdirSync,
   mkdtempSync,
   readdirSync,
-  renameSync,
   rmSync,
   statSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, dirname, join } from 'node:path';
 import { Kysely, SqliteAdapter, SqliteIntrospector, SqliteQueryCompiler } from 'kysely';
-import { backUp, backupFolder, checkWhole, listBackups, sweep } from './backup.ts';
+import { backUp, backupFolder, checkWhole, copyWhole, listBackups, sweep } from './backup.ts';
 import { FileDriver } from './driver.ts';
 import { StorageFault, storageFault } from './fault.ts';
 import { migrate, pendingMigrations } from './migrate.ts';
@@ -71,16 +70,23 @@ function sweepQuietly(file: string): void {
   }
 }
 
-/** A new file gets its name when it is whole: an empty one under that name was emptied. */
+/**
+ * A new file gets its name when it is whole: an empty one under that name was emptied. It is a copy, and not renamed: this
+ * driver keeps what it closed until its statements are swept up, and with it the shared memory of the name that the file
+ * had. A renamed file would share none with other programs, which then write over one another.
+ */
 async function makeNew(file: string): Promise<void> {
   if (listBackups(backupFolder(file)).length > 0) throw new StorageFault('vanished');
-  const half = `${file}.new`;
-  for (const part of ['', '-wal', '-shm']) rmSync(half + part, { force: true });
-  const db = connect(half);
+  const first = `${file}.new`;
+  const away = (): void => {
+    for (const part of ['', '-wal', '-shm']) rmSync(first + part, { force: true });
+  };
+  away();
+  const db = connect(first);
   await migrate(db, migrations, Object.keys(migrations).sort());
   await db.destroy();
-  renameSync(half, file);
-  for (const part of ['-wal', '-shm']) rmSync(half + part, { force: true });
+  copyWhole(first, file);
+  away();
 }
 
 /**

@@ -1,5 +1,6 @@
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
+import { once } from '../once.ts';
 
 /** Work that is too long for a request. */
 export type JobName = 'learn' | 'nightly' | 'plan' | 'look' | 'take' | 'copy';
@@ -25,6 +26,26 @@ function workerFile(): URL {
   return new URL(boot, import.meta.url);
 }
 
+const state = once('jobs', () => ({ running: new Set<Worker>(), ending: false }));
+
+/** Whether the program is on its way out, and begins nothing any more. */
+export const isEnding = (): boolean => state.ending;
+
+/**
+ * Asks every job to stop where it leaves nothing half done, and waits for it. A thread that is cut off in the middle of a
+ * call into the database takes the whole process with it, by a panic of the driver.
+ */
+export async function endJobs(): Promise<void> {
+  state.ending = true;
+  await Promise.all(
+    [...state.running].map((worker) => {
+      worker.ref();
+      worker.postMessage('stop');
+      return new Promise((gone) => worker.once('exit', gone));
+    }),
+  );
+}
+
 /**
  * Runs a job in a thread of its own, to its end.
  *
@@ -39,13 +60,16 @@ export function runJob(
   return new Promise((resolve, reject) => {
     const worker = new Worker(fileURLToPath(workerFile()), { workerData: { job, given } });
     worker.unref();
+    state.running.add(worker);
     // Asked, and not ended: what it has open it closes by itself.
     stop?.addEventListener('abort', () => worker.postMessage('stop'), { once: true });
     worker.on('message', (what) => report(what as never));
     worker.once('error', reject);
-    worker.once('exit', (code) =>
-      code === 0 ? resolve() : reject(new Error(`the ${job} thread ended with ${code}`)),
-    );
+    worker.once('exit', (code) => {
+      state.running.delete(worker);
+      if (code === 0) resolve();
+      else reject(new Error(`the ${job} thread ended with ${code}`));
+    });
   });
 }
 

@@ -1,7 +1,7 @@
 import type { Database } from '../database/open.ts';
 import { log } from '../log.ts';
 import { isBookLearned } from '../store/learning.ts';
-import { runJob, type JobReport } from './job.ts';
+import { isEnding, runJob, type JobReport } from './job.ts';
 
 /** Where learning the book again stands. */
 export type LearningState = { readonly learned: boolean } & Partial<JobReport>;
@@ -14,7 +14,7 @@ let progress: JobReport | undefined;
  * waits for it. What was not finished, the next call or the next start takes up.
  */
 export async function learnSoon(db: Database, file: string): Promise<void> {
-  if (running || (await isBookLearned(db))) return;
+  if (running || isEnding() || (await isBookLearned(db))) return;
   running ??= runJob('learn', file, (how: JobReport) => (progress = how)).then(
     () => ended(db, file),
     (fault: Error) => {

@@ -52,9 +52,14 @@ const jobs = {
   async learn(file: string) {
     const db = connect(file);
     try {
-      await learnWholeBook(db, (done, total) => {
+      await learnWholeBook(db, async (done, total) => {
         parentPort!.postMessage({ done, total } satisfies JobReport);
+        await setImmediate();
+        if (stopped) throw new Stopped();
       });
+    } catch (thrown) {
+      // The next start takes it up.
+      if (!(thrown instanceof Stopped)) throw thrown;
     } finally {
       await db.destroy();
     }

@@ -9,6 +9,7 @@ import { givenNames, listening, ownNames, passedOn, wasPassedOn } from '../gate/
 import { dataFolder } from '../data-folder.ts';
 import { certificateIn } from './certificate.ts';
 import { greeting } from './greeting.ts';
+import { endJobs } from '../jobs/job.ts';
 import { isSecure } from './secure.ts';
 
 const { host } = listening();
@@ -103,7 +104,7 @@ for (const signal of ['SIGTERM', 'SIGINT'] as const) {
     server.close(() => {
       // The application closes the data, which takes a moment, and then nothing holds the process.
       process.emit('sveltekit:shutdown' as never, signal as never);
-      setTimeout(() => process.exit(0), 300);
+      void endJobs().then(() => setTimeout(() => process.exit(0), 300));
     });
     server.closeIdleConnections();
   });

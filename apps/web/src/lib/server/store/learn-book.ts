@@ -12,11 +12,11 @@ const reportEvery = 25;
  * Learns the whole book again, where that is wanted, and stores all of it or nothing. Where more was
  * wanted meanwhile it begins anew; what it leaves is what the book teaches.
  *
- * @param report how many bakes of how many
+ * @param report how many bakes of how many; what it throws ends the learning, and nothing is stored
  */
 export async function learnWholeBook(
   db: Database,
-  report: (done: number, total: number) => void = () => {},
+  report: (done: number, total: number) => void | Promise<void> = () => {},
 ): Promise<void> {
   for (;;) {
     const { wanted, done } = await learning(db);
@@ -25,7 +25,7 @@ export async function learnWholeBook(
     const fold = learnBook(bakes, await readHousehold(db));
     let step = fold.next();
     while (!step.done) {
-      if (step.value % reportEvery === 0) report(step.value, bakes.length);
+      if (step.value % reportEvery === 0) await report(step.value, bakes.length);
       step = fold.next();
     }
     const { belief, lessons } = step.value;
