@@ -7,7 +7,7 @@ export const largestBody = 512 * 1024;
  * What is too large is read on for a while and thrown away: broken off in the middle, nobody would hear the answer. For
  * so many bytes, and so long, ms: what has no end is answered and closed.
  */
-const patience = { bytes: 16 * largestBody, ms: 2000 } as const;
+const patience = { bytes: 30 * largestBody, ms: 5000 } as const;
 
 /** The pieces of a body, until it ends or patience does. */
 async function* pieces(body: ReadableStream<Uint8Array>): AsyncGenerator<Uint8Array> {
