@@ -50,7 +50,11 @@ test.describe('the hands that bake, and the thermometer', () => {
     await toStep(page, 'Weigh and load');
     await expect(hands.getByRole('button', { pressed: true })).toHaveText('Joris');
     await written(page);
-    await says(page, ['felt', { points: -8 }], ['finished', {}]);
+    // Far stiffer than was thought, whatever was thought on this day.
+    const id = page.url().split('/').pop()!;
+    const bake = await (await page.request.get(`/api/v1/bakes/${id}`)).json();
+    const { points } = (bake as { forecast: { points: number } }).forecast;
+    await says(page, ['felt', { points: points - 8 }], ['finished', {}]);
 
     await visit(page, '/book/learned');
     await page
