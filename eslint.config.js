@@ -60,5 +60,28 @@ export default ts.config(
       ],
     },
   },
+  {
+    // Every change goes through lib/sync, which keeps it before it is sent; a question changes nothing.
+    files: ['apps/web/src/**/*.ts', 'apps/web/src/**/*.svelte'],
+    ignores: [
+      'apps/web/src/lib/sync/**',
+      'apps/web/src/lib/question.ts',
+      'apps/web/src/lib/away/shown.ts',
+      'apps/web/src/lib/server/**',
+      'apps/web/src/service-worker.ts',
+    ],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [{ regex: 'sync/api[.]ts$', message: 'lib/sync is the only writer.' }],
+        },
+      ],
+      'no-restricted-globals': [
+        'error',
+        { name: 'fetch', message: 'lib/sync is the only writer.' },
+      ],
+    },
+  },
   ...downwards,
 );

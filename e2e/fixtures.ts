@@ -126,6 +126,18 @@ export const setClock = async (page: Page, at: string | Date): Promise<void> => 
   const html = await (await page.request.get('/pair')).text();
   const ahead = Number(/data-clock="(-?[\d.]+)"/.exec(html)![1]);
   await page.clock.setFixedTime(new Date(new Date(at).getTime() - ahead));
+  // The house has the same clock: a page goes by the house's, wherever its own stands, and says so with what it sends.
+  await page.addInitScript((more) => {
+    const get = Headers.prototype.get;
+    Headers.prototype.get = function (of) {
+      return of === 'x-house-time' ? String(Date.now() + more) : get.call(this, of);
+    };
+    const real = globalThis.fetch;
+    globalThis.fetch = (input, init) => {
+      const { 'x-device-time': its, ...headers } = (init?.headers ?? {}) as Record<string, string>;
+      return real(input, its === undefined ? init : { ...init, headers });
+    };
+  }, ahead);
 };
 
 /** Goes to a page and waits until its scripts have taken over, as a person's hands do. */

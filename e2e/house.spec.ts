@@ -396,7 +396,7 @@ test('what arrives from the server while one goes elsewhere does not hold one ba
     await new Promise((done) => setTimeout(done, 300));
     await route.continue();
   };
-  await page.route(`**/bench/${id}/__data.json*`, late, { times: 1 });
+  await page.route(`**/api/v1/shown/bench/${id}`, late, { times: 1 });
   let settle = () => {};
   const going = new Promise<void>((resolve) => (settle = resolve));
   await page.route('**/api/v1/household', async (route) => {

@@ -29,7 +29,8 @@ const photo = async (page: Page): Promise<Buffer> =>
     }),
     'base64',
   );
-const written = (page: Page) => expect(page.getByText('All written down')).toBeVisible();
+const written = (page: Page) =>
+  expect(page.getByText('All written down')).toBeVisible({ timeout: 30_000 });
 const step = (page: Page) => page.locator('#step');
 
 test.describe('kitchens as they are', () => {

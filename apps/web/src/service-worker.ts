@@ -1,7 +1,7 @@
 /// <reference types="@sveltejs/kit" />
 /// <reference lib="webworker" />
 import { build, files, version } from '$service-worker';
-import { isKept, keptKey, offlinePage } from '$lib/away/kept.ts';
+import { askedBy, isKept, keptKey, offlinePage } from '$lib/away/kept.ts';
 
 /**
  * Without the server: the program itself, and the pages that a kitchen needs then, as they were last. Wherever the
@@ -82,7 +82,11 @@ worker.addEventListener('fetch', (event) => {
   if (request.method !== 'GET' || url.origin !== worker.location.origin) return;
   if (own.has(url.pathname)) {
     event.respondWith(caches.match(url.pathname).then((known) => known ?? fetch(request)));
-  } else if (request.mode === 'navigate' || url.pathname.endsWith('/__data.json')) {
+  } else if (
+    request.mode === 'navigate' ||
+    url.pathname.endsWith('/__data.json') ||
+    url.pathname.startsWith('/api/v1/shown/')
+  ) {
     event.respondWith(fresh(request, url));
   }
 });
@@ -99,7 +103,8 @@ async function keep(): Promise<void> {
     if (Date.now() - (keptAt.get(path) ?? 0) < again) continue;
     const data = path === '/' ? '/__data.json' : `${path}/__data.json`;
     try {
-      for (const address of [path, data]) {
+      for (const address of [path, data, askedBy(path)]) {
+        if (address === undefined) continue;
         const answer = await fetch(address);
         if (answer.ok && !answer.redirected)
           await cache.put(keptKey(new URL(address, worker.location.origin)), answer);

@@ -5,10 +5,19 @@ import { openDB } from 'idb';
 import { backoff } from '../src/lib/sync/backoff.ts';
 import { isEntry } from '../src/lib/sync/entry.ts';
 import { Keep, type Storage as Kept } from '../src/lib/sync/keep.ts';
-import { draftEntry, eventEntry, formulaLane, settingsEntry } from '../src/lib/sync/kinds.ts';
+import {
+  changeEntry,
+  draftEntry,
+  eventEntry,
+  formulaLane,
+  rowEntry,
+  settingsLane,
+  theHouse,
+} from '../src/lib/sync/kinds.ts';
+import { changeOf, type Change } from '../src/lib/sync/merge.ts';
+import { withChanges, withPantry, withRows, withSettled } from '../src/lib/sync/overlay.ts';
 import { oldKept } from '../src/lib/sync/old-kept.ts';
 import { Outbox, type Outcome } from '../src/lib/sync/outbox.ts';
-import { settingsPatch } from '../src/lib/sync/settings-patch.ts';
 import { defaultHousehold } from '@tender-crumb/core';
 
 const loaf = (name: string) =>
@@ -36,7 +45,8 @@ class FakeServer {
 
   constructor() {
     globalThis.fetch = (async (path: string, init: { method: string; body: string }) => {
-      const sent = { method: init.method, path, body: JSON.parse(init.body) as unknown };
+      const body: unknown = init.body === undefined ? undefined : JSON.parse(init.body);
+      const sent = { method: init.method, path, body };
       const answer = this.answers(sent);
       if (!answer) throw new TypeError('no network');
       this.sent.push(sent);
@@ -48,6 +58,10 @@ class FakeServer {
     globalThis.fetch = this.#fetch;
   }
 }
+
+/** Something settled for the household, on its way. */
+const settled = (was: object, now: object, tap: string) =>
+  changeEntry('house', { id: theHouse, change: { was, now } as Change }, tap);
 
 describe('what waits in the browser', () => {
   let server: FakeServer;
@@ -154,7 +168,7 @@ describe('what waits in the browser', () => {
     server.answers = ({ body }) =>
       JSON.stringify(body).includes('"bad"') ? [400, { detail: 'not so' }] : [200, {}];
     for (const id of ['a', 'bad', 'c']) await box.keep.put(eventEntry('b', tick(id)));
-    await box.keep.put(settingsEntry({ scaleStep: 1 }, 's'));
+    await box.keep.put(settled({}, { scaleStep: 1 }, 's'));
     await box.flush();
     expect(await box.keep.waiting()).to.deep.equal([]);
     expect(box.standing.aside.map((a) => [(a.entry.body as BakeEvent).id, a.why])).to.deep.equal([
@@ -272,23 +286,23 @@ describe('what waits in the browser', () => {
 
   it('what was asked is answered to whoever asked: taken, refused, or not heard', async () => {
     const box = outbox();
-    expect((await box.ask(settingsEntry({ scaleStep: 2 }, 'a')))?.kind).to.equal('delivered');
+    expect((await box.ask(settled({}, { scaleStep: 2 }, 'a')))?.kind).to.equal('delivered');
     server.answers = () => [422, { detail: 'must be from 0 to 20' }];
-    const refused = await box.ask(settingsEntry({ scaleStep: 3 }, 'b'));
+    const refused = await box.ask(settled({}, { scaleStep: 3 }, 'b'));
     expect(refused).to.include({ kind: 'refused', why: 'must be from 0 to 20' });
     expect(box.standing.aside).to.deep.equal([]);
     server.answers = () => undefined;
-    expect(await box.ask(settingsEntry({ scaleStep: 4 }, 'c'))).to.equal(undefined);
+    expect(await box.ask(settled({}, { scaleStep: 4 }, 'c'))).to.equal(undefined);
     expect(box.standing.waiting).to.have.length(1);
   });
 
-  it('patches of settings that waited go as one', async () => {
+  it('changes of one thing that waited go as one', async () => {
     const box = outbox();
-    await box.keep.put(settingsEntry({ measures: { cup: 'us' } }, 'a'));
-    await box.keep.put(settingsEntry({ measures: { egg: 'eu-large' }, yeastKept: null }, 'b'));
+    await box.keep.put(settled({ cup: 'metric' }, { cup: 'us' }, 'a'));
+    await box.keep.put(settled({ cup: 'us', yeast: 'fresh' }, { cup: 'jp' }, 'b'));
     await box.flush();
     expect(server.sent.map((s) => [s.method, s.body])).to.deep.equal([
-      ['PATCH', { measures: { cup: 'us', egg: 'eu-large' }, yeastKept: null }],
+      ['PATCH', { was: { cup: 'metric', yeast: 'fresh' }, now: { cup: 'jp' } }],
     ]);
   });
 
@@ -388,12 +402,73 @@ describe('what waits in the browser', () => {
     expect([backoff(1, 0), backoff(1, 1)].map(Math.round)).to.deep.equal([800, 1200]);
   });
 
-  it('a change of the settings names what differs, and what was emptied', () => {
+  it('a change names what differs, and what was emptied; one’s own word is shown at once', () => {
     const household = { ...defaultHousehold, yeastKept: 'instant-yeast', room: { celsius: 20 } };
-    expect(settingsPatch(household, { yeastKept: undefined })).to.deep.equal({ yeastKept: null });
-    expect(settingsPatch(household, { room: { celsius: undefined, humidity: 0.5 } })).to.deep.equal(
-      { room: { celsius: null, humidity: 0.5 } },
-    );
-    expect(settingsPatch(household, { room: { celsius: 20 } })).to.equal(undefined);
+    expect(changeOf(household, { ...household, yeastKept: undefined })).to.deep.equal({
+      was: { yeastKept: 'instant-yeast' },
+      now: {},
+    });
+    expect(changeOf(household, { ...household, room: { celsius: 20 } })).to.equal(undefined);
+    const lane = settingsLane;
+    const change = changeOf(household, { ...household, room: { humidity: 0.5 } })!;
+    const waiting = [
+      { kind: 'house', lane, body: { id: theHouse, change } },
+      // As an earlier version kept it.
+      { kind: 'settings', lane, body: { scaleStep: 5 } },
+    ];
+    expect(withSettled(household, waiting)).to.deep.include({
+      room: { humidity: 0.5 },
+      scaleStep: 5,
+      yeastKept: 'instant-yeast',
+    });
+    const bag = {
+      kind: 'bag',
+      lane: 'bag/b',
+      body: { id: 'b', change: { was: {}, now: { name: 'Sack', ingredient: 'bread-flour' } } },
+    };
+    expect(withPantry(household, [bag]).bags).to.deep.equal([
+      { id: 'b', name: 'Sack', ingredient: 'bread-flour' },
+    ]);
+  });
+
+  it('rows that wait are shown, those that are taken away are not; a plan as it was changed here', () => {
+    const row = { name: 'Oven', dueAt: '2026-05-02T08:00:00Z' };
+    const waiting = [rowEntry('timer', { id: 'b', row }), rowEntry('timer-off', { id: 'a' })];
+    expect(withRows([{ id: 'a', name: 'Dough' }], waiting, 'timer')).to.deep.equal([
+      { id: 'b', ...row },
+    ]);
+    const plan = { id: 'p', facts: { mix: { start: 'x' } } };
+    const change = changeOf({ facts: plan.facts }, { facts: { mix: { start: 'x', end: 'y' } } })!;
+    expect(
+      withChanges([plan], [changeEntry('plan', { id: 'p', change }, 't')], 'plan'),
+    ).to.deep.equal([{ id: 'p', facts: { mix: { start: 'x', end: 'y' } } }]);
+  });
+
+  it('what was said otherwise meanwhile is set aside with both, and said again where it is meant', async () => {
+    const box = outbox();
+    const clashes = [{ path: ['protein'], was: 12, mine: 11, theirs: 13 }];
+    server.answers = () => [200, { id: 'b', clashes }];
+    const change = { was: { protein: 12 }, now: { protein: 11 } };
+    await box.ask(changeEntry('bag', { id: 'b', change }, 't'));
+    expect(box.standing.waiting).to.deep.equal([]);
+    const [aside] = box.standing.aside;
+    expect(aside!.clashes).to.deep.equal(clashes);
+    server.answers = () => [200, { id: 'b', clashes: [] }];
+    await box.again(aside!);
+    await box.flush();
+    expect(server.sent.at(-1)).to.deep.include({
+      method: 'PATCH',
+      path: '/api/v1/bags/b',
+      body: { was: { protein: 13 }, now: { protein: 11 } },
+    });
+    expect(box.standing.aside).to.deep.equal([]);
+  });
+
+  it('what is not there any more needs not be taken away', async () => {
+    const box = outbox();
+    server.answers = () => [404, { detail: 'no such feeding' }];
+    const result = await box.ask(rowEntry('feeding-off', { id: 'f', bag: 'b' }));
+    expect(result?.kind).to.equal('delivered');
+    expect(box.standing.aside).to.deep.equal([]);
   });
 });

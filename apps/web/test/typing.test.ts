@@ -7,7 +7,6 @@ import {
   type Household,
   type MeasuringMethod,
 } from '@tender-crumb/core';
-import { ApiError } from '../src/lib/api.ts';
 import { drawn, place, pointsAt, stretch } from '../src/lib/level/scale.ts';
 import { faultsOf, numberIn } from '../src/lib/pantry/faults.ts';
 import { columns } from '../src/lib/sheet/typed.ts';
@@ -132,14 +131,19 @@ describe('numbers typed into the pantry', () => {
   });
 
   it('a refusal is said at the field that it is about', () => {
-    const refusal = new ApiError(422, {
-      errors: [
-        { where: 'body.protein', what: 'too much' },
-        { where: 'body', what: 'not well' },
-      ],
-    });
+    const refusal = {
+      refused: true,
+      says: 'not taken',
+      body: {
+        errors: [
+          { where: 'body.protein', what: 'too much' },
+          { where: 'body', what: 'not well' },
+        ],
+      },
+    };
     expect(faultsOf(refusal)).to.deep.equal({ protein: 'too much', '': 'not well' });
-    expect(faultsOf(new TypeError('no network'))['']).to.contain('nothing typed is lost');
+    expect(faultsOf({ refused: true, says: 'not taken' })).to.deep.equal({ '': 'not taken' });
+    expect(faultsOf({ refused: false, says: 'Remembered.' })).to.deep.equal({});
   });
 });
 

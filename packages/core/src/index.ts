@@ -54,6 +54,7 @@ export { allergens, type Allergen, type Ingredient } from './ingredient/ingredie
 export {
   ingredientFromLabel,
   labelProblems,
+  ownIdOf,
   ownIdPattern,
   ownPrefix,
   type Label,
@@ -223,7 +224,7 @@ export { yeastKinds } from './ingredient/yeast.ts';
 export { usedFromBags } from './bake/used-from-bags.ts';
 export { bagLeft, type TakenOut } from './ingredient/bag-left.ts';
 export { makeUpFor, runningOut, type MakeUp, type RunningOut } from './substitute/running-out.ts';
-export { kindOfEvent, teaches, type BakeEvent } from './bake/event.ts';
+export { kindOfEvent, onHouseClock, teaches, type BakeEvent } from './bake/event.ts';
 export { mixedLines } from './bake/mixed.ts';
 export { judgements, outcomeWords, type Outcome, type OutcomeWord } from './bake/outcome.ts';
 export { restedFeel, stillToDrink } from './bake/rested-feel.ts';

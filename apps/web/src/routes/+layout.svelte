@@ -1,6 +1,6 @@
 <script lang="ts">
   import '../app.css';
-  import { goto } from '$app/navigation';
+  import { goto, preloadCode } from '$app/navigation';
   import { page } from '$app/state';
   import Keyboard from '@lucide/svelte/icons/keyboard';
   import LifeBuoy from '@lucide/svelte/icons/life-buoy';
@@ -10,6 +10,7 @@
   import { onMount } from 'svelte';
   import LearningMark from '$lib/book/LearningMark.svelte';
   import { away } from '$lib/away/away.svelte.ts';
+  import { clockNote, offText } from '$lib/away/clock-note.svelte.ts';
   import { closeWhereUnpaired } from '$lib/sync/closed.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
@@ -26,6 +27,7 @@
     { path: '/book', name: 'Book', key: 'b', here: (p: string) => p.startsWith('/book') },
     { path: '/pantry', name: 'Pantry', key: 'p', here: (p: string) => p.startsWith('/pantry') },
   ];
+  const kitchenPlaces = ['/', '/bake', '/bake/any', '/bench/any', '/pantry/leavens'];
   /** A bake's own page says what is next of all of them. */
   const onBake = $derived(/^\/bake\/(?!rescue|first)[^/]+$/.test(page.url.pathname));
   const looks = {
@@ -41,7 +43,12 @@
   const Look = $derived(looks[theme].icon);
 
   onMount(() => {
-    const ends = [sync.follow(), away.follow(), closeWhereUnpaired()];
+    const ends = [sync.follow(), away.follow(), clockNote.follow(), closeWhereUnpaired()];
+    // What a kitchen goes to next is fetched while nothing else is: away, nothing of it is missing.
+    const idle = globalThis.requestIdleCallback ?? ((then: () => void) => setTimeout(then, 2000));
+    idle(() => {
+      for (const place of kitchenPlaces) void preloadCode(place).catch(() => undefined);
+    });
     // From here on the page answers to hands, which is what a test waits for.
     document.documentElement.dataset['ready'] = 'yes';
     return () => ends.forEach((end) => end());
@@ -126,6 +133,18 @@
   <p class="no-print border-b-2 border-act bg-act-tint px-4 py-2" role="status">
     <b>The server is away.</b> This page is as it was last; what you tap is kept here, and sent when it
     is back.
+  </p>
+{/if}
+{#if clockNote.shown}
+  <p
+    class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-act bg-act-tint px-4 py-2"
+    role="status"
+  >
+    <span
+      ><b>This device’s clock is {offText(clockNote.behind)} the house’s.</b> All times here are the house’s,
+      and so are those of what you tap.</span
+    >
+    <button class="knob" type="button" onclick={() => clockNote.done()}>All right</button>
   </p>
 {/if}
 <LearningMark learning={data.learning} />

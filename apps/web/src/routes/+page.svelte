@@ -5,7 +5,10 @@
   import { completeFormula, firstLoaves, type Formula } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
-  import { api } from '$lib/api.ts';
+  import { question } from '$lib/question.ts';
+  import { deed } from '$lib/sync/deeds.ts';
+  import { draftEntry } from '$lib/sync/kinds.ts';
+  import { mustSay } from '$lib/sync/said.ts';
   import Level from '$lib/level/Level.svelte';
   import { refresh } from '$lib/ui/refresh.ts';
   import PasteRecipe from '$lib/paste/PasteRecipe.svelte';
@@ -30,23 +33,23 @@
   }
   const takeOff = ({ id, name }: { id: string; name: string }) =>
     tried(async () => {
-      await api('DELETE', `/api/v1/formulas/${id}`);
+      await deed('formula-off-shelf', { of: id });
       off = { id, name };
     });
   const putBack = (id: string) =>
     tried(async () => {
-      await api('POST', `/api/v1/formulas/${id}/back`);
+      await deed('formula-on-shelf', { of: id });
       off = undefined;
     });
   const add = (formula: Formula) =>
     tried(async () => {
       const id = nanoid();
-      await api('PUT', `/api/v1/formulas/${id}`, { version: 0, formula, draft: id });
+      await mustSay(draftEntry({ id, version: 0, draft: id, formula }));
       await goto(`/bench/${id}`);
     });
   const copy = ({ id, name }: { id: string; name: string }) =>
     tried(async () => {
-      const { formula } = await api<{ formula: Formula }>('GET', `/api/v1/formulas/${id}`);
+      const { formula } = await question<{ formula: Formula }>(`/api/v1/formulas/${id}`);
       await add({ ...formula, name: `${name}, copy`.slice(0, 200) });
     });
   const begin = () => add(completeFormula({ name: 'New formula', stages: [{ lines: [] }] }));

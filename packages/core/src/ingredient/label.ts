@@ -84,6 +84,23 @@ export const ownPrefix = 'own-';
 export const ownIdPattern = /^own-[a-z0-9-]{1,70}$/;
 
 /**
+ * An id for an ingredient of the household's own: its name in plain letters, and a tail where others may be called alike.
+ *
+ * @example ownIdOf('Crème fraîche', 'x7') // 'own-creme-fraiche-x7'
+ */
+export const ownIdOf = (name: string, tail?: string): string =>
+  [
+    ownPrefix +
+      (name
+        .normalize('NFD')
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-')
+        .replace(/^-+|-+$/g, '')
+        .slice(0, 50) || 'ingredient'),
+    ...(tail === undefined ? [] : [tail]),
+  ].join('-');
+
+/**
  * An ingredient of the household's own, from its label: composition from the label, the rest as what it
  * is like.
  *

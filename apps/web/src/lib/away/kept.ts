@@ -1,9 +1,23 @@
 /** Pages that open without the server: what a kitchen needs, and the book's first page. */
 const places = /^\/(?:|bench(?:\/[^/]+)?|bake(?:\/[^/]+)?|book|pantry)(?:\/__data\.json)?\/?$/;
+/** What those pages ask for. */
+const asked = /^\/api\/v1\/shown\//;
 
 /** Whether a page is kept for when the server is away. */
 export const isKept = ({ pathname }: Pick<URL, 'pathname'>): boolean =>
-  places.test(pathname) || pathname === '/__data.json';
+  places.test(pathname) || asked.test(pathname) || pathname === '/__data.json';
+
+/**
+ * What a page asks for besides itself; nothing where it has all that it shows.
+ *
+ * @example askedBy('/bench/loaf') // '/api/v1/shown/bench/loaf'
+ */
+export const askedBy = (path: string): string | undefined =>
+  path === '/bake'
+    ? '/api/v1/shown/day'
+    : /^\/(?:bench|bake)\/./.test(path)
+      ? `/api/v1/shown${path}`
+      : undefined;
 
 /**
  * Under what an answer is kept: its address, without what the program says of itself in it.

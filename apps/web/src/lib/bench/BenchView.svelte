@@ -29,8 +29,8 @@
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import { nanoid } from 'nanoid';
   import { onMount, untrack, type ComponentProps } from 'svelte';
-  import { api, ApiError } from '../api.ts';
-  import { beginBake } from '../bake/begin-bake.ts';
+  import { question } from '../question.ts';
+  import { beginBake, NotBegun } from '../sync/begin.ts';
   import Either from '../ui/Either.svelte';
   import { copyText } from '../ui/copy.ts';
   import type { Deed } from '../ui/deed.ts';
@@ -76,7 +76,7 @@
 
   onMount(() => {
     const end = bench.saver.follow();
-    void bench.recover(() => api<Version>('GET', `/api/v1/formulas/${bench.id}`));
+    void bench.recover(() => question<Version>(`/api/v1/formulas/${bench.id}`));
     return end;
   });
   beforeNavigate(() => bench.saver.flush());
@@ -93,17 +93,16 @@
     starting = true;
     said = '';
     try {
-      const formulaVersion = await bench.saver.settle();
-      const begun = await beginBake({
-        id: bakeId,
-        formulaId: bench.id,
-        formulaVersion,
-        method: bench.device,
-      });
-      await goto(`/bake/${begun.id}`);
+      const version = await bench.saver.versionToBake();
+      const { formula, household } = bench;
+      await beginBake(
+        { id: bakeId, formulaId: bench.id, ...version, method: bench.device },
+        { formula, household, belief: bench.belief },
+      );
+      await goto(`/bake/${bakeId}`);
     } catch (fault) {
       // What was refused under this id, another formula may have taken: the next try has its own.
-      if (fault instanceof ApiError && fault.status === 409) bakeId = nanoid();
+      if (fault instanceof NotBegun) bakeId = nanoid();
       said = `The bake could not begin: ${(fault as Error).message}`;
     } finally {
       starting = false;

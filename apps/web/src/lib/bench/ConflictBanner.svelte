@@ -1,7 +1,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
-  import { api } from '../api.ts';
+  import { draftEntry } from '../sync/kinds.ts';
+  import { mustSay } from '../sync/said.ts';
   import type { Bench } from './bench.svelte.ts';
   import SideBySide from './SideBySide.svelte';
   import { whoAndWhen } from './when.ts';
@@ -24,7 +25,7 @@
     const mine = { ...bench.formula, name: `${bench.formula.name} (my copy)`.slice(0, 200) };
     try {
       // Under an id of ours: pressed twice, or answered and not heard, it is one formula.
-      await api('PUT', `/api/v1/formulas/${newId}`, { version: 0, formula: mine });
+      await mustSay(draftEntry({ id: newId, version: 0, draft: newId, formula: mine }));
     } catch (refusal) {
       fault = `It is not kept as a new one yet: ${(refusal as Error).message} Both are still here.`;
       return;

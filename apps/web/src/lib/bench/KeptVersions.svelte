@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Formula } from '@tender-crumb/core';
-  import { api } from '../api.ts';
+  import { question } from '../question.ts';
   import type { Bench } from './bench.svelte.ts';
   import SideBySide from './SideBySide.svelte';
   import { say } from '../ui/writing.ts';
@@ -34,7 +34,7 @@
     fault = '';
     try {
       const path = `/api/v1/formulas/${bench.id}/versions?limit=10&offset=${heads.length}`;
-      const page = await api<{ versions: VersionHead[]; total: number }>('GET', path);
+      const page = await question<{ versions: VersionHead[]; total: number }>(path);
       heads = [...heads, ...page.versions];
       total = page.total;
     } catch (refusal) {
@@ -47,8 +47,7 @@
     if (looked?.key === key) return (looked = undefined);
     fault = '';
     try {
-      const { formula } = await api<{ formula: Formula }>(
-        'GET',
+      const { formula } = await question<{ formula: Formula }>(
         `/api/v1/formulas/${bench.id}?version=${version}`,
       );
       looked = { key, title: whoAndWhen(device, savedAt), formula };

@@ -28,11 +28,12 @@ import {
   type Correction,
   type MadeBefore,
   type Taken,
+  settingsOf,
 } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
-import { draftIn, formulaLane, settingsEntry, type Draft } from '../sync/kinds.ts';
-import { settingsPatch } from '../sync/settings-patch.ts';
+import { changeEntry, draftIn, formulaLane, theHouse, type Draft } from '../sync/kinds.ts';
+import { changeOf } from '../sync/merge.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import { rememberBaker } from '../bake/baker-here.ts';
 import { rememberOpened, type Opened } from './open.ts';
@@ -277,8 +278,10 @@ export class Bench {
 
   /** Changes what the household settled: here at once, and for every formula. */
   settle(change: Partial<Settings>): void {
-    const patch = settingsPatch(this.household, change);
-    if (patch) void outbox().add(settingsEntry(patch, nanoid()));
+    const before = settingsOf(this.household);
+    const differs = changeOf(before, { ...before, ...change });
+    if (differs)
+      void outbox().add(changeEntry('house', { id: theHouse, change: differs }, nanoid()));
   }
 
   /** Shows what the server has, unless something that was typed here stands against it. */

@@ -84,6 +84,21 @@ export class Saver {
     return this.#version;
   }
 
+  /**
+   * What is baked: the version that is saved, or, where the server is away, the sitting whose last save it will be.
+   *
+   * @throws Error where what stands here is not to be saved as it is
+   */
+  async versionToBake(): Promise<{ formulaVersion: number } | { draft: string }> {
+    try {
+      return { formulaVersion: await this.settle() };
+    } catch (fault) {
+      if (this.isPending && this.state !== 'conflict' && this.state !== 'refused')
+        return { draft: this.#draft };
+      throw fault;
+    }
+  }
+
   /** What is here began from a version that is not the newest. */
   clash(theirs: Version, basedOn: number): void {
     this.#version = basedOn;

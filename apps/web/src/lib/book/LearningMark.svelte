@@ -1,6 +1,6 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
-  import { api } from '../api.ts';
+  import { question } from '../question.ts';
 
   interface Learning {
     readonly learned: boolean;
@@ -16,7 +16,7 @@
   $effect(() => {
     if (now.learned) return;
     const timer = setTimeout(async () => {
-      const state = await api<Learning>('GET', '/api/v1/learning').catch(() => now);
+      const state = await question<Learning>('/api/v1/learning').catch(() => now);
       if (state.learned) await refresh();
       else now = { ...state };
     }, lookEveryMs);

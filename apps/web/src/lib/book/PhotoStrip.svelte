@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { BakeRecord } from '@tender-crumb/core';
-  import { api } from '../api.ts';
+  import { deed } from '../sync/deeds.ts';
   import { tellBake } from './events.ts';
 
   let { record }: { record: BakeRecord } = $props();
@@ -13,7 +13,7 @@
   async function away(event: string, photo: string) {
     try {
       await tellBake(record.id, 'retracted', { event });
-      await api('DELETE', source(photo));
+      await deed('drop-photo', { of: source(photo) });
       if (large === photo) large = undefined;
     } catch (refusal) {
       fault = `Not taken away: ${(refusal as Error).message}`;

@@ -11,7 +11,9 @@
     type Formula,
     type Household,
   } from '@tender-crumb/core';
-  import { api } from '../api.ts';
+  import { nanoid } from 'nanoid';
+  import { draftEntry } from '../sync/kinds.ts';
+  import { mustSay } from '../sync/said.ts';
   import Causes from '../rescue/Causes.svelte';
   import { refresh } from '../ui/refresh.ts';
   import { say } from '../ui/writing.ts';
@@ -48,7 +50,8 @@
           basis: `the bake of ${record.circumstances.day}: ${evidence}`,
           changes: fix.changes,
         });
-        await api('PUT', `/api/v1/formulas/${record.bread}`, { version: head.version, formula });
+        const { version } = head;
+        await mustSay(draftEntry({ id: record.bread, version, draft: nanoid(), formula }));
         said = 'Taken: it stands among the corrections of the formula.';
         await refresh();
       }

@@ -1,8 +1,9 @@
 import type { BakeEvent } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
-import { api } from '../api.ts';
+import { eventEntry } from '../sync/kinds.ts';
+import { mustSay } from '../sync/said.ts';
 import { refresh } from '../ui/refresh.ts';
-import { currentIso } from '../clock.ts';
+import { tapped } from '../clock.ts';
 
 /** Says something more of a bake that is in the book; what is shown is fetched anew. */
 export async function tellBake<K extends BakeEvent['kind']>(
@@ -10,7 +11,7 @@ export async function tellBake<K extends BakeEvent['kind']>(
   kind: K,
   data: Extract<BakeEvent, { kind: K }>['data'],
 ): Promise<void> {
-  const event = { id: nanoid(), at: currentIso(), kind, data };
-  await api('POST', `/api/v1/bakes/${bake}/events`, { events: [event] });
+  const event = { id: nanoid(), ...tapped(), kind, data } as BakeEvent;
+  await mustSay(eventEntry(bake, event));
   await refresh();
 }

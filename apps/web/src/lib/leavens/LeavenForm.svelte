@@ -1,7 +1,8 @@
 <script lang="ts">
   import { bagProblems, type Bag, type Ingredient } from '@tender-crumb/core';
   import { untrack } from 'svelte';
-  import { api } from '../api.ts';
+  import { nanoid } from 'nanoid';
+  import { saidOf } from '../sync/said.ts';
   import { faultsOf, numberIn, type Faults } from '../pantry/faults.ts';
   import NumberField from '../pantry/NumberField.svelte';
   import { Written } from '../sync/written.svelte.ts';
@@ -37,8 +38,8 @@
     event.preventDefault();
     const { name, ingredient, hydration, keptAt, bestBefore, finished } = written.fields;
     const water = numberIn(hydration);
-    const { id, hasLeft, ...before } = start ?? ({} as Partial<Bag>);
-    void [id, hasLeft];
+    const { id = nanoid(), hasLeft, ...before } = start ?? ({} as Partial<Bag>);
+    void hasLeft;
     const said = {
       ...before,
       kind: made,
@@ -54,17 +55,12 @@
     if (said.name === '') faults = { ...faults, name: 'A name is wanted.' };
     if (Object.keys(faults).length > 0) return;
     busy = true;
-    try {
-      await (start
-        ? api('PUT', `/api/v1/bags/${start.id}`, said)
-        : api('POST', '/api/v1/bags', said));
-      written.done();
-      ondone();
-    } catch (refusal) {
-      faults = faultsOf(refusal);
-    } finally {
-      busy = false;
-    }
+    const kept = await saidOf('bag', id, before, said);
+    faults = faultsOf(kept);
+    busy = false;
+    if (kept.refused) return;
+    written.done();
+    ondone();
   }
 </script>
 

@@ -17,7 +17,7 @@
   import { DateTime } from 'luxon';
   import { nanoid } from 'nanoid';
   import { untrack } from 'svelte';
-  import { api } from '../api.ts';
+  import { saidRow, type Settled } from '../sync/said.ts';
   import { numberIn } from '../pantry/faults.ts';
   import { fieldOf, momentOfField, timeText, untilText } from '../plan/when.ts';
   import type { Feeding } from '../server/store/feedings.ts';
@@ -109,12 +109,13 @@
   const momentAfter = (hours: number): string =>
     new Date(now.getTime() + hours * 3_600_000).toISOString();
 
-  async function ask(what: () => Promise<unknown>): Promise<void> {
+  async function ask(what: () => Promise<Settled>): Promise<void> {
     fault = '';
     try {
-      await what();
+      const { refused, waits, says } = await what();
+      if (refused) throw new Error(says);
       now = currentTime();
-      await onchange();
+      if (!waits) await onchange();
     } catch (refusal) {
       fault = `That was not written down: ${(refusal as Error).message}`;
     }
@@ -134,12 +135,10 @@
       return;
     }
     void ask(() =>
-      api('PUT', `/api/v1/bags/${bag.id}/feedings/${nanoid()}`, {
-        at: currentIso(),
-        seed,
-        flour,
-        water,
-        ...(thrown ? { discard: thrown } : {}),
+      saidRow('feeding', {
+        id: nanoid(),
+        bag: bag.id,
+        row: { at: currentIso(), seed, flour, water, ...(thrown ? { discard: thrown } : {}) },
       }),
     );
   }
@@ -147,10 +146,7 @@
   const peaked = (feeding: Feeding) => {
     const { id, ...rest } = feeding;
     return ask(() =>
-      api('PUT', `/api/v1/bags/${bag.id}/feedings/${id}`, {
-        ...rest,
-        peakAt: currentIso(),
-      }),
+      saidRow('feeding', { id, bag: bag.id, row: { ...rest, peakAt: currentIso() } }),
     );
   };
 </script>
@@ -297,7 +293,7 @@
                 type="button"
                 aria-label="Take the feeding of {timeText(feeding.at, zone, now)} out"
                 onclick={() =>
-                  void ask(() => api('DELETE', `/api/v1/bags/${bag.id}/feedings/${feeding.id}`))}
+                  void ask(() => saidRow('feeding-off', { id: feeding.id, bag: bag.id }))}
                 ><X size={16} /></button
               >
             </span>

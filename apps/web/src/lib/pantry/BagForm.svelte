@@ -1,7 +1,8 @@
 <script lang="ts">
   import { bagProblems, grindIds, grinds, type Bag, type Ingredient } from '@tender-crumb/core';
   import { untrack } from 'svelte';
-  import { api } from '../api.ts';
+  import { nanoid } from 'nanoid';
+  import { saidOf } from '../sync/said.ts';
   import Either from '../ui/Either.svelte';
   import { Written } from '../sync/written.svelte.ts';
   import { faultsOf, numberIn, type Faults } from './faults.ts';
@@ -102,17 +103,15 @@
     if (said.name === '') faults = { ...faults, name: 'It needs a name' };
     if (Object.keys(faults).length > 0) return;
     busy = true;
-    try {
-      const since = couldBeEither ? written.fields.since : 'today';
-      if (bag) await api('PUT', `/api/v1/bags/${bag.id}?since=${since}`, said);
-      else await api('POST', '/api/v1/bags', said);
-      written.done();
-      ondone();
-    } catch (refusal) {
-      faults = faultsOf(refusal);
-    } finally {
-      busy = false;
-    }
+    const always = couldBeEither && written.fields.since === 'always';
+    const { id, hasLeft, ...before } = start ?? { id: nanoid(), hasLeft: undefined };
+    void hasLeft;
+    const kept = await saidOf('bag', id, before, said, always);
+    faults = faultsOf(kept);
+    busy = false;
+    if (kept.refused) return;
+    written.done();
+    ondone();
   }
 
   function leave() {

@@ -5,9 +5,11 @@
     labelProblems,
     type Allergen,
     type Label,
+    ownIdOf,
   } from '@tender-crumb/core';
   import { untrack } from 'svelte';
-  import { api } from '../api.ts';
+  import { customAlphabet } from 'nanoid';
+  import { saidOf } from '../sync/said.ts';
   import { carbs } from './choice.ts';
   import { Written } from '../sync/written.svelte.ts';
   import { faultsOf, numberIn, type Faults } from './faults.ts';
@@ -57,6 +59,8 @@
     untrack(() => `label/${own?.id ?? 'new'}`),
     begun,
   );
+  /** Two tablets may name a thing alike: an id of its own has a tail of chance. */
+  const tail = customAlphabet('abcdefghijklmnopqrstuvwxyz0123456789', 6);
   let faults = $state.raw<Faults>({});
   let busy = $state(false);
 
@@ -109,19 +113,12 @@
     faults = Object.fromEntries(labelProblems(label).map((p) => [p.field, p.says]));
     if (Object.keys(faults).length > 0) return;
     busy = true;
-    try {
-      await api(
-        own ? 'PUT' : 'POST',
-        own ? `/api/v1/ingredients/${own.id}` : '/api/v1/ingredients',
-        label,
-      );
-      written.done();
-      ondone();
-    } catch (refusal) {
-      faults = faultsOf(refusal);
-    } finally {
-      busy = false;
-    }
+    const kept = await saidOf('own', own?.id ?? ownIdOf(label.name, tail()), own?.label, label);
+    faults = faultsOf(kept);
+    busy = false;
+    if (kept.refused) return;
+    written.done();
+    ondone();
   }
 </script>
 

@@ -1,16 +1,14 @@
 import { parseNumber } from '@tender-crumb/core';
-import { ApiError } from '../api.ts';
+import type { Settled } from '../sync/said.ts';
 
 /** What is wrong, by field; what is wrong with the whole under `''`. */
 export type Faults = Readonly<Record<string, string>>;
 
-/** The faults of a refusal, each at its field. */
-export function faultsOf(refusal: unknown): Faults {
-  if (!(refusal instanceof ApiError))
-    return { '': 'The server cannot be reached; nothing typed is lost.' };
-  const errors = refusal.body['errors'] as
-    ReadonlyArray<{ where: string; what: string }> | undefined;
-  if (!errors?.length) return { '': refusal.message };
+/** The faults of a refusal, each at its field; none where it was not refused. */
+export function faultsOf({ refused, says, body = {} }: Settled): Faults {
+  if (!refused) return {};
+  const errors = body['errors'] as ReadonlyArray<{ where: string; what: string }> | undefined;
+  if (!errors?.length) return { '': says };
   return Object.fromEntries(errors.map((e) => [e.where.split('.')[1] ?? '', e.what]));
 }
 

@@ -14,13 +14,15 @@
     type Household,
     type Settings,
     type StyleId,
+    settingsOf,
+    type Formula,
   } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { onMount } from 'svelte';
-  import { api } from '../api.ts';
+  import { draftEntry } from '../sync/kinds.ts';
+  import { mustSay, saidOfHouse } from '../sync/said.ts';
   import AskRow from '../ask/AskRow.svelte';
   import Level from '../level/Level.svelte';
-  import { settle } from '../sync/settle.ts';
   import { mostText, Paste } from './paste.svelte.ts';
   import { asMass, say } from '../ui/writing.ts';
 
@@ -96,7 +98,7 @@
 
   function answerRow(text: string, answer: Answer, learned: Partial<Settings>) {
     paste.answer(text, answer);
-    if (Object.keys(learned).length > 0) void settle(household, learned);
+    if (Object.keys(learned).length > 0) void saidOfHouse(settingsOf(household), learned);
   }
 
   async function put() {
@@ -105,7 +107,9 @@
     busy = true;
     fault = '';
     try {
-      await api('PUT', `/api/v1/formulas/${newId}`, { version: 0, formula, draft: newId });
+      // One of our own files goes as it is: the server takes apart what came along with it.
+      const sent = formula as Formula;
+      await mustSay(draftEntry({ id: newId, version: 0, draft: newId, formula: sent }));
       paste.text = '';
       paste.done();
       await goto(`/bench/${newId}`);

@@ -14,7 +14,7 @@ import {
   type Measures,
   type StyleId,
 } from '@tender-crumb/core';
-import { api } from '../api.ts';
+import { question, twinsOf } from '../question.ts';
 import { outbox } from '../sync/here.ts';
 
 /** Longest text that a recipe is read from, characters. */
@@ -121,9 +121,7 @@ export class Paste {
   async lookForTwins(): Promise<void> {
     const source = this.text;
     const { twins } = source.trim()
-      ? await api<{ twins: Paste['twins'] }>('POST', '/api/v1/formulas/twins', { source }).catch(
-          () => ({ twins: [] }),
-        )
+      ? await twinsOf<Paste['twins']>(source).catch(() => ({ twins: [] }))
       : { twins: [] };
     if (this.text === source) this.twins = twins;
   }
@@ -151,7 +149,7 @@ export class Paste {
 
   /** Fetches the belief, once; without the server the catalogue's figures stand alone. */
   async learn(): Promise<void> {
-    this.#asked ??= api<{ belief: Belief }>('GET', '/api/v1/belief').then(
+    this.#asked ??= question<{ belief: Belief }>('/api/v1/belief').then(
       ({ belief }) => belief,
       () => nothingLearned,
     );

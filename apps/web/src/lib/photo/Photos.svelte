@@ -1,6 +1,6 @@
 <script lang="ts">
   import Camera from '@lucide/svelte/icons/camera';
-  import { api } from '../api.ts';
+  import { deed } from '../sync/deeds.ts';
   import { outbox } from '../sync/here.ts';
   import { photoEntry } from '../sync/kinds.ts';
   import { sync } from '../sync/sync.svelte.ts';
@@ -40,7 +40,9 @@
 
   async function away(event: string, photo: string) {
     run.retract(event);
-    await api('DELETE', `/api/v1/bakes/${run.id}/photos/${photo}`).catch(() => undefined);
+    await deed('drop-photo', { of: `/api/v1/bakes/${run.id}/photos/${photo}` }).catch(
+      () => undefined,
+    );
   }
   const source = (photo: string) =>
     here[photo] ?? `/api/v1/bakes/${run.id}/photos/${photo}?size=small`;

@@ -7,7 +7,10 @@
     ways,
     type Formula,
   } from '@tender-crumb/core';
-  import { api } from '../api.ts';
+  import { nanoid } from 'nanoid';
+  import { question } from '../question.ts';
+  import { draftEntry } from '../sync/kinds.ts';
+  import { mustSay } from '../sync/said.ts';
   import type { TimedBake } from './planned.ts';
   import type { Planning } from './planning.svelte.ts';
   import { timeText } from './when.ts';
@@ -31,20 +34,18 @@
     if (!plan || !leaven || !('changes' in leaven)) return;
     fault = '';
     try {
-      const stored = await api<{ version: number; formula: Formula }>(
-        'GET',
+      const stored = await question<{ version: number; formula: Formula }>(
         `/api/v1/formulas/${plan.formulaId}`,
       );
       const rise = steps.find((s) => s.kind === 'first-rise');
-      await api('PUT', `/api/v1/formulas/${plan.formulaId}`, {
-        version: stored.version,
-        formula: takeCorrection(stored.formula, {
-          correction: `yeast:${leaven.ingredient}:rise`,
-          reason: `${gramsText(leaven.grams)} of ${leaven.name} has the first rise ready in ${hoursText((rise?.minutes ?? 0) / 60)}`,
-          basis: 'rise model, for the plan',
-          changes: leaven.changes,
-        }),
+      const formula = takeCorrection(stored.formula, {
+        correction: `yeast:${leaven.ingredient}:rise`,
+        reason: `${gramsText(leaven.grams)} of ${leaven.name} has the first rise ready in ${hoursText((rise?.minutes ?? 0) / 60)}`,
+        basis: 'rise model, for the plan',
+        changes: leaven.changes,
       });
+      const { version } = stored;
+      await mustSay(draftEntry({ id: plan.formulaId, version, draft: nanoid(), formula }));
       await onchange();
     } catch (refusal) {
       fault = `The formula was not changed: ${(refusal as Error).message}`;

@@ -1,12 +1,11 @@
 <script lang="ts">
-  import { api } from '../api.ts';
-  import { beginBake } from '../bake/begin-bake.ts';
+  import { beginBake } from '../sync/begin.ts';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
-  import { aheadSteps } from '@tender-crumb/core';
+  import { aheadSteps, type BakeEvent } from '@tender-crumb/core';
   import type { Planning } from './planning.svelte.ts';
   import { timeText, untilText } from './when.ts';
-  import { currentIso } from '../clock.ts';
+  import { tapped } from '../clock.ts';
 
   let { planning }: { planning: Planning } = $props();
 
@@ -18,7 +17,7 @@
   let fault = $state('');
 
   /** What was settled on the plan stands in the bake from its beginning: its way, what was done before. */
-  async function beginAs(bake: string) {
+  function knownFrom(): BakeEvent[] {
     const way = planning.timed?.bakes.find((b) => b.id === plan!.id)?.way;
     const done = Object.entries(plan!.facts ?? {}).flatMap(([name, { end }]) =>
       end === undefined ? [] : [[name, end] as const],
@@ -29,30 +28,29 @@
       ...done.map(([step, at]) => ({ at, kind: 'step', data: { step, sense: 'done' } })),
       ...ripe.map((step) => ({ kind: 'step', data: { step, sense: 'skipped' } })),
     ];
-    if (events.length === 0) return;
-    const now = currentIso();
-    await api('POST', `/api/v1/bakes/${bake}/events`, {
-      events: events.map((e) => ({ at: now, ...e, id: nanoid() })),
-    });
+    return events.map((e) => ({ ...tapped(), ...e, id: nanoid() }) as BakeEvent);
   }
+
+  /** Pressed twice, or begun and not heard of, it is one bake. */
+  const id = nanoid();
 
   async function beginPlanned() {
     if (!step || !plan) return;
     fault = '';
     try {
-      const { version } = await api<{ version: number }>(
-        'GET',
-        `/api/v1/formulas/${plan.formulaId}`,
+      const { household, belief, formulas, versions, devices } = planning.data;
+      await beginBake(
+        {
+          id,
+          formulaId: plan.formulaId,
+          formulaVersion: versions[plan.id]!,
+          method: plan.device ?? devices[plan.id],
+          events: knownFrom(),
+          planned: plan.id,
+        },
+        { formula: formulas[plan.id]!, household, belief },
       );
-      const bake = await beginBake({
-        id: nanoid(),
-        formulaId: plan.formulaId,
-        formulaVersion: version,
-        ...(plan.device ? { method: plan.device } : {}),
-      });
-      await planning.change(plan.id, (p) => ({ ...p, bakeId: bake.id }));
-      await beginAs(bake.id);
-      await goto(`/bake/${bake.id}`);
+      await goto(`/bake/${id}`);
     } catch (refusal) {
       fault = `It could not begin: ${(refusal as Error).message}`;
     }

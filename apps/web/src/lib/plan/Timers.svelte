@@ -2,7 +2,7 @@
   import X from '@lucide/svelte/icons/x';
   import { nanoid } from 'nanoid';
   import { minutesIn } from '@tender-crumb/core';
-  import { api } from '../api.ts';
+  import { saidRow, type Settled } from '../sync/said.ts';
   import type { Timer } from '../server/store/timers.ts';
   import { refresh } from '../ui/refresh.ts';
   import { bell } from './bell.svelte.ts';
@@ -21,11 +21,12 @@
       ? Number(text.replace(',', '.'))
       : minutesIn(text.replace(/(\d)\s*h\s+/i, '$1 hour '))?.least;
 
-  async function ask(what: () => Promise<unknown>) {
+  async function ask(what: () => Promise<Settled>) {
     fault = '';
     try {
-      await what();
-      await refresh();
+      const { refused, waits, says } = await what();
+      if (refused) throw new Error(says);
+      if (!waits) await refresh();
       return true;
     } catch (refusal) {
       fault = `That was not written down: ${(refusal as Error).message}`;
@@ -42,7 +43,7 @@
     }
     const dueAt = new Date(currentMs() + length * 60_000).toISOString();
     const timer = { name: name.trim() || 'Timer', dueAt };
-    if (await ask(() => api('PUT', `/api/v1/timers/${nanoid()}`, timer))) name = span = '';
+    if (await ask(() => saidRow('timer', { id: nanoid(), row: timer }))) name = span = '';
   }
 </script>
 
@@ -61,7 +62,7 @@
             class="knob touch px-2"
             type="button"
             aria-label="Stop {timer.name}"
-            onclick={() => void ask(() => api('DELETE', `/api/v1/timers/${timer.id}`))}
+            onclick={() => void ask(() => saidRow('timer-off', { id: timer.id }))}
             ><X size={16} /></button
           >
         </li>

@@ -3,7 +3,7 @@
   import { page } from '$app/state';
   import AlarmClock from '@lucide/svelte/icons/alarm-clock';
   import { onMount } from 'svelte';
-  import { api } from '../api.ts';
+  import { question } from '../question.ts';
   import type { PlanData } from '../server/plan-data.ts';
   import { bell } from './bell.svelte.ts';
   import { callsDue } from './due.ts';
@@ -28,7 +28,7 @@
   );
 
   async function look(): Promise<void> {
-    const data = await api<PlanData>('GET', '/api/v1/plans').catch(() => undefined);
+    const data = await question<PlanData>('/api/v1/plans').catch(() => undefined);
     if (!data) return;
     if (planning) planning.receive(data);
     else if (data.plans.length + data.timers.length > 0) {

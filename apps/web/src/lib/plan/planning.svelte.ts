@@ -1,5 +1,7 @@
 import { nanoid } from 'nanoid';
-import { api, ApiError } from '../api.ts';
+import type { Settled } from '../sync/said.ts';
+import { saidOf, saidRow } from '../sync/said.ts';
+import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
 import type { PlannedBake, PlannedWithBake } from '../server/store/plans.ts';
 import { isTimed, type NoTimedPlan, type TimedPlan, type TimedStep } from './planned.ts';
@@ -34,6 +36,13 @@ export class Planning {
     this.#onchange = onchange;
   }
 
+  /** What is planned, with what was said of it here and is still on its way. */
+  readonly plans = $derived.by(() =>
+    sync
+      .changed('plan', this.data.plans)
+      // Of a bread that was planned here just now, the server has yet to say what it is.
+      .filter((p) => this.data.formulas[p.id] !== undefined),
+  );
   readonly steps = $derived(this.timed?.steps ?? []);
   readonly refused = $derived(this.answer && !isTimed(this.answer) ? this.answer : undefined);
   /** What is to be done by somebody, or looked at, from now on. */
@@ -61,12 +70,12 @@ export class Planning {
 
   async work(): Promise<void> {
     const mine = (this.#asked += 1);
-    if (this.data.plans.length === 0) {
+    if (this.plans.length === 0) {
       [this.answer, this.timed] = [undefined, undefined];
       return;
     }
     const trial = this.#trial;
-    const plans = this.data.plans.map((p) =>
+    const plans = this.plans.map((p) =>
       trial?.bake === p.id ? { ...p, locks: { ...p.locks, [trial.step]: trial.at } } : p,
     );
     this.busy = true;
@@ -86,7 +95,7 @@ export class Planning {
   }
 
   planOf(bake: string): PlannedWithBake | undefined {
-    return this.data.plans.find((p) => p.id === bake);
+    return this.plans.find((p) => p.id === bake);
   }
 
   nameOf(bake: string): string {
@@ -107,7 +116,13 @@ export class Planning {
 
   /** What was done of each bake, on the plan and in the bake itself. */
   readonly #facts = $derived.by(
-    () => new Map(questionOf(this.data, new Date(0)).bakes.map((b) => [b.id, b.facts ?? {}])),
+    () =>
+      new Map(
+        questionOf({ ...this.data, plans: this.plans }, new Date(0)).bakes.map((b) => [
+          b.id,
+          b.facts ?? {},
+        ]),
+      ),
   );
   #fact(step: TimedStep) {
     return this.#facts.get(step.bake)?.[stepName(step)];
@@ -118,7 +133,7 @@ export class Planning {
     formulaId: string,
     wish: Omit<PlannedBake, 'id' | 'formulaId' | 'version'>,
   ): Promise<boolean> {
-    return this.#put({ id: nanoid(), formulaId, version: 0, ...wish });
+    return this.#put(nanoid(), undefined, { formulaId, ...wish });
   }
 
   /** Changes what is wished of a planned bake. */
@@ -127,11 +142,11 @@ export class Planning {
     if (!known) return Promise.resolve(false);
     const { begun, ...plan } = known;
     void begun;
-    return this.#put(change(plan));
+    return this.#put(bake, plan, change(plan));
   }
 
   async drop(bake: string): Promise<void> {
-    await this.#ask(() => api('DELETE', `/api/v1/plans/${bake}`));
+    await this.#ask(() => saidRow('plan-off', { id: bake }));
   }
 
   /** A step is done, now; what came before it in its bake was, too, and its way is settled. */
@@ -185,27 +200,33 @@ export class Planning {
     void this.work();
   }
 
-  async #put(plan: PlannedBake): Promise<boolean> {
-    const { id, ...body } = plan;
-    return this.#ask(() => api('PUT', `/api/v1/plans/${id}`, body));
+  #put(
+    id: string,
+    was: PlannedBake | undefined,
+    now: Omit<PlannedBake, 'id' | 'version'>,
+  ): Promise<boolean> {
+    return this.#ask(() =>
+      // A bake that nobody planned stands among the plans without being one.
+      saidOf('plan', id, was && was.version > 0 ? wishes(was) : undefined, wishes(now)),
+    );
   }
 
-  async #ask(ask: () => Promise<unknown>): Promise<boolean> {
+  async #ask(ask: () => Promise<Settled>): Promise<boolean> {
     this.fault = '';
-    try {
-      await ask();
-      await this.#onchange();
-      return true;
-    } catch (refusal) {
-      const stale = refusal instanceof ApiError && refusal.status === 409;
-      this.fault = stale
-        ? 'Somebody else changed this meanwhile: this is how it stands now. Do it again if it is still wanted.'
-        : `That was not written down: ${(refusal as Error).message}`;
-      if (stale) await this.#onchange();
-      return false;
-    }
+    const { refused, waits, says } = await ask();
+    if (refused) this.fault = `That was not written down: ${says}`;
+    if (!waits) await this.#onchange();
+    else this.receive(this.data);
+    return !refused;
   }
 }
+
+/** What of a planned bake is said: neither its name nor how often it was changed. */
+const wishes = (plan: object): object => {
+  const { id, version, ...said } = plan as PlannedBake;
+  void [id, version];
+  return said;
+};
 
 /** The earlier of two moments. */
 const earlier = (a: string, b: string): string => (Date.parse(a) < Date.parse(b) ? a : b);

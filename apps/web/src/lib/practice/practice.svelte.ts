@@ -7,7 +7,9 @@ import {
   type Round,
 } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
-import { api } from '../api.ts';
+import { outbox } from '../sync/here.ts';
+import { deed } from '../sync/deeds.ts';
+import { practiceEntry } from '../sync/kinds.ts';
 
 /** What was called before, as the server keeps it. */
 interface Called {
@@ -49,9 +51,7 @@ export class Practice {
     this.call = call;
     const { lesson, seed } = this;
     this.#since = [...this.#since, { lesson, seed, call }];
-    api('POST', '/api/v1/practice', { id: nanoid(), lesson, seed, call })
-      .then(() => (this.fault = ''))
-      .catch((refusal: Error) => (this.fault = `This round is not kept: ${refusal.message}`));
+    void outbox().add(practiceEntry({ id: nanoid(), lesson, seed, call }));
   }
 
   next(): void {
@@ -60,7 +60,7 @@ export class Practice {
   }
 
   async forget(): Promise<void> {
-    await api('DELETE', '/api/v1/practice');
+    await deed('forget-practice');
     this.#since = [];
   }
 }

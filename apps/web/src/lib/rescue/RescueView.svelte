@@ -1,17 +1,18 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { Belief, Formula, Household } from '@tender-crumb/core';
+  import type { BakeEvent, Belief, Formula, Household } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
   import { untrack } from 'svelte';
-  import { api } from '../api.ts';
-  import { beginBake } from '../bake/begin-bake.ts';
+  import { beginBake } from '../sync/begin.ts';
+  import { draftEntry } from '../sync/kinds.ts';
+  import { mustSay } from '../sync/said.ts';
   import Either from '../ui/Either.svelte';
   import FeelsWrong from './FeelsWrong.svelte';
   import GoneOver from './GoneOver.svelte';
   import NoRise from './NoRise.svelte';
   import WentIn from './WentIn.svelte';
   import { Rescuing, troubles } from './rescuing.svelte.ts';
-  import { currentMs } from '../clock.ts';
+  import { currentMs, tapped } from '../clock.ts';
 
   let {
     data,
@@ -44,27 +45,23 @@
         await goto(`/bake/${data.bake}`);
         return;
       }
-      await api('PUT', `/api/v1/formulas/${id}`, {
-        version: 0,
-        formula: rescue.formula,
-        draft: id,
-      });
-      const { version } = await api<{ version: number }>('GET', `/api/v1/formulas/${id}`);
-      await beginBake({
-        id,
-        formulaId: id,
-        formulaVersion: version,
-        method: 'hand',
-      });
-      const now = currentMs();
+      const { formula } = rescue;
+      await mustSay(draftEntry({ id, version: 0, draft: id, formula }));
+      const { at, ...clock } = tapped();
       const events = [
         { kind: 'step', data: { step: 'weigh', sense: 'done' } },
         { kind: 'step', data: { step: 'mix', sense: 'done' } },
         ...(rescue.felt === undefined
           ? []
           : [{ kind: 'felt', data: { points: rescue.felt, rested: rescue.rested } }]),
-      ].map((e, i) => ({ id: `kept-${i}`, at: new Date(now + i).toISOString(), ...e }));
-      await api('POST', `/api/v1/bakes/${id}/events`, { events });
+      ].map((e, i): BakeEvent => {
+        const one = new Date(Date.parse(at) + i).toISOString();
+        return { id: `kept-${i}`, at: one, ...clock, ...e } as BakeEvent;
+      });
+      await beginBake(
+        { id, formulaId: id, draft: id, method: 'hand', events },
+        { ...data, formula },
+      );
       await goto(`/bake/${id}`);
     } catch (refusal) {
       fault = `It could not be kept: ${(refusal as Error).message}`;

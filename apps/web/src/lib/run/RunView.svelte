@@ -16,7 +16,7 @@
   import LifeBuoy from '@lucide/svelte/icons/life-buoy';
   import Printer from '@lucide/svelte/icons/printer';
   import { onMount, untrack } from 'svelte';
-  import { api } from '../api.ts';
+  import { question } from '../question.ts';
   import DeviceDrawer from '../devices/DeviceDrawer.svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import Photos from '../photo/Photos.svelte';
@@ -100,7 +100,7 @@
     const look = async () => {
       if (document.hidden) return;
       const path = `/api/v1/bakes/${run.id}`;
-      const bake = await api<{ events: readonly BakeEvent[] }>('GET', path).catch(() => undefined);
+      const bake = await question<{ events: readonly BakeEvent[] }>(path).catch(() => undefined);
       if (bake) run.hear(bake.events);
     };
     const lookUp = setInterval(() => void look(), lookUpMs);

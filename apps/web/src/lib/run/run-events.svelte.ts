@@ -1,9 +1,9 @@
-import { eventsThatCount, type BakeEvent } from '@tender-crumb/core';
+import { eventsThatCount, onHouseClock, type BakeEvent } from '@tender-crumb/core';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { bakeLane, eventEntry } from '../sync/kinds.ts';
 import { sync } from '../sync/sync.svelte.ts';
-import { currentIso } from '../clock.ts';
+import { currentIso, tapped } from '../clock.ts';
 
 type EventOf<Kind extends BakeEvent['kind']> = Extract<BakeEvent, { kind: Kind }>;
 
@@ -37,7 +37,9 @@ export class RunEvents {
   follow(ondelivered: () => void): () => void {
     const box = outbox();
     void box.waitingIn(bakeLane(this.id)).then((kept) => {
-      this.hear(kept.map((e) => e.body as BakeEvent));
+      this.hear(
+        kept.filter((e) => e.kind === 'event').map((e) => onHouseClock(e.body as BakeEvent)),
+      );
     });
     return box.subscribe(({ outcome }) => {
       if (outcome?.entry.lane === bakeLane(this.id) && outcome.result.kind === 'delivered') {
@@ -55,8 +57,8 @@ export class RunEvents {
 
   say<Kind extends BakeEvent['kind']>(kind: Kind, data: EventOf<Kind>['data']): void {
     const id = this.#tap === undefined ? nanoid(tapId) : `${this.#tap}_${(this.#said += 1)}`;
-    const event = { id, at: this.#now(), kind, data } as BakeEvent;
-    this.events = [...this.events, event];
+    const event = { id, ...this.#now(), kind, data } as BakeEvent;
+    this.events = [...this.events, onHouseClock(event)];
     void outbox().add(eventEntry(this.id, event));
   }
 
@@ -90,9 +92,8 @@ export class RunEvents {
   }
 
   /** Later than every event so far, whatever this tablet's clock says of the other's. */
-  #now(): string {
+  #now(): Pick<BakeEvent, 'at' | 'clock'> {
     const last = this.events.reduce((latest, e) => (e.at > latest ? e.at : latest), '');
-    const now = currentIso();
-    return now > last ? now : new Date(Date.parse(last) + 1).toISOString();
+    return currentIso() > last ? tapped() : { at: new Date(Date.parse(last) + 1).toISOString() };
   }
 }

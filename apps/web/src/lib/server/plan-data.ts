@@ -18,6 +18,8 @@ export interface PlanData {
   readonly plans: readonly PlannedWithBake[];
   /** By planned bake: as it was begun, else as it stands. */
   readonly formulas: Readonly<Record<string, Formula>>;
+  /** By planned bake: the version that its formula is of. */
+  readonly versions: Readonly<Record<string, number>>;
   /** By planned bake: in what it is made where the plan does not say. */
   readonly devices: Readonly<Record<string, DeviceId>>;
   readonly household: Household;
@@ -38,12 +40,14 @@ export async function readPlanData(db: Database): Promise<PlanData> {
       const stored = await readFormula(db, formulaId, begun?.formulaVersion);
       if (!stored) return [];
       const made = await madeBefore(db, formulaId);
-      return [{ id, formula: stored.formula, device: deviceFor(stored.formula, made, household) }];
+      const { formula, version } = stored;
+      return [{ id, formula, version, device: deviceFor(formula, made, household) }];
     }),
   );
   return {
     plans,
     formulas: Object.fromEntries(found.flat().map((f) => [f.id, f.formula])),
+    versions: Object.fromEntries(found.flat().map((f) => [f.id, f.version])),
     devices: Object.fromEntries(found.flat().map((f) => [f.id, f.device])),
     household,
     belief,

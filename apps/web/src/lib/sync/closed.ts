@@ -1,9 +1,12 @@
-import { unpairedHeard } from '../api.ts';
+import { unpairedHeard } from './api.ts';
+import { shownText } from '../away/shown-text.ts';
 import { outbox } from './here.ts';
 import { pairAddress } from './pair-address.ts';
 
-/** Pages that this browser keeps for when the server is away; not there on plain http. */
+/** What this browser keeps of pages for when the server is away. */
 export async function dropKeptPages(): Promise<void> {
+  await outbox().keep.dropTexts(shownText(''));
+  // Whole pages; not there on plain http.
   if ('caches' in globalThis) await caches.delete('pages');
 }
 

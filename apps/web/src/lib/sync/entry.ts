@@ -1,3 +1,5 @@
+import type { Clash } from './merge.ts';
+
 /** One thing on its way to the server. */
 export interface Entry {
   /** What comes later under the same key takes its place. */
@@ -17,11 +19,13 @@ export interface Entry {
 /** Something before it is kept. */
 export type NewEntry = Pick<Entry, 'key' | 'lane' | 'kind' | 'body'>;
 
-/** What the server would not take, and why, in words. */
+/** What the server would not take, and why, in words; or what somebody else said otherwise meanwhile. */
 export interface SetAside {
   readonly id: string;
   readonly entry: Entry;
   readonly why: string;
+  /** What was said twice, and not alike: theirs stands. */
+  readonly clashes?: readonly Clash[];
   readonly at: string;
 }
 

@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { nanoid } from 'nanoid';
 import { isEntry, type Entry, type NewEntry, type SetAside } from './entry.ts';
+import type { Clash } from './merge.ts';
 import { currentIso, currentMs } from '../clock.ts';
 
 interface Shape extends DBSchema {
@@ -116,9 +117,15 @@ export class Keep {
     }
   }
 
-  /** Puts out of the way what the server would not take. */
-  async setAside(entry: Entry, why: string): Promise<void> {
-    const aside: SetAside = { id: nanoid(), entry, why, at: currentIso() };
+  /** Puts out of the way what the server would not take, or what was said otherwise meanwhile. */
+  async setAside(entry: Entry, why: string, clashes?: readonly Clash[]): Promise<void> {
+    const aside: SetAside = {
+      id: nanoid(),
+      entry,
+      why,
+      ...(clashes ? { clashes } : {}),
+      at: currentIso(),
+    };
     try {
       const db = await this.#open;
       if (!db) throw new Error('no storage');
@@ -164,6 +171,15 @@ export class Keep {
     } catch {
       this.#troubled('full');
     }
+  }
+
+  /** Lets go of texts whose names begin so. */
+  async dropTexts(begin: string): Promise<void> {
+    for (const key of [...this.#textsInMemory.keys()])
+      if (key.startsWith(begin)) this.#textsInMemory.delete(key);
+    const db = await this.#open;
+    const keys = (await db?.getAllKeys('texts').catch(() => [])) ?? [];
+    for (const key of keys) if (key.startsWith(begin)) await this.dropText(key);
   }
 
   async readText(key: string): Promise<unknown> {

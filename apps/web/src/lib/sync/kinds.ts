@@ -1,12 +1,14 @@
 import { kindOfEvent, upgrade, type BakeEvent, type Formula } from '@tender-crumb/core';
-import { merge } from 'json-merge-patch';
+import { merge as mergePatch } from 'json-merge-patch';
+import type { BeginBake } from './begin.ts';
 import type { Entry, NewEntry } from './entry.ts';
+import { followedBy, insisting, type Change, type Clash } from './merge.ts';
 
 /** What is asked of the server for some entries of one kind. */
 export interface Asked {
-  readonly method: 'POST' | 'PUT' | 'PATCH';
+  readonly method: 'POST' | 'PUT' | 'PATCH' | 'DELETE';
   readonly path: string;
-  readonly body: unknown;
+  readonly body?: unknown;
 }
 
 /** One kind of thing that goes to the server: how it is sent, and what people call it. */
@@ -16,12 +18,14 @@ interface Kind {
   ask(entries: readonly Entry[]): Asked;
   /** What it is, for the baker. */
   says(body: unknown): string;
+  /** What is not there any more needs nothing done to it. */
+  readonly goneIsDone?: boolean;
 }
 
 /** A formula as it stands on a bench, and what it was made from. */
 export interface Draft {
   readonly id: string;
-  /** The server's version that it began from. */
+  /** The server's version that it began from; 0 for a new one. */
   readonly version: number;
   /** The sitting that it was typed in. */
   readonly draft: string;
@@ -36,6 +40,24 @@ export interface PhotoSent {
   readonly bytes: ArrayBuffer;
 }
 
+/** A change to a thing that others may change as well; what is new begins from nothing. */
+export interface Changed {
+  readonly id: string;
+  readonly change: Change;
+  /** What it is called, for whoever is told of it. */
+  readonly name?: string;
+  /** It was always so, and not from today. */
+  readonly always?: boolean;
+}
+
+/** A row that is written whole, or taken away. */
+export interface RowSaid {
+  readonly id: string;
+  /** The starter that was fed. */
+  readonly bag?: string;
+  readonly row?: object;
+}
+
 /** A draft as an earlier version of the program may have kept it. */
 export function draftIn(body: unknown): Draft {
   const draft = body as Draft;
@@ -44,6 +66,49 @@ export function draftIn(body: unknown): Draft {
 
 const behind = (lane: string): string => lane.slice(lane.indexOf('/') + 1);
 
+/** A name that somebody gave, or what it is without one. */
+const called = (of: unknown, else_: string): string => {
+  const { name } = (of ?? {}) as { name?: unknown };
+  return typeof name === 'string' && name !== '' ? `“${name}”` : else_;
+};
+
+/** A thing of which several tablets may say something at once: field by field. */
+const changing = (path: (id: string) => string, says: (now: object) => string): Kind => ({
+  most: 50,
+  ask: (entries) => {
+    const bodies = entries.map((e) => e.body as Changed);
+    const always = bodies.some((b) => b.always) ? '?since=always' : '';
+    return {
+      method: 'PATCH',
+      path: `${path(bodies[0]!.id)}${always}`,
+      body: bodies.map((b) => b.change).reduce(followedBy),
+    };
+  },
+  says: (body) => says({ name: (body as Changed).name, ...(body as Changed).change.now }),
+});
+
+/** A row that is written whole, under an id of its own. */
+const written = (path: (said: RowSaid) => string, says: (row: unknown) => string): Kind => ({
+  most: 1,
+  ask: ([entry]) => {
+    const said = entry!.body as RowSaid;
+    return { method: 'PUT', path: path(said), body: said.row };
+  },
+  says: (body) => says((body as RowSaid).row),
+});
+
+/** A row that is taken away. */
+const gone = (path: (said: RowSaid) => string, says: string): Kind => ({
+  most: 1,
+  ask: ([entry]) => ({ method: 'DELETE', path: path(entry!.body as RowSaid) }),
+  says: () => says,
+  goneIsDone: true,
+});
+
+const feedingAt = ({ bag, id }: RowSaid): string => `/api/v1/bags/${bag}/feedings/${id}`;
+const planAt = (id: string): string => `/api/v1/plans/${id}`;
+const timerAt = ({ id }: RowSaid): string => `/api/v1/timers/${id}`;
+
 const kinds = {
   draft: {
     most: 1,
@@ -51,7 +116,12 @@ const kinds = {
       const { id, ...save } = entry!.body as Draft;
       return { method: 'PUT', path: `/api/v1/formulas/${id}`, body: save };
     },
-    says: (body) => `“${(body as Draft).formula?.name ?? 'A formula'}” as it was typed`,
+    says: (body) => `${called((body as Draft).formula, 'A formula')} as it was typed`,
+  },
+  begin: {
+    most: 1,
+    ask: ([entry]) => ({ method: 'POST', path: '/api/v1/bakes', body: entry!.body }),
+    says: (body) => `The beginning of a bake: ${called(body, 'a bread')}`,
   },
   event: {
     most: 100,
@@ -75,18 +145,51 @@ const kinds = {
     },
     says: () => 'A photo of a bake',
   },
+  /** As earlier versions of the program kept it (RFC 7396). */
   settings: {
     most: 50,
     ask: (entries) => ({
       method: 'PATCH',
       path: '/api/v1/household',
-      body: entries.map((e) => e.body).reduce(merge),
+      body: entries.map((e) => e.body).reduce(mergePatch),
     }),
     says: (body) => `Something settled in the Pantry (${Object.keys(body ?? {}).join(', ')})`,
+  },
+  house: changing(
+    () => '/api/v1/household',
+    ({ name, ...now }: { name?: unknown }) => {
+      void name;
+      return `Something settled in the Pantry (${Object.keys(now).join(', ')})`;
+    },
+  ),
+  bag: changing(
+    (id) => `/api/v1/bags/${id}`,
+    (now) => `Something said of ${called(now, 'a bag')}`,
+  ),
+  own: changing(
+    (id) => `/api/v1/ingredients/${id}`,
+    (now) => `Something said of ${called(now, 'an ingredient of your own')}`,
+  ),
+  plan: changing(planAt, () => 'Something planned for Bake day'),
+  'plan-off': gone(({ id }) => planAt(id), 'A bread that is planned no more'),
+  timer: written(timerAt, (row) => `A timer: ${called(row, 'without a name')}`),
+  'timer-off': gone(timerAt, 'A timer that was stopped'),
+  feeding: written(feedingAt, () => 'A feeding of a starter'),
+  'feeding-off': gone(feedingAt, 'A feeding that was taken back'),
+  device: written(
+    ({ id }) => `/api/v1/devices/${id}`,
+    (row) => `The name of a device: ${called(row, 'none')}`,
+  ),
+  practice: {
+    most: 1,
+    ask: ([entry]) => ({ method: 'POST', path: '/api/v1/practice', body: entry!.body }),
+    says: () => 'What was said of a practice dough',
   },
 } satisfies Record<string, Kind>;
 
 export type KindName = keyof typeof kinds;
+/** Kinds that say something of a thing, field by field. */
+export type ChangingName = 'house' | 'bag' | 'own' | 'plan';
 
 /** The kind of an entry; undefined for one that this version does not know. */
 export const kindOf = (entry: Pick<Entry, 'kind'>): Kind | undefined =>
@@ -105,6 +208,14 @@ export const draftEntry = (draft: Draft): NewEntry => ({
   body: draft,
 });
 
+/** The beginning of a bake on its way: before all that is tapped in it. */
+export const beginEntry = (bake: BeginBake): NewEntry => ({
+  kind: 'begin' satisfies KindName,
+  key: `begin/${bake.id}`,
+  lane: bakeLane(bake.id),
+  body: bake,
+});
+
 /** An event of a bake on its way. */
 export const eventEntry = (bake: string, event: BakeEvent): NewEntry => ({
   kind: 'event' satisfies KindName,
@@ -113,18 +224,46 @@ export const eventEntry = (bake: string, event: BakeEvent): NewEntry => ({
   body: event,
 });
 
-/** A part of the settings on its way (RFC 7396). */
-export const settingsEntry = (patch: object, id: string): NewEntry => ({
-  kind: 'settings' satisfies KindName,
-  key: `settings/${id}`,
-  lane: settingsLane,
-  body: patch,
-});
-
 /** A photo on its way: in a lane of its own, so that it holds up nothing that was tapped. */
 export const photoEntry = (sent: PhotoSent): NewEntry => ({
   kind: 'photo' satisfies KindName,
   key: `photo/${sent.bake}/${sent.photo}`,
   lane: photoLane(sent.photo),
   body: sent,
+});
+
+/** Of the household there is one, and it has no id. */
+export const theHouse = 'house';
+
+/** A change on its way; what is said of one thing stands in one lane. */
+export const changeEntry = (kind: ChangingName, changed: Changed, tap: string): NewEntry => ({
+  kind,
+  key: `${kind}/${changed.id}/${tap}`,
+  lane: kind === 'house' ? settingsLane : `${kind}/${changed.id}`,
+  body: changed,
+});
+
+/** A row on its way. A feeding comes after what is said of its starter, and a timer’s end after its beginning. */
+export const rowEntry = (
+  kind: 'plan-off' | 'timer' | 'timer-off' | 'feeding' | 'feeding-off' | 'device',
+  said: RowSaid,
+): NewEntry => ({
+  kind,
+  key: `${kind}/${said.id}`,
+  lane: said.bag === undefined ? `${kind.replace('-off', '')}/${said.id}` : `bag/${said.bag}`,
+  body: said,
+});
+
+/** What was called of a practice dough on its way. */
+export const practiceEntry = <T extends { readonly id: string }>(body: T): NewEntry => ({
+  kind: 'practice' satisfies KindName,
+  key: `practice/${body.id}`,
+  lane: 'practice',
+  body,
+});
+
+/** The same said again of what stands there by now. */
+export const insistingEntry = (entry: Entry, clashes: readonly Clash[]): NewEntry => ({
+  ...entry,
+  body: { ...(entry.body as Changed), change: insisting(clashes) } satisfies Changed,
 });

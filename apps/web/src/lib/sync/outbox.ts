@@ -1,9 +1,10 @@
 import { nanoid } from 'nanoid';
-import { api, ApiError } from '../api.ts';
+import { api, ApiError } from './api.ts';
 import { backoff } from './backoff.ts';
 import type { Entry, NewEntry, SetAside } from './entry.ts';
 import { Keep, type Storage } from './keep.ts';
-import { kindOf } from './kinds.ts';
+import { insistingEntry, kindOf } from './kinds.ts';
+import type { Clash } from './merge.ts';
 
 /** What became of an entry. */
 export interface Outcome {
@@ -66,6 +67,9 @@ export const nothingWaits: Standing = {
   unpaired: false,
   storage: 'kept',
 };
+
+/** Why something is shown that was taken but for a part. */
+const saidOtherwise = 'Somebody said it otherwise meanwhile, and theirs stands.';
 
 type Listener = (what: { readonly outcome?: Outcome }) => void;
 
@@ -238,10 +242,10 @@ export class Outbox {
     if (this.#sends) void this.keep.giveBack();
   }
 
-  /** Sends something again that was set aside. */
-  async again({ id, entry }: SetAside): Promise<void> {
+  /** Sends something again that was set aside; of what was said twice, what was said here. */
+  async again({ id, entry, clashes }: SetAside): Promise<void> {
     if (!kindOf(entry)) return;
-    await this.keep.put(entry);
+    await this.keep.put(clashes ? insistingEntry(entry, clashes) : entry);
     await this.keep.dropAside(id);
     await this.#look();
     void this.flush();
@@ -315,7 +319,10 @@ export class Outbox {
       const signal = AbortSignal.timeout(large ? largeMs : requestMs);
       const answer = await api(method, path, body, { signal, keepalive });
       this.#failures = 0;
+      const { clashes = [] } = (answer ?? {}) as { clashes?: readonly Clash[] };
+      if (clashes.length > 0) await this.keep.setAside(batch.at(-1)!, saidOtherwise, clashes);
       await this.keep.remove(batch);
+      if (clashes.length > 0) await this.#look();
       this.#becomes({ away: false, why: '', unpaired: false });
       for (const entry of batch) this.#tell({ entry, result: { kind: 'delivered', answer } });
       return 'on';
@@ -336,6 +343,11 @@ export class Outbox {
       this.#becomes({ away: true, why: fault instanceof ApiError ? fault.message : '' });
       this.#tryLater();
       return 'stop';
+    }
+    if (status === 404 && kindOf(batch[0]!)!.goneIsDone) {
+      await this.keep.remove(batch);
+      for (const entry of batch) this.#tell({ entry, result: { kind: 'delivered', answer: {} } });
+      return 'on';
     }
     // One of many is refused: which one it is shows when they go in smaller parts.
     if (batch.length > 1) return 'smaller';

@@ -1,46 +1,82 @@
-import { apply } from 'json-merge-patch';
-import type { Settings } from '@tender-crumb/core';
+import type { Household } from '@tender-crumb/core';
 import { refresh } from '$lib/ui/refresh.ts';
+import type { Entry } from './entry.ts';
 import { outbox } from './here.ts';
-import { settingsLane } from './kinds.ts';
+import type { RowSaid } from './kinds.ts';
 import { nothingWaits, type Standing } from './outbox.ts';
+import { withChanges, withPantry, withRows, withSettled } from './overlay.ts';
+
+/** What pages show of what other pages show too: fetched anew when it has arrived. */
+const shown: ReadonlySet<string> = new Set([
+  'settings',
+  'house',
+  'bag',
+  'own',
+  'plan',
+  'plan-off',
+  'timer',
+  'timer-off',
+  'feeding',
+  'feeding-off',
+  'device',
+]);
 
 /** Where the outbox stands, for components to follow. Nothing waits until the browser has looked. */
 class Sync {
   standing = $state.raw<Standing>(nothingWaits);
-  /** What was settled and is delivered, until the page has it from the server. */
-  #arrived = $state.raw<readonly unknown[]>([]);
+  /** What was said and is delivered, until the page has it from the server. */
+  #arrived = $state.raw<readonly Entry[]>([]);
 
   readonly waiting = $derived(this.standing.waiting.length);
   /** What waits cannot go out: the server is away, or does not know this device any more. */
   readonly isStuck = $derived(this.waiting > 0 && (this.standing.away || this.standing.unpaired));
-  readonly #patches = $derived([
-    ...this.#arrived,
-    ...this.standing.waiting.filter((e) => e.lane === settingsLane).map((e) => e.body),
-  ]);
+  readonly #said = $derived(
+    [...this.#arrived, ...this.standing.waiting].filter((e) => shown.has(e.kind)),
+  );
 
   /** Follows the outbox from now on; gives an end to it. */
   follow(): () => void {
     const box = outbox();
     this.standing = box.standing;
     return box.subscribe(({ outcome }) => {
-      if (outcome?.result.kind === 'delivered' && outcome.entry.lane === settingsLane) {
-        void this.#arrive(outcome.entry.body);
-      }
+      if (outcome?.result.kind === 'delivered' && shown.has(outcome.entry.kind))
+        void this.#arrive(outcome.entry);
       this.standing = box.standing;
     });
   }
 
-  async #arrive(patch: unknown): Promise<void> {
-    this.#arrived = [...this.#arrived, patch];
+  async #arrive(entry: Entry): Promise<void> {
+    this.#arrived = [...this.#arrived, entry];
     await refresh();
-    this.#arrived = this.#arrived.filter((p) => p !== patch);
+    this.#arrived = this.#arrived.filter((e) => e !== entry);
   }
 
-  /** What was settled, with what was settled here and is not there yet. */
-  settled<S extends Partial<Settings>>(settings: S): S {
-    if (this.#patches.length === 0) return settings;
-    return this.#patches.reduce<S>((s, patch) => apply(s, patch), structuredClone(settings));
+  /** What was settled, with what was settled here and is not there yet; so the pantry, where it is whole. */
+  settled<S extends object>(settings: S): S {
+    const said = this.#said;
+    if (said.length === 0) return settings;
+    const house = withSettled(settings, said);
+    return 'bags' in house && 'own' in house
+      ? (withPantry(house as unknown as Household, said) as unknown as S)
+      : house;
+  }
+
+  /** Rows of a kind that is said field by field, with what was said here. */
+  changed<T extends { readonly id: string }>(
+    kind: 'bag' | 'plan',
+    rows: readonly T[],
+  ): readonly T[] {
+    const all = withChanges(rows, this.#said, kind);
+    return kind === 'plan' ? withRows(all, this.#said, kind) : all;
+  }
+
+  /** Rows that are written whole, with what was written here. */
+  rows<T extends { readonly id: string }>(
+    kind: 'timer' | 'feeding',
+    rows: readonly T[],
+    of?: (said: RowSaid) => boolean,
+  ): readonly T[] {
+    return withRows(rows, this.#said, kind, of);
   }
 }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api } from '../api.ts';
+  import { deed as needing } from '../sync/deeds.ts';
   import { refresh } from '../ui/refresh.ts';
 
   interface Copy {
@@ -57,8 +57,7 @@
       class="knob min-h-11"
       type="button"
       disabled={busy}
-      onclick={() => deed(() => api('POST', '/api/v1/kitchen/backups', {}), 'A copy was made.')}
-      >Make a copy now</button
+      onclick={() => deed(() => needing('make-copy'), 'A copy was made.')}>Make a copy now</button
     >
   </p>
   {#if said}<p role="status">{said}</p>{/if}
@@ -110,10 +109,8 @@
           type="button"
           disabled={busy}
           onclick={() =>
-            deed(
-              () => api('PUT', '/api/v1/kitchen/backups', { name: copy.name }),
-              'It is put back.',
-            )}>{busy ? 'Putting it back …' : 'Put it back'}</button
+            deed(() => needing('put-back', { body: { name: copy.name } }), 'It is put back.')}
+          >{busy ? 'Putting it back …' : 'Put it back'}</button
         >
         <button class="knob min-h-11" type="button" onclick={() => (asked = undefined)}
           >Leave it</button

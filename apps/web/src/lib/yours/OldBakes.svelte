@@ -8,7 +8,7 @@
     type OldColumn,
   } from '@tender-crumb/core';
   import { SvelteMap } from 'svelte/reactivity';
-  import { api } from '../api.ts';
+  import { deed } from '../sync/deeds.ts';
   import { refresh } from '../ui/refresh.ts';
 
   let { formulas }: { formulas: ReadonlyArray<{ readonly id: string; readonly name: string }> } =
@@ -62,11 +62,13 @@
     try {
       for (let at = 0; at < read.bakes.length; at += atOnce) {
         sent = at / read.bakes.length;
-        const answer = await api<{ came: number }>('POST', '/api/v1/kitchen/old', {
-          bakes: read.bakes.slice(at, at + atOnce).map((b) => {
-            const formulaId = formulaOf(b.bread);
-            return { ...b, ...(formulaId === '' ? {} : { formulaId }) };
-          }),
+        const answer = await deed<{ came: number }>('old-bakes', {
+          body: {
+            bakes: read.bakes.slice(at, at + atOnce).map((b) => {
+              const formulaId = formulaOf(b.bread);
+              return { ...b, ...(formulaId === '' ? {} : { formulaId }) };
+            }),
+          },
         });
         came += answer.came;
       }

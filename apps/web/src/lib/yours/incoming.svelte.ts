@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid';
-import { api } from '../api.ts';
+import { question } from '../question.ts';
+import { deed, sendPiece } from '../sync/deeds.ts';
 import { refresh } from '../ui/refresh.ts';
 
 /** What a file would do to one kind of thing. */
@@ -50,17 +51,13 @@ export class Incoming {
     try {
       this.sent = 0;
       for (let at = 0; at < file.size;) {
-        const response = await fetch(`/api/v1/kitchen/incoming/${this.#id}?at=${at}`, {
-          method: 'PUT',
-          headers: { 'content-type': 'application/octet-stream' },
-          body: file.slice(at, at + piece),
-        });
+        const response = await sendPiece(this.#id, at, file.slice(at, at + piece));
         if (!response.ok) throw new Error(await wordsOf(response));
         at = ((await response.json()) as { here: number }).here;
         this.sent = at / file.size;
       }
       this.looking = true;
-      this.look = await this.#followed(() => api('GET', `/api/v1/kitchen/incoming/${this.#id}`));
+      this.look = await this.#followed(() => question(`/api/v1/kitchen/incoming/${this.#id}`));
     } catch (refusal) {
       // Where in the request it stood is nothing to whoever picked a file.
       this.fault = (refusal as Error).message.replace(/^body: /, '');
@@ -75,9 +72,7 @@ export class Incoming {
     this.taking = true;
     try {
       const { came } = await this.#followed(() =>
-        api<{ came: number }>('POST', `/api/v1/kitchen/incoming/${this.#id}`, {
-          stays: this.stays,
-        }),
+        deed<{ came: number }>('take-in', { of: this.#id, body: { stays: this.stays } }),
       );
       this.came = came;
       this.look = undefined;
@@ -93,8 +88,7 @@ export class Incoming {
   /** Asks now and then how far it is, while something is done with it. */
   async #followed<T>(work: () => Promise<T>): Promise<T> {
     const look = setInterval(() => {
-      void api<{ working: Incoming['working'] | null }>(
-        'GET',
+      void question<{ working: Incoming['working'] | null }>(
         `/api/v1/kitchen/incoming/${this.#id}?progress`,
       )
         .then(({ working }) => (this.working = working ?? undefined))
@@ -112,7 +106,7 @@ export class Incoming {
   stop = (): Promise<void> => this.leave();
 
   async leave(): Promise<void> {
-    await api('DELETE', `/api/v1/kitchen/incoming/${this.#id}`).catch(() => undefined);
+    await deed('leave-incoming', { of: this.#id }).catch(() => undefined);
     this.look = undefined;
   }
 }

@@ -1,13 +1,29 @@
 <script lang="ts">
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
-  import { beginBake } from '$lib/bake/begin-bake.ts';
+  import { beginBake, type BeginBake } from '$lib/sync/begin.ts';
+  import { sync } from '$lib/sync/sync.svelte.ts';
   import { timeText } from '$lib/plan/when.ts';
   import PlanView from '$lib/plan/PlanView.svelte';
   import type { PageProps } from './$types';
   import { currentTime } from '$lib/clock.ts';
 
   let { data }: PageProps = $props();
+
+  /** Those that were begun here and that the server has not heard of are being baked as well. */
+  const bakes = $derived([
+    ...sync.standing.waiting
+      .filter((e) => e.kind === 'begin')
+      .map((e) => e.body as BeginBake)
+      .map((b) => ({
+        id: b.id,
+        startedAt: b.startedAt,
+        formulaName: b.name ?? nameOf(b.formulaId),
+      })),
+    ...data.bakes,
+  ]);
+  const nameOf = (formula: string | undefined): string =>
+    data.breads.find((b) => b.id === formula)?.name ?? 'A bread';
 
   let name = $state('');
   let fault = $state('');
@@ -18,9 +34,9 @@
     event.preventDefault();
     fault = '';
     try {
-      const begun = await beginBake({ id, name: name.trim() });
+      const { bake } = await beginBake({ id, name: name.trim() }, data.plan);
       id = nanoid();
-      await goto(`/bake/${begun.id}`);
+      await goto(`/bake/${bake.id}`);
     } catch (refusal) {
       fault = `It could not begin: ${(refusal as Error).message}`;
     }
@@ -29,9 +45,9 @@
 
 <svelte:head><title>Bake day · Tender Crumb</title></svelte:head>
 <h1 class="mb-3">Bake day</h1>
-{#if data.bakes.length > 0}
+{#if bakes.length > 0}
   <ul class="no-print mb-4 flex flex-wrap gap-2" aria-label="Being baked">
-    {#each data.bakes as bake (bake.id)}
+    {#each bakes as bake (bake.id)}
       <li>
         <a
           class="bowl flex min-h-14 flex-wrap items-center justify-between gap-3 px-4 py-2"

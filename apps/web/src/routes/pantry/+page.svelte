@@ -1,14 +1,14 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
-  import { pantryIn, type Settings } from '@tender-crumb/core';
+  import { pantryIn, type Settings, settingsOf } from '@tender-crumb/core';
   import Pencil from '@lucide/svelte/icons/pencil';
-  import { api } from '$lib/api.ts';
+  import { deed } from '$lib/sync/deeds.ts';
   import BagForm from '$lib/pantry/BagForm.svelte';
   import BagTable from '$lib/pantry/BagTable.svelte';
   import CupForm from '$lib/pantry/CupForm.svelte';
   import KitchenForm from '$lib/pantry/KitchenForm.svelte';
   import LabelForm from '$lib/pantry/LabelForm.svelte';
-  import { settle } from '$lib/sync/settle.ts';
+  import { saidOfHouse } from '$lib/sync/said.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import { asMass } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
@@ -29,7 +29,7 @@
   let editing = $state<string | undefined>();
 
   async function keep(change: Partial<Settings>) {
-    const { refused, says } = await settle(household, change);
+    const { refused, says } = await saidOfHouse(settingsOf(household), change);
     fault = refused ? says : '';
     said = refused ? '' : says;
   }
@@ -37,7 +37,7 @@
   /** The bakes that were measured otherwise were not. */
   async function alwaysSo() {
     try {
-      await api('POST', '/api/v1/household/always');
+      await deed('always-so');
       fault = '';
       await kept();
     } catch (refusal) {

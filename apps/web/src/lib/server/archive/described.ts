@@ -15,10 +15,13 @@ import { plannedBody, timerBody } from '../boundary/plan-schema.ts';
 import { practiceBody } from '../boundary/practice-schema.ts';
 import {
   bagBody,
+  clockField,
   eventField,
   formulaIn,
   joiOf,
+  kitchenThen,
   labelBody,
+  levelMark,
   settingsBody,
 } from '../boundary/schemas.ts';
 import { Problem, type Fault } from '../problem.ts';
@@ -93,6 +96,7 @@ const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
     kitchen_id: id.required(),
     forecast: or(Joi.string()),
     assumed: Joi.valid(0, 1, null).required(),
+    otherwise: or(Joi.string().max(200)),
   }),
   bake_event: Joi.object({
     bake_id: id.required(),
@@ -100,6 +104,7 @@ const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
     at: instant.required(),
     kind: Joi.string().required(),
     data: Joi.string().required(),
+    clock: or(clockField),
   }),
   bag_use: Joi.object({
     bake_id: id.required(),
@@ -140,22 +145,9 @@ const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
   }),
 };
 
-const kitchenBody = Joi.object({
-  room: settingsBody.extract('room'),
-  measures: settingsBody.extract('measures'),
-  scaleStep: settingsBody.extract('scaleStep'),
-  bags: Joi.object()
-    .pattern(
-      Joi.string().max(160),
-      Joi.object({ openedOn: dayOfOld, moisture: Joi.number().min(0).max(100) }),
-    )
-    .required(),
-});
-const forecastBody = Joi.object({
-  points: Joi.number().required(),
-  low: Joi.number().required(),
-  high: Joi.number().required(),
-}).unknown();
+const kitchenBody = kitchenThen(dayOfOld);
+const forecastBody = levelMark.unknown();
+const otherwiseBody = Joi.array().items(Joi.valid('kitchen', 'forecast')).max(2);
 const outcomeBody = joiOf(outcomeShape);
 
 /** JSON in a column. */
@@ -204,6 +196,7 @@ const within: { readonly [K in ArchiveTableName]?: (row: Row) => void } = {
   kitchen: (row) => void check(kitchenBody, json(row, 'body'), 'body'),
   bake(row) {
     if (row['outcome'] !== null) check(outcomeBody, json(row, 'outcome'), 'outcome');
+    if (row['otherwise'] != null) check(otherwiseBody, json(row, 'otherwise'), 'otherwise');
     if (row['forecast'] !== null) check(forecastBody, json(row, 'forecast'), 'forecast');
     if ((row['formula_id'] === null) !== (row['formula_version'] === null))
       throw new Problem(400, 'Half a formula', [

@@ -44,6 +44,7 @@ import { day, instant, named, plainId as id } from './fields.ts';
 import { appliancesField, bakersField, customField, pansField } from './kitchen-schema.ts';
 import { moneyField, pricesField } from './money-schema.ts';
 import { weekField, zoneField } from './plan-schema.ts';
+import type { Change } from '../../sync/merge.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
 export const formulaId = id.required();
@@ -260,31 +261,36 @@ export const labelBody = Joi.object<Label>({
     .max(allergens.length),
 }).required();
 
-const ofVersion = Joi.number().integer().min(1).max(1e9);
+/** What is added to a device’s clock for the house’s, ms: a clock may stand a few years ahead. */
+export const clockField = Joi.number().integer().min(-1e12).max(1e12);
 
-/** A bake of a version of a formula, or of a bread that has no formula here: then its name. */
-export const bakeBody = Joi.object<NewBake>({
-  id,
-  formulaId: id,
-  formulaVersion: Joi.when('formulaId', {
-    is: Joi.exist(),
-    then: ofVersion.required(),
-    otherwise: Joi.forbidden(),
-  }),
-  name: Joi.when('formulaId', {
-    is: Joi.exist(),
-    then: Joi.forbidden(),
-    otherwise: named(formatLimits.name).required(),
-  }),
-  method: Joi.string().valid(...deviceIds),
-  baker: Joi.string().min(1).max(80),
-  startedAt: instant,
-}).required();
+/** A kitchen as it was, with a day as it was written then. */
+export const kitchenThen = (day: Joi.StringSchema) =>
+  Joi.object({
+    room: settingsBody.extract('room'),
+    measures: settingsBody.extract('measures'),
+    scaleStep: settingsBody.extract('scaleStep'),
+    bags: Joi.object()
+      .pattern(
+        Joi.string().max(160),
+        Joi.object({ openedOn: day, moisture: Joi.number().min(0).max(100) }),
+      )
+      .max(200)
+      .required(),
+  });
+
+/** Where a dough was forecast to be. */
+export const levelMark = Joi.object({
+  points: Joi.number().required(),
+  low: Joi.number().required(),
+  high: Joi.number().required(),
+});
 
 /** One event of a bake. */
 export const eventField = Joi.object({
   id: id.required(),
   at: instant.required(),
+  clock: clockField,
   kind: Joi.string()
     .valid(...bakeEventKinds)
     .required(),
@@ -295,6 +301,32 @@ export const eventField = Joi.object({
     })),
   }),
 });
+
+const ofVersion = Joi.number().integer().min(1).max(1e9);
+
+/** A bake of a version of a formula, or of a bread that has no formula here: then its name. */
+export const bakeBody = Joi.object<NewBake>({
+  id,
+  formulaId: id,
+  formulaVersion: Joi.when('formulaId', {
+    is: Joi.exist(),
+    then: Joi.when('draft', { is: Joi.exist(), then: ofVersion, otherwise: ofVersion.required() }),
+    otherwise: Joi.forbidden(),
+  }),
+  name: Joi.when('formulaId', {
+    is: Joi.exist(),
+    then: Joi.forbidden(),
+    otherwise: named(formatLimits.name).required(),
+  }),
+  method: Joi.string().valid(...deviceIds),
+  baker: Joi.string().min(1).max(80),
+  startedAt: instant,
+  draft: Joi.string().min(1).max(200),
+  kitchen: kitchenThen(day),
+  forecast: levelMark,
+  events: Joi.array().items(eventField).max(60),
+  planned: id,
+}).required();
 
 /** A photo's place: whose it is, and at which step. */
 export const photoQuery = Joi.object<{ step: string }>({
@@ -307,6 +339,12 @@ export const eventsBody = Joi.object<{ events: BakeEvent[] }>({
 
 /** A part of the settings, as RFC 7396 has it; what it comes to is judged as a whole. */
 export const settingsPatch = Joi.object<Record<string, unknown>>().max(20).required();
+
+/** Fields that somebody changed, as they were and as they are to be; what comes of it is checked as a whole. */
+export const changeBody = Joi.object<Change>({
+  was: Joi.object().max(40).required(),
+  now: Joi.object().max(40).required(),
+}).required();
 
 export const deviceBody = Joi.object<{ name: string }>({
   name: named(40).required(),

@@ -56,6 +56,8 @@ export interface Schema {
     forecast: string | null;
     /** 1 where its circumstances were not written down at the time. */
     assumed: Generated<number>;
+    /** What of its circumstances the server had otherwise when it heard of it, as JSON; null where nothing. */
+    otherwise: Generated<string | null>;
   };
   /** Kitchens that bakes were made in, each distinct one once; the id is made from the body. */
   kitchen: {
@@ -67,9 +69,12 @@ export interface Schema {
     seq: Generated<number>;
     id: string;
     bake_id: string;
+    /** By the clock of the device. */
     at: string;
     kind: string;
     data: string;
+    /** What is added to that for the house’s time, ms; null where it is the house’s. */
+    clock: Generated<number | null>;
   };
   bag: {
     id: string;

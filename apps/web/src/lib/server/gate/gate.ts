@@ -1,4 +1,6 @@
 import { error, redirect, type Handle, type RequestEvent } from '@sveltejs/kit';
+import { currentMs } from '../../clock.ts';
+import { clockHeaders } from '../../house-clock.ts';
 import { StorageFault } from '../database/fault.ts';
 import { kitchen } from '../kitchen.ts';
 import { log } from '../log.ts';
@@ -27,6 +29,7 @@ const open: ReadonlySet<string> = new Set([pairPath, certificatePath]);
 export const dressed: Handle = async ({ event, resolve }) => {
   const response = await resolve(event);
   dress(response.headers);
+  response.headers.set(clockHeaders.house, String(currentMs()));
   if (!response.headers.has('cache-control') || !event.url.pathname.startsWith('/schemas/')) {
     response.headers.set('cache-control', 'no-store');
   }
@@ -35,6 +38,8 @@ export const dressed: Handle = async ({ event, resolve }) => {
 
 /** Names, origins and sites that are not ours stay outside. */
 export const doors: Handle = async ({ event, resolve }) => {
+  // What a page of ours asks while it is made: whoever asked for the page was let in.
+  if (event.isSubRequest) return resolve(event);
   const { headers, method } = event.request;
   const away = turnAway(
     {

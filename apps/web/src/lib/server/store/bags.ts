@@ -1,4 +1,5 @@
 import type { Bag } from '@tender-crumb/core';
+import { applyChange, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withWhatIsLeft } from './bag-use.ts';
 import { bagWasAlwaysSo } from './kitchens.ts';
@@ -48,12 +49,56 @@ export async function saveBag(
   since: 'today' | 'always' = 'today',
 ): Promise<boolean> {
   return inTransaction(db, async (tx) => {
-    const before = (await listBags(tx)).find((b) => b.id === bag.id);
-    if (!before) return false;
-    const { id, ...row } = rowOf(bag);
-    await tx.updateTable('bag').set(row).where('id', '=', id).execute();
-    if (since === 'always') await bagWasAlwaysSo(tx, bag);
-    if (since === 'always' || isA(before) !== isA(bag)) await wantLearning(tx);
-    return true;
+    const before = await bagOf(tx, bag.id);
+    if (before) await replaceBag(tx, before, bag, since);
+    return before !== undefined;
+  });
+}
+
+const bagOf = async (tx: Database, id: string): Promise<Bag | undefined> =>
+  (await listBags(tx)).find((b) => b.id === id);
+
+async function replaceBag(
+  tx: Database,
+  before: Bag,
+  bag: Bag,
+  since: 'today' | 'always',
+): Promise<void> {
+  const { id, ...row } = rowOf(bag);
+  await tx.updateTable('bag').set(row).where('id', '=', id).execute();
+  if (since === 'always') await bagWasAlwaysSo(tx, bag);
+  if (since === 'always' || isA(before) !== isA(bag)) await wantLearning(tx);
+}
+
+/**
+ * Makes a change to a bag, field by field, on what stands there by now; one that is not there is made of it, and what was
+ * made once under an id is not made again.
+ *
+ * @param checked what a bag must be, said where it is not
+ * @returns undefined where there is none to change
+ */
+export async function changeBag(
+  db: Database,
+  id: string,
+  change: Change,
+  since: 'today' | 'always',
+  checked: (bag: object) => Promise<Omit<Bag, 'id'>> | Omit<Bag, 'id'>,
+): Promise<{ bag: Bag; clashes: readonly Clash[] } | undefined> {
+  const isNew = Object.keys(change.was).length === 0 && 'name' in change.now;
+  return inTransaction(db, async (tx) => {
+    const before = await bagOf(tx, id);
+    if (!before) {
+      if (!isNew) return undefined;
+      const bag = { ...(await checked(change.now)), id };
+      await tx.insertInto('bag').values(rowOf(bag)).execute();
+      return { bag, clashes: [] };
+    }
+    if (isNew) return { bag: before, clashes: [] };
+    const { id: same, hasLeft, ...theirs } = before;
+    void [same, hasLeft];
+    const { value, clashes } = applyChange(theirs, change);
+    const bag = { ...(await checked(value)), id };
+    await replaceBag(tx, before, bag, since);
+    return { bag, clashes };
   });
 }

@@ -27,6 +27,8 @@ export interface StoredBake {
   /** As it was shown when it began. */
   readonly forecast?: LevelMark;
   readonly circumstances: Circumstances;
+  /** What of them the server had otherwise when it heard of the bake. */
+  readonly otherwise?: ReadonlyArray<'kitchen' | 'forecast'>;
 }
 
 export interface BakeWithEvents extends StoredBake {
@@ -52,6 +54,7 @@ export const selectBakes = (db: Database) =>
       'b.day',
       'b.forecast',
       'b.assumed',
+      'b.otherwise',
       'b.kitchen_id',
       'k.body as kitchen',
       'b.name as own_name',
@@ -76,6 +79,9 @@ export const stored = (row: Row, kitchen?: KitchenThen): StoredBake => ({
   ...(row.outcome ? { outcome: JSON.parse(row.outcome) as Outcome } : {}),
   ...(row.lesson ? { lesson: lessonOf(JSON.parse(row.lesson)) } : {}),
   ...(row.forecast ? { forecast: JSON.parse(row.forecast) as LevelMark } : {}),
+  ...(row.otherwise
+    ? { otherwise: JSON.parse(row.otherwise) as Array<'kitchen' | 'forecast'> }
+    : {}),
   circumstances: {
     day: row.day,
     kitchen: kitchen ?? (JSON.parse(row.kitchen) as KitchenThen),

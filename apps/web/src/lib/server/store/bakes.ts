@@ -5,15 +5,20 @@ import {
   forecastOf,
   kitchenNow,
   withBaker,
+  type BakeEvent,
   type BakeState,
   type DeviceId,
+  type KitchenThen,
+  type LevelMark,
   type Room,
 } from '@tender-crumb/core';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
 import { eventRow, eventsOf, withEvents } from './bake-events.ts';
 import { selectBakes, stored, type BakeWithEvents, type StoredBake } from './bake-rows.ts';
-import { readFormula, type Page } from './formulas.ts';
+import { saysTheSame } from '../../sync/merge.ts';
+import { listAside } from './formula-asides.ts';
+import { readFormula, saveFormula, type Page } from './formulas.ts';
 import { readBelief, readHousehold } from './household.ts';
 import { keepKitchen } from './kitchens.ts';
 import { madeBefore } from './made-before.ts';
@@ -32,7 +37,65 @@ export interface NewBake {
   readonly startedAt?: string;
   /** The room as it was; the household's own where absent. */
   readonly room?: Room;
+  /** The sitting whose last save is baked, where its version was not known to whoever began. */
+  readonly draft?: string;
+  /** The kitchen and the forecast as they were shown where it was begun; as they are here where absent. */
+  readonly kitchen?: KitchenThen;
+  readonly forecast?: LevelMark;
+  /** What is known of it from its beginning. */
+  readonly events?: readonly BakeEvent[];
+  /** The planned bake that it is. */
+  readonly planned?: string;
 }
+
+/** What of its circumstances a device said otherwise than the server had it. */
+type Otherwise = 'kitchen' | 'forecast';
+
+/** A page and the server work out the same, but for the last digits on their way as text. */
+const alike = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
+const isSameMark = (a: LevelMark | undefined, b: LevelMark | undefined): boolean =>
+  a === b ||
+  (a !== undefined &&
+    b !== undefined &&
+    alike(a.points, b.points) &&
+    alike(a.low, b.low) &&
+    alike(a.high, b.high));
+
+/**
+ * The version that a sitting saved last. What was refused as stale and kept aside is put among the versions, with what
+ * stands on the shelf on top again: what was baked can be looked up.
+ */
+async function versionOf(
+  tx: Database,
+  formulaId: string,
+  draft: string | undefined,
+): Promise<number | undefined> {
+  if (draft === undefined) return undefined;
+  const saved = await tx
+    .selectFrom('formula_version')
+    .select('version')
+    .where('formula_id', '=', formulaId)
+    .where('draft', '=', draft)
+    .orderBy('version', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  const aside = (await listAside(tx, formulaId)).find((a) => a.draft === draft);
+  if (!aside) return saved?.version;
+  const head = await readFormula(tx, formulaId);
+  if (!head) return undefined;
+  const baked = await saveFormula(tx, formulaId, head.version, aside.formula, { draft });
+  if (baked.outcome !== 'saved') return undefined;
+  await saveFormula(tx, formulaId, baked.version, head.formula);
+  return baked.version;
+}
+
+/** The plan knows which bake was made of it; one that was dropped meanwhile needs not. */
+const isPlanned = (tx: Database, plan: string, bake: string) =>
+  tx
+    .updateTable('planned_bake')
+    .set((e) => ({ bake_id: bake, version: e('version', '+', 1) }))
+    .where('id', '=', plan)
+    .execute();
 
 /**
  * Begins a bake of a version of a formula. Beginning the same bake twice is once; under its id no
@@ -43,12 +106,7 @@ export async function startBake(
   bake: NewBake,
 ): Promise<'missing' | 'another' | { id: string }> {
   return inTransaction(db, async (tx) => {
-    const { formulaId = null, formulaVersion = null, name = null } = bake;
-    const baked =
-      formulaId === null
-        ? undefined
-        : await readFormula(tx, formulaId, formulaVersion ?? undefined);
-    if (!baked && formulaId !== null) return 'missing';
+    const { formulaId = null, name = null } = bake;
     const id = bake.id ?? crypto.randomUUID();
     const there = await tx
       .selectFrom('bake')
@@ -58,18 +116,33 @@ export async function startBake(
     if (there) {
       const same =
         there.formula_id === formulaId &&
-        there.formula_version === formulaVersion &&
+        (bake.formulaVersion === undefined || there.formula_version === bake.formulaVersion) &&
         there.name === name;
       return same ? { id } : 'another';
     }
+    const formulaVersion =
+      formulaId === null
+        ? null
+        : (bake.formulaVersion ?? (await versionOf(tx, formulaId, bake.draft)) ?? null);
+    const baked =
+      formulaId === null || formulaVersion === null
+        ? undefined
+        : await readFormula(tx, formulaId, formulaVersion);
+    if (!baked && formulaId !== null) return 'missing';
     const startedAt = bake.startedAt ?? currentIso();
     const now = await readHousehold(tx, new Date(startedAt));
     // A device may remember one who is gone.
     const baker = now.bakers.find((b) => b.id === bake.baker)?.id;
     const household = withBaker({ ...now, room: bake.room ?? now.room }, baker);
     const { belief } = await readBelief(tx);
-    const forecast =
+    const forecastHere =
       baked && forecastOf(baked.formula, household, forBread(belief, formulaId ?? undefined));
+    const kitchenHere = kitchenNow(household, baked?.formula);
+    const { kitchen = kitchenHere, forecast = forecastHere } = bake;
+    const otherwise: Otherwise[] = [
+      ...(saysTheSame(kitchen, kitchenHere) ? [] : ['kitchen' as const]),
+      ...(isSameMark(forecast, forecastHere) ? [] : ['forecast' as const]),
+    ];
     await tx
       .insertInto('bake')
       .values({
@@ -82,8 +155,9 @@ export async function startBake(
           (baked ? deviceFor(baked.formula, await madeBefore(tx, baked.id), household) : 'hand'),
         started_at: startedAt,
         day: dayAt(new Date(startedAt)),
-        kitchen_id: await keepKitchen(tx, kitchenNow(household, baked?.formula)),
+        kitchen_id: await keepKitchen(tx, kitchen),
         forecast: forecast ? JSON.stringify(forecast) : null,
+        otherwise: otherwise.length > 0 ? JSON.stringify(otherwise) : null,
         finished_at: null,
         felt: null,
         outcome: null,
@@ -96,6 +170,7 @@ export async function startBake(
       const event = eventRow(id, { id: 'baker', at: startedAt, kind: 'baker', data });
       await tx.insertInto('bake_event').values(event).execute();
     }
+    if (bake.planned !== undefined) await isPlanned(tx, bake.planned, id);
     return { id };
   });
 }

@@ -59,6 +59,7 @@ export interface Aside {
   readonly basedOn: number;
   readonly keptAt: string;
   readonly device?: string;
+  readonly draft?: string;
   readonly formula: Formula;
 }
 
@@ -76,6 +77,7 @@ export async function listAside(db: Database, id: string): Promise<Aside[]> {
     basedOn: r.based_on,
     keptAt: r.kept_at,
     ...(r.device ? { device: r.device } : {}),
+    ...(r.draft ? { draft: r.draft } : {}),
     formula: formulaOf(r.body),
   }));
 }

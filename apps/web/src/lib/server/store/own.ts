@@ -1,4 +1,5 @@
-import { ingredientFromLabel, ownPrefix, type Ingredient, type Label } from '@tender-crumb/core';
+import { ingredientFromLabel, ownIdOf, type Ingredient, type Label } from '@tender-crumb/core';
+import { applyChange, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 
 /** An ingredient of the household's own, as its label says. */
@@ -16,20 +17,11 @@ export async function listOwn(db: Database): Promise<Ingredient[]> {
   return (await listLabels(db)).map(({ id, label }) => ingredientFromLabel(id, label));
 }
 
-/** A plain word of a name: letters and digits with hyphens between. */
-const slug = (name: string): string =>
-  name
-    .normalize('NFD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 50) || 'ingredient';
-
 /** Adds an ingredient from its label; a name that stands already gets a number. */
 export async function addOwn(db: Database, label: Label): Promise<OwnLabel> {
   return inTransaction(db, async (tx) => {
     const taken = new Set((await listLabels(tx)).map((o) => o.id));
-    const plain = `${ownPrefix}${slug(label.name)}`;
+    const plain = ownIdOf(label.name);
     let id = plain;
     for (let n = 2; taken.has(id); n += 1) id = `${plain}-${n}`;
     await tx
@@ -49,5 +41,37 @@ export async function saveOwn(db: Database, { id, label }: OwnLabel): Promise<bo
       .where('id', '=', id)
       .executeTakeFirst();
     return numUpdatedRows > 0n;
+  });
+}
+
+/**
+ * Makes a change to a label, field by field, on what stands there by now; one that is not there is made of it, and what was
+ * made once under an id is not made again.
+ *
+ * @returns undefined where there is none to change
+ */
+export async function changeOwn(
+  db: Database,
+  id: string,
+  change: Change,
+  checked: (label: object) => Label,
+): Promise<(OwnLabel & { clashes: readonly Clash[] }) | undefined> {
+  const isNew = Object.keys(change.was).length === 0 && 'name' in change.now;
+  return inTransaction(db, async (tx) => {
+    const before = (await listLabels(tx)).find((own) => own.id === id);
+    if (!before) {
+      if (!isNew) return undefined;
+      const label = checked(change.now);
+      await tx
+        .insertInto('own_ingredient')
+        .values({ id, label: JSON.stringify(label) })
+        .execute();
+      return { id, label, clashes: [] };
+    }
+    if (isNew) return { ...before, clashes: [] };
+    const { value, clashes } = applyChange<object>(before.label, change);
+    const label = checked(value);
+    await saveOwn(tx, { id, label });
+    return { id, label, clashes };
   });
 }

@@ -1,4 +1,5 @@
 import { mostBreads, type BakeEvent, type DeviceId, type WayId } from '@tender-crumb/core';
+import { applyChange, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
 import { listBakes, readBake } from './bakes.ts';
@@ -182,6 +183,42 @@ export async function savePlan(
         .execute();
     }
     return { outcome: 'saved', plan: ofRow({ id, ...row }) };
+  });
+}
+
+/**
+ * Makes a change to a planned bake, field by field, on what stands there by now; one that is not there is made of it, and
+ * what was planned once under an id is not planned again.
+ *
+ * @param checked what a plan must be, said where it is not
+ * @returns undefined where there is none to change, as after it was dropped
+ */
+export async function changePlan(
+  db: Database,
+  id: string,
+  change: Change,
+  checked: (plan: object) => Omit<PlannedBake, 'id'>,
+): Promise<
+  | { readonly outcome: 'saved'; readonly plan: PlannedBake; readonly clashes: readonly Clash[] }
+  | { readonly outcome: 'no-formula' | 'no-bake' }
+  | undefined
+> {
+  const isNew = 'formulaId' in change.now && !('formulaId' in change.was);
+  return inTransaction(db, async (tx) => {
+    const row = await tx
+      .selectFrom('planned_bake')
+      .selectAll()
+      .where('id', '=', id)
+      .executeTakeFirst();
+    if (!row && !isNew) return undefined;
+    const before = row && ofRow(row);
+    if (before && isNew) return { outcome: 'saved', plan: before, clashes: [] };
+    const { id: same, version = 0, ...theirs } = before ?? { id };
+    void same;
+    const { value, clashes } = applyChange<object>(theirs, change);
+    const saved = await savePlan(tx, { ...checked({ ...value, version }), id });
+    if (saved.outcome === 'stale') throw new Error('a plan changed within a transaction');
+    return saved.outcome === 'saved' ? { ...saved, clashes } : saved;
   });
 }
 

@@ -2,12 +2,13 @@
   import { goto } from '$app/navigation';
   import { dayOf, firstLoaves, hoursText, runOf, toBuy, toHave } from '@tender-crumb/core';
   import { nanoid } from 'nanoid';
-  import { api } from '$lib/api.ts';
-  import { beginBake } from '$lib/bake/begin-bake.ts';
+  import { beginBake } from '$lib/sync/begin.ts';
+  import { draftEntry } from '$lib/sync/kinds.ts';
+  import { mustSay } from '$lib/sync/said.ts';
   import Explain from '$lib/ui/Explain.svelte';
   import { asMass, say } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
-  import { currentIso } from '$lib/clock.ts';
+  import { tapped } from '$lib/clock.ts';
 
   let { data }: PageProps = $props();
 
@@ -35,22 +36,18 @@
     fault = '';
     try {
       const formulaId = `${id}-${chosen}`;
-      await api('PUT', `/api/v1/formulas/${formulaId}`, {
-        version: 0,
-        formula: loaf,
-        draft: formulaId,
-      });
-      const { version } = await api<{ version: number }>('GET', `/api/v1/formulas/${formulaId}`);
-      const bake = await beginBake({
-        id: formulaId,
-        formulaId,
-        formulaVersion: version,
-        method: 'hand',
-      });
-      await api('POST', `/api/v1/bakes/${bake.id}/events`, {
-        events: [{ id: 'guided', at: currentIso(), kind: 'guided', data: { on: true } }],
-      });
-      await goto(`/bake/${bake.id}`);
+      await mustSay(draftEntry({ id: formulaId, version: 0, draft: formulaId, formula: loaf }));
+      await beginBake(
+        {
+          id: formulaId,
+          formulaId,
+          draft: formulaId,
+          method: 'hand',
+          events: [{ id: 'guided', ...tapped(), kind: 'guided', data: { on: true } }],
+        },
+        { ...data, formula: loaf },
+      );
+      await goto(`/bake/${formulaId}`);
     } catch (refusal) {
       fault = `It could not begin: ${(refusal as Error).message}`;
     }

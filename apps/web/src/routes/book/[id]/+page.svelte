@@ -18,8 +18,8 @@
   } from '@tender-crumb/core';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
-  import { api } from '$lib/api.ts';
-  import { beginBake } from '$lib/bake/begin-bake.ts';
+  import { beginBake } from '$lib/sync/begin.ts';
+  import { deed } from '$lib/sync/deeds.ts';
   import BakedBeside from '$lib/book/BakedBeside.svelte';
   import CostCard from '$lib/book/CostCard.svelte';
   import { differs } from '$lib/book/differs.ts';
@@ -78,13 +78,9 @@
 
   async function again() {
     try {
-      const { id } = await beginBake({
-        id: nanoid(),
-        formulaId: data.bake.formulaId,
-        formulaVersion: data.bake.formulaVersion,
-        method: data.bake.method,
-      });
-      await goto(`/bake/${id}`);
+      const { formulaId, formulaVersion, method } = data.bake;
+      const { bake } = await beginBake({ id: nanoid(), formulaId, formulaVersion, method });
+      await goto(`/bake/${bake.id}`);
     } catch (refusal) {
       fault = `Not begun: ${(refusal as Error).message}`;
     }
@@ -99,7 +95,7 @@
   }
   async function away() {
     try {
-      await api('DELETE', `/api/v1/bakes/${data.bake.id}`);
+      await deed('drop-bake', { of: data.bake.id });
       await goto('/book');
     } catch (refusal) {
       fault = `Not taken out: ${(refusal as Error).message}`;

@@ -7,13 +7,14 @@
     type Call,
     type LessonId,
     type Sign,
+    settingsOf,
   } from '@tender-crumb/core';
   import { page } from '$app/state';
   import Level from '$lib/level/Level.svelte';
   import CourseCurve from '$lib/practice/CourseCurve.svelte';
   import MovingDough from '$lib/practice/MovingDough.svelte';
   import { Practice } from '$lib/practice/practice.svelte.ts';
-  import { settle } from '$lib/sync/settle.ts';
+  import { saidOfHouse } from '$lib/sync/said.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import Either from '$lib/ui/Either.svelte';
   import { refresh } from '$lib/ui/refresh.ts';
@@ -43,7 +44,9 @@
   async function feed() {
     if (!leaning.lean) return;
     const touch = leaning.lean.touch;
-    const { says } = await settle(household, { figures: { ...household.figures, touch } });
+    const { says } = await saidOfHouse(settingsOf(household), {
+      figures: { ...household.figures, touch },
+    });
     said = says;
   }
   async function forget() {

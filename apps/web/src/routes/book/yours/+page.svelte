@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { api } from '$lib/api.ts';
+  import { deed } from '$lib/sync/deeds.ts';
   import Copies from '$lib/yours/Copies.svelte';
   import OldBakes from '$lib/yours/OldBakes.svelte';
   import PutBack from '$lib/yours/PutBack.svelte';
@@ -12,7 +12,7 @@
   let fault = $state('');
   async function away() {
     try {
-      await api('POST', '/api/v1/kitchen/away', { say: typed.trim() });
+      await deed('delete-all', { body: { say: typed.trim() } });
       await goto('/', { invalidateAll: true });
     } catch (refusal) {
       fault = (refusal as Error).message;

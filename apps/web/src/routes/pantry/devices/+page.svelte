@@ -1,6 +1,8 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
-  import { api } from '$lib/api.ts';
+  import { deed } from '$lib/sync/deeds.ts';
+  import { rowEntry } from '$lib/sync/kinds.ts';
+  import { mustSay } from '$lib/sync/said.ts';
   import TrustHouse from '$lib/ui/TrustHouse.svelte';
   import type { PageProps } from './$types';
 
@@ -31,11 +33,11 @@
 
   const forget = (id: string, name: string) =>
     act(
-      () => api('DELETE', `/api/v1/devices/${id}`),
+      () => deed('forget-device', { of: id }),
       `“${name}” is forgotten, and the code is another one now.`,
     );
   const rename = (id: string, name: string) =>
-    act(() => api('PUT', `/api/v1/devices/${id}`, { name }), 'Remembered.');
+    act(() => mustSay(rowEntry('device', { id, row: { name } })), 'Remembered.');
 </script>
 
 <svelte:head><title>Devices · Pantry · Tender Crumb</title></svelte:head>
@@ -70,8 +72,7 @@
             class="knob justify-self-start"
             type="button"
             disabled={busy}
-            onclick={() =>
-              void act(() => api('POST', '/api/v1/devices/code'), 'The code is another one now.')}
+            onclick={() => void act(() => deed('another-code'), 'The code is another one now.')}
             >Another code</button
           >
         </div>

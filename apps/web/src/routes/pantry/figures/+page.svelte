@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { FigureRow } from '@tender-crumb/core';
+  import { settingsOf, type FigureRow } from '@tender-crumb/core';
   import { numberIn } from '$lib/pantry/faults.ts';
-  import { settle } from '$lib/sync/settle.ts';
+  import { saidOfHouse } from '$lib/sync/said.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -23,7 +23,7 @@
     const { [row.key]: before, ...others } = data.household.figures;
     void before;
     const figures = value === undefined ? others : { ...others, [row.key]: value };
-    const { refused, says } = await settle(data.household, { figures });
+    const { refused, says } = await saidOfHouse(settingsOf(data.household), { figures });
     busy = false;
     said = refused ? '' : says;
     if (refused) faults = { ...faults, [row.key]: says };

@@ -1,12 +1,12 @@
 <script lang="ts">
-  import type { Settings } from '@tender-crumb/core';
+  import { settingsOf, type Settings } from '@tender-crumb/core';
   import AppliancesForm from '$lib/pantry/AppliancesForm.svelte';
   import BakersForm from '$lib/pantry/BakersForm.svelte';
   import CustomForm from '$lib/pantry/CustomForm.svelte';
   import PansForm from '$lib/pantry/PansForm.svelte';
   import HoursForm from '$lib/pantry/HoursForm.svelte';
   import { numberIn } from '$lib/pantry/faults.ts';
-  import { settle } from '$lib/sync/settle.ts';
+  import { saidOfHouse } from '$lib/sync/said.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import { refresh } from '$lib/ui/refresh.ts';
   import type { PageProps } from './$types';
@@ -25,7 +25,7 @@
     const before = household;
     pending = { ...pending, ...change };
     const mine = pending;
-    const { refused, says } = await settle(before, change);
+    const { refused, says } = await saidOfHouse(settingsOf(before), change);
     fault = refused ? says : '';
     said = refused ? '' : says;
     if (!refused) await refresh();

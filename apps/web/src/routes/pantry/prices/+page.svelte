@@ -6,9 +6,10 @@
     pricePerKilo,
     type Money,
     type Settings,
+    settingsOf,
   } from '@tender-crumb/core';
   import { asMoney } from '$lib/book/money.ts';
-  import { settle } from '$lib/sync/settle.ts';
+  import { saidOfHouse } from '$lib/sync/said.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import { writing } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
@@ -22,7 +23,7 @@
   let faults = $state<Record<string, string>>({});
 
   async function keep(change: Partial<Settings>, field: string) {
-    const { refused, says } = await settle(household, change);
+    const { refused, says } = await saidOfHouse(settingsOf(household), change);
     faults = { ...faults, [field]: refused ? says : '' };
     said = refused ? '' : says;
   }

@@ -10,6 +10,7 @@ import { planOfBakes } from './0008-plan.ts';
 import { photos } from './0009-photo.ts';
 import { book } from './0010-book.ts';
 import { doors } from './0011-doors.ts';
+import { houseTime } from './0012-house-time.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -24,4 +25,5 @@ export const migrations: Record<string, Migration> = {
   '0009-photo': photos,
   '0010-book': book,
   '0011-doors': doors,
+  '0012-house-time': houseTime,
 };

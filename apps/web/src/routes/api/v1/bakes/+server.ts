@@ -1,11 +1,14 @@
 import { json } from '@sveltejs/kit';
+import { onDevice } from '$lib/server/boundary/device-clock.ts';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
 import { bakeBody, pageQuery } from '$lib/server/boundary/schemas.ts';
+import { inTransaction } from '$lib/server/database/open.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { withNext } from '$lib/server/next-times.ts';
 import { route } from '$lib/server/route.ts';
+import { appendEvents } from '$lib/server/store/append-events.ts';
 import { withEvents } from '$lib/server/store/bake-events.ts';
 import { listBakes, readBake, startBake } from '$lib/server/store/bakes.ts';
 
@@ -23,7 +26,13 @@ export const GET = route(async ({ url }) => {
 export const POST = route(async ({ request }) => {
   const bake = check(bakeBody, await readJson(request), 'body');
   const db = await kitchen();
-  const started = await startBake(db, bake);
+  // The bake, what is known of it from the beginning, and that it is planned no more: all of it or nothing.
+  const started = await inTransaction(db, async (tx) => {
+    const begun = await startBake(tx, bake);
+    if (typeof begun === 'object' && bake.events?.length)
+      await appendEvents(tx, begun.id, onDevice(request, bake.events));
+    return begun;
+  });
   if (started === 'missing') {
     throw new Problem(404, 'No such formula', [
       { where: 'body.formulaId', what: 'no formula of that id and version' },

@@ -3,8 +3,9 @@ import { json } from '@sveltejs/kit';
 import { apply } from 'json-merge-patch';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
+import { applyChange } from '$lib/sync/merge.ts';
 import { sensibleSettings } from '$lib/server/boundary/known.ts';
-import { settingsBody, settingsPatch } from '$lib/server/boundary/schemas.ts';
+import { changeBody, settingsBody, settingsPatch } from '$lib/server/boundary/schemas.ts';
 import { inTransaction } from '$lib/server/database/open.ts';
 import { learnSoon } from '$lib/server/jobs/learning.ts';
 import { databaseFile, kitchen } from '$lib/server/kitchen.ts';
@@ -22,20 +23,28 @@ export const PUT = route(async ({ request }) => {
   return json(settings);
 });
 
-/** Field by field (RFC 7396): what two devices settle at once is merged, not overwritten. */
+const isChange = (body: unknown): boolean =>
+  typeof body === 'object' && body !== null && Object.keys(body).sort().join() === 'now,was';
+
+/**
+ * Field by field: a change, as it was and is to be, whose lists go by the ids of their rows; or a merge patch (RFC 7396),
+ * whose lists are replaced. What two devices settle at once is put together, not overwritten.
+ */
 export const PATCH = route(async ({ request }) => {
   const db = await kitchen();
-  const patch = check(settingsPatch, await readJson(request), 'body');
-  const settings = await inTransaction(db, async (tx): Promise<Settings> => {
+  const body = await readJson(request);
+  const change = isChange(body) ? check(changeBody, body, 'body') : undefined;
+  const patch = change ? {} : check(settingsPatch, body, 'body');
+  const settled = await inTransaction(db, async (tx) => {
     const household = await readHousehold(tx);
-    const merged = check(
-      settingsBody,
-      apply(structuredClone(settingsOf(household)), patch),
-      'body',
-    );
+    const before = structuredClone(settingsOf(household));
+    const { value, clashes } = change
+      ? applyChange<Settings>(before, change)
+      : { value: apply(before, patch), clashes: [] };
+    const merged = check(settingsBody, value, 'body');
     await saveSettings(tx, sensibleSettings(merged, household));
-    return merged;
+    return { ...merged, ...(change ? { clashes } : {}) };
   });
   await learnSoon(db, databaseFile());
-  return json(settings);
+  return json(settled);
 });

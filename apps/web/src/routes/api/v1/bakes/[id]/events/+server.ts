@@ -1,4 +1,5 @@
 import { json } from '@sveltejs/kit';
+import { onDevice } from '$lib/server/boundary/device-clock.ts';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
 import { eventsBody } from '$lib/server/boundary/schemas.ts';
@@ -12,7 +13,7 @@ import { appendEvents } from '$lib/server/store/append-events.ts';
 export const POST = route(async ({ params, request }) => {
   const { events } = check(eventsBody, await readJson(request), 'body');
   const db = await kitchen();
-  const bake = await appendEvents(db, params['id']!, events);
+  const bake = await appendEvents(db, params['id']!, onDevice(request, events));
   if (!bake)
     throw new Problem(404, 'No such bake', [{ where: 'path', what: 'no bake of that id' }]);
   await learnSoon(db, databaseFile());

@@ -1,3 +1,6 @@
+import { clockHeaders } from '../house-clock.ts';
+import { deviceMs, heardHouse } from '../clock.ts';
+
 /** What the server answered instead of doing what was asked. */
 export class ApiError extends Error {
   readonly status: number;
@@ -14,7 +17,9 @@ export class ApiError extends Error {
 export const unpairedHeard = new Set<(why: 'forgotten' | 'closed') => void>();
 
 /** Bytes go as they are, everything else as JSON. */
-const sent = (body: unknown): Pick<RequestInit, 'headers' | 'body'> =>
+const sent = (
+  body: unknown,
+): { readonly headers: Record<string, string>; readonly body: BodyInit } =>
   body instanceof ArrayBuffer
     ? { headers: { 'content-type': 'application/octet-stream' }, body }
     : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
@@ -30,11 +35,15 @@ export async function api<T>(
   body?: unknown,
   options: Pick<RequestInit, 'keepalive' | 'signal'> = {},
 ): Promise<T> {
+  const asked = deviceMs();
+  const { headers, body: bytes } = body === undefined ? { headers: {}, body: null } : sent(body);
   const response = await fetch(path, {
     method,
     ...options,
-    ...(body === undefined ? {} : sent(body)),
+    headers: { ...headers, [clockHeaders.device]: String(asked) },
+    ...(bytes === null ? {} : { body: bytes }),
   });
+  heardHouse(Number(response.headers.get(clockHeaders.house) ?? NaN), asked);
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
   if (response.status === 401)
     for (const tell of unpairedHeard) tell(answer['code'] === 'forgotten' ? 'forgotten' : 'closed');

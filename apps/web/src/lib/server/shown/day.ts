@@ -1,15 +1,14 @@
-import { kitchen } from '$lib/server/kitchen.ts';
-import { readPlanData } from '$lib/server/plan-data.ts';
-import { listBakes } from '$lib/server/store/bakes.ts';
-import { listFormulas } from '$lib/server/store/formulas.ts';
-import type { PageServerLoad } from './$types';
+import type { Database } from '../database/open.ts';
+import { readPlanData } from '../plan-data.ts';
+import { listBakes } from '../store/bakes.ts';
+import { listFormulas } from '../store/formulas.ts';
 
 /** So many breads are offered for a plan; of so many it is said at once when they could be ready. */
 const mostOffered = 200;
 const mostTold = 30;
 
-export const load: PageServerLoad = async ({ url }) => {
-  const db = await kitchen();
+/** All that Bake day shows. */
+export async function dayShown(db: Database) {
   const [{ rows }, plan, formulas] = await Promise.all([
     listBakes(db, { open: true, limit: 30 }),
     readPlanData(db),
@@ -23,7 +22,7 @@ export const load: PageServerLoad = async ({ url }) => {
       name: formula.name,
       ...(plan.plans.length === 0 && i < mostTold ? { formula } : {}),
     })),
-    /** The bread that somebody came to plan. */
-    first: url.searchParams.get('plan') ?? undefined,
   };
-};
+}
+
+export type DayShown = Awaited<ReturnType<typeof dayShown>>;

@@ -1,0 +1,48 @@
+import { browser } from '$app/environment';
+import { error, redirect } from '@sveltejs/kit';
+import { outbox } from '../sync/here.ts';
+import { pairAddress } from '../sync/pair-address.ts';
+import { shownText } from './shown-text.ts';
+
+/** Longer than this nobody waits for a server that may be away, ms. */
+const patienceMs = 6000;
+
+/**
+ * What a page shows: from the server, and where that does not answer, as this browser kept it when it was opened last.
+ *
+ * @param place under which the server has it: `bench/loaf`
+ * @throws the kit's error where there is nothing of it anywhere
+ */
+export async function shown<T>(fetch: typeof globalThis.fetch, place: string): Promise<T> {
+  const answer = await asked(fetch, place);
+  if (answer?.ok) {
+    const value = (await answer.json()) as T;
+    if (browser) void outbox().keep.keepText(shownText(place), value);
+    return value;
+  }
+  if (answer && answer.status < 500) {
+    const { title = '', code } = (await answer.json().catch(() => ({}))) as {
+      title?: string;
+      code?: string;
+    };
+    if (answer.status === 401 && browser)
+      redirect(303, pairAddress(code === 'forgotten' ? 'forgotten' : 'closed', location.pathname));
+    error(answer.status as 404, title);
+  }
+  const kept = browser ? await outbox().keep.readText(shownText(place)) : undefined;
+  if (kept !== undefined) return kept as T;
+  error(503, 'The server does not answer, and this page was not opened here before.');
+}
+
+/** The server's answer; none where it gave none. */
+async function asked(fetch: typeof globalThis.fetch, place: string): Promise<Response | undefined> {
+  try {
+    return await fetch(
+      `/api/v1/shown/${place}`,
+      browser ? { signal: AbortSignal.timeout(patienceMs) } : {},
+    );
+  } catch (fault) {
+    if (!browser) throw fault;
+    return undefined;
+  }
+}

@@ -1,0 +1,36 @@
+import { forBread } from '@tender-crumb/core';
+import type { Database } from '../database/open.ts';
+import { readPlanData } from '../plan-data.ts';
+import { notesBefore, readBake } from '../store/bakes.ts';
+import { readFormula } from '../store/formulas.ts';
+import { readBelief, readHousehold } from '../store/household.ts';
+
+/**
+ * All that the page of a bake shows.
+ *
+ * @returns undefined where there is no such bake
+ */
+export async function bakeShown(db: Database, id: string) {
+  const bake = await readBake(db, id);
+  if (!bake) return undefined;
+  const version =
+    bake.formulaId === undefined
+      ? undefined
+      : await readFormula(db, bake.formulaId, bake.formulaVersion);
+  const [household, { belief }, plan, lastNotes] = await Promise.all([
+    readHousehold(db),
+    readBelief(db),
+    readPlanData(db),
+    notesBefore(db, bake),
+  ]);
+  return {
+    bake,
+    ...(version ? { formula: version.formula } : {}),
+    household,
+    belief: forBread(belief, bake.formulaId),
+    plan,
+    lastNotes,
+  };
+}
+
+export type BakeShown = NonNullable<Awaited<ReturnType<typeof bakeShown>>>;

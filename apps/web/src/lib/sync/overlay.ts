@@ -1,0 +1,72 @@
+import { ingredientFromLabel, type Bag, type Household, type Label } from '@tender-crumb/core';
+import { apply } from 'json-merge-patch';
+import type { Entry } from './entry.ts';
+import { settingsLane, type Changed, type RowSaid } from './kinds.ts';
+import { applyChange } from './merge.ts';
+
+type Waiting = ReadonlyArray<Pick<Entry, 'kind' | 'lane' | 'body'>>;
+type Row = { readonly id: string };
+
+/** Rows with what was said of them here and is still on its way: one’s own word is shown at once. */
+export function withChanges<T extends Row>(
+  rows: readonly T[],
+  waiting: Waiting,
+  kind: string,
+): readonly T[] {
+  return waiting
+    .filter((e) => e.kind === kind)
+    .reduce<readonly T[]>((all, { body }) => {
+      const { id, change } = body as Changed;
+      const there = all.find((row) => row.id === id);
+      const said = { ...applyChange<object>(there ?? {}, change, 'mine').value, id } as T;
+      return there ? all.map((row) => (row.id === id ? said : row)) : [...all, said];
+    }, rows);
+}
+
+/** Rows with those that were written or taken away here and are still on their way. */
+export function withRows<T extends Row>(
+  rows: readonly T[],
+  waiting: Waiting,
+  kind: string,
+  of: (said: RowSaid) => boolean = () => true,
+): readonly T[] {
+  return waiting.reduce<readonly T[]>((all, entry) => {
+    const said = entry.body as RowSaid;
+    if (entry.kind === `${kind}-off` && of(said)) return all.filter((row) => row.id !== said.id);
+    if (entry.kind !== kind || !of(said)) return all;
+    return [...all.filter((row) => row.id !== said.id), { ...said.row, id: said.id } as T];
+  }, rows);
+}
+
+/** The household, or a part of what it settled, with what was settled here and is still on its way. */
+export function withSettled<S extends object>(settings: S, waiting: Waiting): S {
+  const said = waiting.filter((e) => e.lane === settingsLane);
+  if (said.length === 0) return settings;
+  return said.reduce<S>(
+    (s, { kind, body }) =>
+      kind === 'house'
+        ? applyChange(s, (body as Changed).change, 'mine').value
+        : (apply(s, body) as S),
+    structuredClone(settings),
+  );
+}
+
+/** Own ingredients and bags with what was said of them here. */
+export function withPantry<H extends Pick<Household, 'bags' | 'own'>>(
+  household: H,
+  waiting: Waiting,
+): H {
+  const bags = withChanges<Bag>(household.bags, waiting, 'bag');
+  const labels = waiting.filter((e) => e.kind === 'own');
+  if (bags === household.bags && labels.length === 0) return household;
+  const own = labels.reduce((all, { body }) => {
+    const { id, change } = body as Changed;
+    // A label whole is what makes an ingredient; of one that is there, the server has the rest.
+    if (Object.keys(change.was).length > 0) return all;
+    return [
+      ...all.filter((o) => o.id !== id),
+      ingredientFromLabel(id, change.now as unknown as Label),
+    ];
+  }, household.own);
+  return { ...household, bags, own };
+}
