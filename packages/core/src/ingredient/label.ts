@@ -93,6 +93,7 @@ export const ownIdOf = (name: string, tail?: string): string =>
     ownPrefix +
       (name
         .normalize('NFD')
+        .replace(/\p{M}+/gu, '')
         .toLowerCase()
         .replace(/[^a-z0-9]+/g, '-')
         .replace(/^-+|-+$/g, '')
