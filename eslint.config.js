@@ -66,6 +66,7 @@ export default ts.config(
     ignores: [
       'apps/web/src/lib/sync/**',
       'apps/web/src/lib/question.ts',
+      'apps/web/src/lib/away/away.svelte.ts',
       'apps/web/src/lib/away/shown.ts',
       'apps/web/src/lib/server/**',
       'apps/web/src/service-worker.ts',

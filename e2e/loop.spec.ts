@@ -121,6 +121,30 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
   expect(next.x + next.width / 2).toBeLessThan(forecast.x + forecast.width / 2 - 4);
 });
 
+test('a recipe put on the bench before the book has said a word is the bread that its title says', async ({
+  page,
+}) => {
+  let tell = () => {};
+  const told = new Promise<void>((done) => (tell = done));
+  await page.route('**/api/v1/belief', async (route) => {
+    await told;
+    await route.continue();
+  });
+  await visit(page, '/');
+  await page
+    .getByLabel('One ingredient a line')
+    .fill('Lock-keeper pizza\n\n500 g bread flour\n325 g water\n10 g oil\n11 g salt\n2 g yeast');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+/);
+  const id = page.url().split('/').at(-1)!;
+  await expect
+    .poll(async () => (await page.request.get(`/api/v1/formulas/${id}`)).status())
+    .toBe(200);
+  const { formula } = await (await page.request.get(`/api/v1/formulas/${id}`)).json();
+  expect(formula.style).toBe('pizza');
+  tell();
+});
+
 test('a flour is swapped and what follows is offered; undo and redo go through it', async ({
   page,
 }) => {

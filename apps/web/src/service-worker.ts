@@ -1,7 +1,7 @@
 /// <reference types="@sveltejs/kit" />
 /// <reference lib="webworker" />
 import { build, files, version } from '$service-worker';
-import { askedBy, isKept, keptKey, offlinePage } from '$lib/away/kept.ts';
+import { askedBy, isKept, keptHeader, keptKey, offlinePage } from '$lib/away/kept.ts';
 
 /**
  * Without the server: the program itself, and the pages that a kitchen needs then, as they were last. Wherever the
@@ -50,6 +50,13 @@ async function tell(away: boolean): Promise<void> {
 const withPatience = (request: Request): Promise<Response> =>
   fetch(request, { signal: AbortSignal.timeout(patience) });
 
+/** A kept answer, which says that it is one. */
+function marked(known: Response): Response {
+  const answer = new Response(known.body, known);
+  answer.headers.set(keptHeader, 'yes');
+  return answer;
+}
+
 /** The server's answer, and a copy of it; where it does not answer, the copy. */
 async function fresh(request: Request, url: URL): Promise<Response> {
   const key = keptKey(url);
@@ -66,7 +73,7 @@ async function fresh(request: Request, url: URL): Promise<Response> {
   } catch (fault) {
     void tell(true);
     const known = await cache.match(key);
-    if (known) return known;
+    if (known) return marked(known);
     if (request.mode === 'navigate')
       return new Response(offlinePage, {
         status: 503,

@@ -6,6 +6,7 @@ import { backoff } from '../src/lib/sync/backoff.ts';
 import { isEntry } from '../src/lib/sync/entry.ts';
 import { Keep, type Storage as Kept } from '../src/lib/sync/keep.ts';
 import {
+  beginEntry,
   changeEntry,
   draftEntry,
   eventEntry,
@@ -15,7 +16,13 @@ import {
   theHouse,
 } from '../src/lib/sync/kinds.ts';
 import { changeOf, type Change } from '../src/lib/sync/merge.ts';
-import { withChanges, withPantry, withRows, withSettled } from '../src/lib/sync/overlay.ts';
+import {
+  eventsOnTheirWay,
+  withChanges,
+  withPantry,
+  withRows,
+  withSettled,
+} from '../src/lib/sync/overlay.ts';
 import { oldKept } from '../src/lib/sync/old-kept.ts';
 import { Outbox, type Outcome } from '../src/lib/sync/outbox.ts';
 import { defaultHousehold } from '@tender-crumb/core';
@@ -462,6 +469,37 @@ describe('what waits in the browser', () => {
       body: { was: { protein: 13 }, now: { protein: 11 } },
     });
     expect(box.standing.aside).to.deep.equal([]);
+  });
+
+  it('a bake’s beginning stands in its lane and is no event; an event on its way is at the time of the house', () => {
+    const begun = { id: 'b', name: 'Flat bread', startedAt: '2026-05-01T08:00:00.000Z' };
+    const waiting = [
+      beginEntry(begun),
+      eventEntry('b', { ...tick('e'), clock: -60_000 }),
+      eventEntry('other', tick('o')),
+    ];
+    const [event, ...more] = eventsOnTheirWay(waiting, 'b');
+    expect(more).to.deep.equal([]);
+    expect(event).to.deep.equal({ ...tick('e'), at: '2026-05-01T07:59:00.000Z' });
+  });
+
+  it('pages that were kept go when there are many more than so many, the oldest first; texts stay', async () => {
+    const keep = new Keep(name);
+    await keep.keepText('bag/b1', { name: 'Blue' });
+    for (let n = 0; n < 13; n += 1) {
+      await keep.keepText(`shown/bake/${n}`, { n });
+      await new Promise((done) => setTimeout(done, 2));
+      await keep.thinTexts('shown/', 10);
+    }
+    expect(await keep.readText('shown/bake/0')).to.equal(undefined);
+    expect(await keep.readText('shown/bake/2')).to.equal(undefined);
+    expect(await keep.readText('shown/bake/3')).to.deep.equal({ n: 3 });
+    expect(await keep.readText('shown/bake/12')).to.deep.equal({ n: 12 });
+    expect(await keep.readText('bag/b1')).to.deep.equal({ name: 'Blue' });
+    await keep.dropTexts('shown/');
+    expect(await keep.readText('shown/bake/12')).to.equal(undefined);
+    expect(await keep.readText('bag/b1')).to.deep.equal({ name: 'Blue' });
+    await keep.close();
   });
 
   it('what is not there any more needs not be taken away', async () => {

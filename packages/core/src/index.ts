@@ -310,6 +310,7 @@ export {
 export { watchedCourse, type Watched } from './practice/course.ts';
 export type { Sign } from './practice/signs.ts';
 export { isCurrency, type Money } from './household/money.ts';
+export { beginningOf, type Beginning } from './learn/beginning.ts';
 export { feltBand, forecastOf, type LevelMark } from './learn/level-mark.ts';
 export { nextTime, type NextTime } from './learn/next-time.ts';
 export { completeFormula, formulaProblems } from './exchange/formula-json.ts';

@@ -10,5 +10,3 @@ export const question = <T>(path: string): Promise<T> => api<T>('GET', path);
 /** Formulas on the shelf that came from the same text. */
 export const twinsOf = <T>(source: string): Promise<{ readonly twins: T }> =>
   api('POST', '/api/v1/formulas/twins', { source });
-
-export { ApiError, unpairedHeard } from './sync/api.ts';

@@ -10,7 +10,8 @@
   import { onMount } from 'svelte';
   import LearningMark from '$lib/book/LearningMark.svelte';
   import { away } from '$lib/away/away.svelte.ts';
-  import { clockNote, offText } from '$lib/away/clock-note.svelte.ts';
+  import { clockNote } from '$lib/away/clock-note.svelte.ts';
+  import { offText } from '$lib/away/off-text.ts';
   import { closeWhereUnpaired } from '$lib/sync/closed.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
@@ -43,7 +44,14 @@
   const Look = $derived(looks[theme].icon);
 
   onMount(() => {
-    const ends = [sync.follow(), away.follow(), clockNote.follow(), closeWhereUnpaired()];
+    const ends = [
+      sync.follow(),
+      away.follow(() => {
+        void sync.fetchAnew();
+      }),
+      clockNote.follow(),
+      closeWhereUnpaired(),
+    ];
     // What a kitchen goes to next is fetched while nothing else is: away, nothing of it is missing.
     const idle = globalThis.requestIdleCallback ?? ((then: () => void) => setTimeout(then, 2000));
     idle(() => {
@@ -131,8 +139,8 @@
 <SyncMark />
 {#if away.now && !sync.isStuck}
   <p class="no-print border-b-2 border-act bg-act-tint px-4 py-2" role="status">
-    <b>The server is away.</b> This page is as it was last; what you tap is kept here, and sent when it
-    is back.
+    <b>The server is away.</b> This page is as it was last, and others may not open until it is back.
+    What you tap is kept here, and sent then.
   </p>
 {/if}
 {#if clockNote.shown}

@@ -7,6 +7,9 @@ const asked = /^\/api\/v1\/shown\//;
 export const isKept = ({ pathname }: Pick<URL, 'pathname'>): boolean =>
   places.test(pathname) || asked.test(pathname) || pathname === '/__data.json';
 
+/** Says on an answer that it is not the server’s, but what was kept of an earlier one. */
+export const keptHeader = 'x-kept';
+
 /**
  * What a page asks for besides itself; nothing where it has all that it shows.
  *

@@ -2,6 +2,8 @@ import { browser } from '$app/environment';
 import { error, redirect } from '@sveltejs/kit';
 import { outbox } from '../sync/here.ts';
 import { pairAddress } from '../sync/pair-address.ts';
+import { away } from './away.svelte.ts';
+import { keptHeader } from './kept.ts';
 import { shownText } from './shown-text.ts';
 
 /** Longer than this nobody waits for a server that may be away, ms. */
@@ -17,7 +19,11 @@ export async function shown<T>(fetch: typeof globalThis.fetch, place: string): P
   const answer = await asked(fetch, place);
   if (answer?.ok) {
     const value = (await answer.json()) as T;
-    if (browser) void outbox().keep.keepText(shownText(place), value);
+    if (browser && answer.headers.has(keptHeader)) away.miss();
+    else if (browser) {
+      away.back();
+      void keepShown(place, value);
+    }
     return value;
   }
   if (answer && answer.status < 500) {
@@ -30,8 +36,20 @@ export async function shown<T>(fetch: typeof globalThis.fetch, place: string): P
     error(answer.status as 404, title);
   }
   const kept = browser ? await outbox().keep.readText(shownText(place)) : undefined;
-  if (kept !== undefined) return kept as T;
+  if (kept !== undefined) {
+    away.miss();
+    return kept as T;
+  }
   error(503, 'The server does not answer, and this page was not opened here before.');
+}
+
+/** So many pages a browser keeps at most, the last ones that were opened. */
+const most = 60;
+
+async function keepShown(place: string, value: unknown): Promise<void> {
+  const { keep } = outbox();
+  await keep.keepText(shownText(place), value);
+  await keep.thinTexts(shownText(''), most);
 }
 
 /** The server's answer; none where it gave none. */

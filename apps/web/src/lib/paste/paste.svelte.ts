@@ -75,10 +75,10 @@ export class Paste {
         })
       : undefined,
   );
-  /** The likeliest, where nobody said what bread it is. */
+  /** The likeliest, where nobody said what bread it is: by the catalogue until the book’s word is there. */
   readonly likely = $derived.by(() =>
-    this.read && this.#belief && !this.said
-      ? asLikely(this.read.formula, this.#here, this.#belief)?.likely
+    this.read && !this.said
+      ? asLikely(this.read.formula, this.#here, this.#belief ?? nothingLearned)?.likely
       : undefined,
   );
   readonly style = $derived(this.said ?? this.likely?.style ?? 'pan');

@@ -7,6 +7,7 @@
   import Either from '../ui/Either.svelte';
   import type { PlanData } from '../server/plan-data.ts';
   import { outbox } from '../sync/here.ts';
+  import { sync } from '../sync/sync.svelte.ts';
   import { refresh } from '../ui/refresh.ts';
   import AmountsOf from './AmountsOf.svelte';
   import CouldBake from './CouldBake.svelte';
@@ -173,7 +174,7 @@
           <a class="link" href="/pantry/kitchen">Hours, ovens, pans and hands</a>
         </p>
       </details>
-      <Timers timers={data.timers} now={planning.now} zone={data.zone} />
+      <Timers timers={sync.rows('timer', data.timers)} now={planning.now} zone={data.zone} />
     </div>
   </div>
 </div>

@@ -1,6 +1,5 @@
 import { nanoid } from 'nanoid';
-import type { Settled } from '../sync/said.ts';
-import { saidOf, saidRow } from '../sync/said.ts';
+import { saidOf, saidRow, type Settled } from '../sync/said.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
 import type { PlannedBake, PlannedWithBake } from '../server/store/plans.ts';
@@ -39,7 +38,7 @@ export class Planning {
   /** What is planned, with what was said of it here and is still on its way. */
   readonly plans = $derived.by(() =>
     sync
-      .changed('plan', this.data.plans)
+      .planned(this.data.plans)
       // Of a bread that was planned here just now, the server has yet to say what it is.
       .filter((p) => this.data.formulas[p.id] !== undefined),
   );

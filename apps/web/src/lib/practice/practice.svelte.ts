@@ -26,7 +26,6 @@ export class Practice {
   seed = $state(newSeed());
   call = $state<Call>();
   /** A round that could not be kept is told, and counts here all the same. */
-  fault = $state('');
   readonly #before: () => readonly Called[];
   #since = $state<readonly Called[]>([]);
 

@@ -4,10 +4,11 @@
   import { onMount } from 'svelte';
   import { outbox } from '../sync/here.ts';
   import { bakeLane, eventEntry } from '../sync/kinds.ts';
+  import { eventsOnTheirWay } from '../sync/overlay.ts';
   import { sync } from '../sync/sync.svelte.ts';
   import { refresh } from '../ui/refresh.ts';
   import OutcomeStep from './OutcomeStep.svelte';
-  import { currentIso } from '../clock.ts';
+  import { tapped } from '../clock.ts';
 
   let { bake }: { bake: { id: string; formulaName: string; events: readonly BakeEvent[] } } =
     $props();
@@ -16,10 +17,7 @@
   const waiting = $derived(sync.standing.waiting.filter((e) => e.lane === lane).length);
   /** With what was said here and is not there yet. */
   const state = $derived(
-    bakeState([
-      ...bake.events,
-      ...sync.standing.waiting.filter((e) => e.lane === lane).map((e) => e.body as BakeEvent),
-    ]),
+    bakeState([...bake.events, ...eventsOnTheirWay(sync.standing.waiting, bake.id)]),
   );
 
   const more = $derived(
@@ -34,10 +32,10 @@
 
   function finish(outcome: Outcome) {
     if (state.finishedAt) return;
-    const at = currentIso();
+    const when = tapped();
     const events = [
-      { id: nanoid(), at, kind: 'outcome', data: outcome },
-      { id: nanoid(), at, kind: 'finished', data: {} },
+      { id: nanoid(), ...when, kind: 'outcome', data: outcome },
+      { id: nanoid(), ...when, kind: 'finished', data: {} },
     ] satisfies BakeEvent[];
     for (const event of events) void outbox().add(eventEntry(bake.id, event));
   }

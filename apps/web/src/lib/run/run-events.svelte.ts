@@ -2,6 +2,7 @@ import { eventsThatCount, onHouseClock, type BakeEvent } from '@tender-crumb/cor
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { bakeLane, eventEntry } from '../sync/kinds.ts';
+import { eventsOnTheirWay } from '../sync/overlay.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import { currentIso, tapped } from '../clock.ts';
 
@@ -37,9 +38,7 @@ export class RunEvents {
   follow(ondelivered: () => void): () => void {
     const box = outbox();
     void box.waitingIn(bakeLane(this.id)).then((kept) => {
-      this.hear(
-        kept.filter((e) => e.kind === 'event').map((e) => onHouseClock(e.body as BakeEvent)),
-      );
+      this.hear(eventsOnTheirWay(kept, this.id));
     });
     return box.subscribe(({ outcome }) => {
       if (outcome?.entry.lane === bakeLane(this.id) && outcome.result.kind === 'delivered') {

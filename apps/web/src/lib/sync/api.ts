@@ -13,6 +13,9 @@ export class ApiError extends Error {
   }
 }
 
+/** Who wants to hear that the server answered, whatever it said. */
+export const answerHeard = new Set<() => void>();
+
 /** Who wants to hear that this device is not let in: told why. */
 export const unpairedHeard = new Set<(why: 'forgotten' | 'closed') => void>();
 
@@ -43,6 +46,7 @@ export async function api<T>(
     headers: { ...headers, [clockHeaders.device]: String(asked) },
     ...(bytes === null ? {} : { body: bytes }),
   });
+  for (const tell of answerHeard) tell();
   heardHouse(Number(response.headers.get(clockHeaders.house) ?? NaN), asked);
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
   if (response.status === 401)

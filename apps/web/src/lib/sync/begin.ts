@@ -1,10 +1,10 @@
 import {
+  beginningOf,
   forBread,
-  forecastOf,
   kitchenNow,
   onHouseClock,
-  withBaker,
   type BakeEvent,
+  type Beginning,
   type Belief,
   type DeviceId,
   type Formula,
@@ -48,21 +48,10 @@ export interface ShownThen {
   readonly belief: Belief;
 }
 
-/** The kitchen and the forecast as a page shows them, for whoever stands at the bowl. */
-function asShown(
-  { formula, household, belief }: ShownThen,
-  { formulaId, baker }: Pick<BeginBake, 'formulaId' | 'baker'>,
-): Pick<BeginBake, 'kitchen' | 'forecast'> {
-  const here = withBaker(household, household.bakers.find((b) => b.id === baker)?.id);
-  if (!formula) return {};
-  const forecast = forecastOf(formula, here, forBread(belief, formulaId));
-  return { kitchen: kitchenNow(here, formula), ...(forecast ? { forecast } : {}) };
-}
-
 /** What the page of a bake shows where the server has not heard of it yet. */
 function pageOf(bake: BeginBake, shown: ShownThen | undefined): BakeShown | undefined {
   const { household, belief, formula } = shown ?? {};
-  const { id, formulaId, formulaVersion, name, method = 'hand', startedAt, events = [] } = bake;
+  const { id, formulaId, formulaVersion, name, baker, startedAt, events = [] } = bake;
   if (!household || !belief) return undefined;
   return {
     bake: {
@@ -70,14 +59,19 @@ function pageOf(bake: BeginBake, shown: ShownThen | undefined): BakeShown | unde
       ...(formulaId === undefined ? {} : { formulaId }),
       ...(formulaVersion === undefined ? {} : { formulaVersion }),
       formulaName: formula?.name ?? name ?? '',
-      method,
+      method: bake.method ?? 'hand',
       startedAt,
       ...(bake.forecast ? { forecast: bake.forecast } : {}),
       circumstances: {
         day: household.today ?? startedAt.slice(0, 10),
         kitchen: bake.kitchen ?? kitchenNow(household, formula),
       },
-      events: events.map(onHouseClock),
+      events: [
+        ...(baker === undefined
+          ? []
+          : [{ id: 'baker', at: startedAt, kind: 'baker' as const, data: { baker } }]),
+        ...events.map(onHouseClock),
+      ],
     },
     ...(formula ? { formula } : {}),
     household,
@@ -95,6 +89,15 @@ function pageOf(bake: BeginBake, shown: ShownThen | undefined): BakeShown | unde
     lastNotes: {},
   };
 }
+
+/** Who bakes, a device says as it remembers it; the server knows who there is. */
+const circumstances = ({
+  kitchen,
+  forecast,
+}: Beginning): Pick<BeginBake, 'kitchen' | 'forecast'> => ({
+  kitchen,
+  ...(forecast ? { forecast } : {}),
+});
 
 /** A bake that could not begin: why, in words, and the server’s own answer. */
 export class NotBegun extends Error {
@@ -122,7 +125,9 @@ export async function beginBake(
     ...bake,
     ...(baker === undefined ? {} : { baker }),
     startedAt: currentIso(),
-    ...(shown ? asShown(shown, { ...bake, baker }) : {}),
+    ...(shown?.formula
+      ? circumstances(beginningOf({ ...shown, bread: bake.formulaId, baker }))
+      : {}),
   };
   const result = await outbox().ask(beginEntry(begun));
   if (result?.kind === 'refused' || result?.kind === 'stale')

@@ -182,6 +182,20 @@ export class Keep {
     for (const key of keys) if (key.startsWith(begin)) await this.dropText(key);
   }
 
+  /** Lets go of the oldest texts whose names begin so, once there are many more than so many. */
+  async thinTexts(begin: string, most: number): Promise<void> {
+    const db = await this.#open;
+    const keys = (await db?.getAllKeys('texts').catch(() => [])) ?? [];
+    const those = keys.filter((key) => key.startsWith(begin));
+    // They are large: their days are looked at now and then, not at each one that comes.
+    if (!db || those.length <= most * 1.2) return;
+    const dated = await Promise.all(
+      those.map(async (key) => [(await db.get('texts', key))?.at ?? '', key] as const),
+    );
+    const old = dated.sort(([a], [b]) => (a < b ? 1 : -1)).slice(most);
+    for (const [, key] of old) await this.dropText(key);
+  }
+
   async readText(key: string): Promise<unknown> {
     if (this.#textsInMemory.has(key)) return this.#textsInMemory.get(key);
     const db = await this.#open;

@@ -158,6 +158,27 @@ export function applyChange<T extends object>(
 }
 
 /**
+ * What a change makes of a thing, or of none where it is new. What was made once under an id is not made again: its
+ * beginning may be sent twice.
+ *
+ * @param naming the field that each thing of this kind has: in a change that begins one it is new
+ * @returns undefined where there is none to change
+ * @example changedOrMade(undefined, { was: {}, now: { name: 'Sack' } }, 'name') // { value: { name: 'Sack' }, clashes: [], made: true }
+ */
+export function changedOrMade(
+  before: object | undefined,
+  change: Change,
+  naming: string,
+): (Merged<object> & { readonly made: boolean }) | undefined {
+  const begins = Object.hasOwn(change.now, naming) && !Object.hasOwn(change.was, naming);
+  if (!before) return begins ? { value: change.now, clashes: [], made: true } : undefined;
+  return {
+    ...(begins ? { value: before, clashes: [] } : applyChange(before, change)),
+    made: false,
+  };
+}
+
+/**
  * Two changes by one hand, one after the other, as one.
  *
  * @example followedBy({ was: { a: 1 }, now: { a: 2 } }, { was: { a: 2 }, now: { a: 3 } }) // { was: { a: 1 }, now: { a: 3 } }

@@ -1,11 +1,24 @@
-import { ingredientFromLabel, type Bag, type Household, type Label } from '@tender-crumb/core';
+import {
+  ingredientFromLabel,
+  onHouseClock,
+  type Bag,
+  type BakeEvent,
+  type Household,
+  type Label,
+} from '@tender-crumb/core';
 import { apply } from 'json-merge-patch';
 import type { Entry } from './entry.ts';
-import { settingsLane, type Changed, type RowSaid } from './kinds.ts';
+import { bakeLane, settingsLane, type Changed, type RowSaid } from './kinds.ts';
 import { applyChange } from './merge.ts';
 
 type Waiting = ReadonlyArray<Pick<Entry, 'kind' | 'lane' | 'body'>>;
 type Row = { readonly id: string };
+
+/** What was tapped in a bake here and is still on its way, at the time of the house; its beginning stands in the same lane. */
+export const eventsOnTheirWay = (waiting: Waiting, bake: string): BakeEvent[] =>
+  waiting
+    .filter((e) => e.lane === bakeLane(bake) && e.kind === 'event')
+    .map((e) => onHouseClock(e.body as BakeEvent));
 
 /** Rows with what was said of them here and is still on its way: one’s own word is shown at once. */
 export function withChanges<T extends Row>(

@@ -47,8 +47,13 @@ class Sync {
 
   async #arrive(entry: Entry): Promise<void> {
     this.#arrived = [...this.#arrived, entry];
-    await refresh();
-    this.#arrived = this.#arrived.filter((e) => e !== entry);
+    await this.fetchAnew();
+  }
+
+  /** Fetches the page anew. What has arrived is shown from here until it has it: the server may be gone again. */
+  async fetchAnew(): Promise<void> {
+    const arrived = this.#arrived;
+    if (await refresh()) this.#arrived = this.#arrived.filter((e) => !arrived.includes(e));
   }
 
   /** What was settled, with what was settled here and is not there yet; so the pantry, where it is whole. */
@@ -61,13 +66,9 @@ class Sync {
       : house;
   }
 
-  /** Rows of a kind that is said field by field, with what was said here. */
-  changed<T extends { readonly id: string }>(
-    kind: 'bag' | 'plan',
-    rows: readonly T[],
-  ): readonly T[] {
-    const all = withChanges(rows, this.#said, kind);
-    return kind === 'plan' ? withRows(all, this.#said, kind) : all;
+  /** Planned bakes, with what was said of them here. */
+  planned<T extends { readonly id: string }>(plans: readonly T[]): readonly T[] {
+    return withRows(withChanges(plans, this.#said, 'plan'), this.#said, 'plan');
   }
 
   /** Rows that are written whole, with what was written here. */

@@ -1,6 +1,13 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
-  import { pantryIn, type Settings, settingsOf } from '@tender-crumb/core';
+  import {
+    pantryIn,
+    type Settings,
+    settingsOf,
+    kindOfBag,
+    knownThirst,
+    nothingLearned,
+  } from '@tender-crumb/core';
   import Pencil from '@lucide/svelte/icons/pencil';
   import { deed } from '$lib/sync/deeds.ts';
   import BagForm from '$lib/pantry/BagForm.svelte';
@@ -18,6 +25,17 @@
 
   /** As the server has it, with what was settled here and is not there yet. */
   const household = $derived(sync.settled(data.household));
+  /** A bag that was written down here just now is told of nothing yet but its kind. */
+  const bags = $derived(
+    household.bags
+      .filter((b) => kindOfBag(b) === 'flour')
+      .map((b) => ({
+        ...b,
+        known:
+          data.bags.find((known) => known.id === b.id)?.known ??
+          knownThirst({ ingredient: b.ingredient, bag: b.id }, nothingLearned, pantryIn(household)),
+      })),
+  );
   const pantry = $derived(pantryIn(household));
   const flours = $derived(pantry.all.filter((i) => i.role === 'flour'));
   const inCups = $derived(pantry.all.filter((i) => i.cup));
@@ -73,13 +91,13 @@
         <Explain word="thirst">Thirst</Explain>, grams of water that a gram of each drinks: by table
         and label at first, then by what your bakes taught.
       </p>
-      {#if data.bags.length === 0}
+      {#if bags.length === 0}
         <p class="my-3">
           No bag is told apart yet. Add one, bind a line of a formula to it on the bench, and it
           learns apart from others of its kind. Until then what you bake is learned for the kind.
         </p>
       {:else}
-        <BagTable bags={data.bags} kinds={flours} {nameOf} onchange={() => void kept()} />
+        <BagTable {bags} kinds={flours} {nameOf} onchange={() => void kept()} />
       {/if}
       <div class="mt-4 border-t border-line pt-4">
         <BagForm kinds={flours} ondone={() => void kept()} />

@@ -1,5 +1,5 @@
 import type { Bag } from '@tender-crumb/core';
-import { applyChange, type Change, type Clash } from '../../sync/merge.ts';
+import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withWhatIsLeft } from './bag-use.ts';
 import { bagWasAlwaysSo } from './kitchens.ts';
@@ -84,21 +84,16 @@ export async function changeBag(
   since: 'today' | 'always',
   checked: (bag: object) => Promise<Omit<Bag, 'id'>> | Omit<Bag, 'id'>,
 ): Promise<{ bag: Bag; clashes: readonly Clash[] } | undefined> {
-  const isNew = Object.keys(change.was).length === 0 && 'name' in change.now;
   return inTransaction(db, async (tx) => {
-    const before = await bagOf(tx, id);
-    if (!before) {
-      if (!isNew) return undefined;
-      const bag = { ...(await checked(change.now)), id };
-      await tx.insertInto('bag').values(rowOf(bag)).execute();
-      return { bag, clashes: [] };
-    }
-    if (isNew) return { bag: before, clashes: [] };
-    const { id: same, hasLeft, ...theirs } = before;
+    const there = await bagOf(tx, id);
+    const { id: same, hasLeft, ...theirs } = there ?? { id };
     void [same, hasLeft];
-    const { value, clashes } = applyChange(theirs, change);
+    const changed = changedOrMade(there && theirs, change, 'name');
+    if (!changed) return undefined;
+    const { value, clashes } = changed;
     const bag = { ...(await checked(value)), id };
-    await replaceBag(tx, before, bag, since);
+    if (there) await replaceBag(tx, there, bag, since);
+    else await tx.insertInto('bag').values(rowOf(bag)).execute();
     return { bag, clashes };
   });
 }

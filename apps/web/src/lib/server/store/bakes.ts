@@ -1,10 +1,7 @@
 import {
   bakeState,
+  beginningOf,
   deviceFor,
-  forBread,
-  forecastOf,
-  kitchenNow,
-  withBaker,
   type BakeEvent,
   type BakeState,
   type DeviceId,
@@ -131,17 +128,20 @@ export async function startBake(
     if (!baked && formulaId !== null) return 'missing';
     const startedAt = bake.startedAt ?? currentIso();
     const now = await readHousehold(tx, new Date(startedAt));
-    // A device may remember one who is gone.
-    const baker = now.bakers.find((b) => b.id === bake.baker)?.id;
-    const household = withBaker({ ...now, room: bake.room ?? now.room }, baker);
+    const household = { ...now, room: bake.room ?? now.room };
     const { belief } = await readBelief(tx);
-    const forecastHere =
-      baked && forecastOf(baked.formula, household, forBread(belief, formulaId ?? undefined));
-    const kitchenHere = kitchenNow(household, baked?.formula);
-    const { kitchen = kitchenHere, forecast = forecastHere } = bake;
+    const here = beginningOf({
+      formula: baked?.formula,
+      household,
+      belief,
+      bread: formulaId ?? undefined,
+      baker: bake.baker,
+    });
+    const { baker } = here;
+    const { kitchen = here.kitchen, forecast = here.forecast } = bake;
     const otherwise: Otherwise[] = [
-      ...(saysTheSame(kitchen, kitchenHere) ? [] : ['kitchen' as const]),
-      ...(isSameMark(forecast, forecastHere) ? [] : ['forecast' as const]),
+      ...(saysTheSame(kitchen, here.kitchen) ? [] : ['kitchen' as const]),
+      ...(isSameMark(forecast, here.forecast) ? [] : ['forecast' as const]),
     ];
     await tx
       .insertInto('bake')

@@ -1,5 +1,5 @@
 import { ingredientFromLabel, ownIdOf, type Ingredient, type Label } from '@tender-crumb/core';
-import { applyChange, type Change, type Clash } from '../../sync/merge.ts';
+import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 
 /** An ingredient of the household's own, as its label says. */
@@ -56,22 +56,17 @@ export async function changeOwn(
   change: Change,
   checked: (label: object) => Label,
 ): Promise<(OwnLabel & { clashes: readonly Clash[] }) | undefined> {
-  const isNew = Object.keys(change.was).length === 0 && 'name' in change.now;
   return inTransaction(db, async (tx) => {
-    const before = (await listLabels(tx)).find((own) => own.id === id);
-    if (!before) {
-      if (!isNew) return undefined;
-      const label = checked(change.now);
+    const there = (await listLabels(tx)).find((own) => own.id === id);
+    const changed = changedOrMade(there?.label, change, 'name');
+    if (!changed) return undefined;
+    const label = checked(changed.value);
+    if (there) await saveOwn(tx, { id, label });
+    else
       await tx
         .insertInto('own_ingredient')
         .values({ id, label: JSON.stringify(label) })
         .execute();
-      return { id, label, clashes: [] };
-    }
-    if (isNew) return { ...before, clashes: [] };
-    const { value, clashes } = applyChange<object>(before.label, change);
-    const label = checked(value);
-    await saveOwn(tx, { id, label });
-    return { id, label, clashes };
+    return { id, label, clashes: changed.clashes };
   });
 }

@@ -1,5 +1,5 @@
 import { mostBreads, type BakeEvent, type DeviceId, type WayId } from '@tender-crumb/core';
-import { applyChange, type Change, type Clash } from '../../sync/merge.ts';
+import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
 import { listBakes, readBake } from './bakes.ts';
@@ -127,6 +127,9 @@ const begunOf = ({ startedAt, events, method, formulaVersion }: Begun): Begun =>
   ...(formulaVersion === undefined ? {} : { formulaVersion }),
 });
 
+const plannedRow = (tx: Database, id: string) =>
+  tx.selectFrom('planned_bake').selectAll().where('id', '=', id).executeTakeFirst();
+
 /** What became of a change to a planned bake. */
 export type PlanSaved =
   | { readonly outcome: 'saved'; readonly plan: PlannedBake }
@@ -143,11 +146,7 @@ export async function savePlan(
   { id, formulaId, bakeId, version, ...body }: PlannedBake,
 ): Promise<PlanSaved> {
   return inTransaction(db, async (tx) => {
-    const known = await tx
-      .selectFrom('planned_bake')
-      .selectAll()
-      .where('id', '=', id)
-      .executeTakeFirst();
+    const known = await plannedRow(tx, id);
     const text = JSON.stringify(body);
     if (known && known.version !== version) {
       const again =
@@ -203,19 +202,13 @@ export async function changePlan(
   | { readonly outcome: 'no-formula' | 'no-bake' }
   | undefined
 > {
-  const isNew = 'formulaId' in change.now && !('formulaId' in change.was);
   return inTransaction(db, async (tx) => {
-    const row = await tx
-      .selectFrom('planned_bake')
-      .selectAll()
-      .where('id', '=', id)
-      .executeTakeFirst();
-    if (!row && !isNew) return undefined;
-    const before = row && ofRow(row);
-    if (before && isNew) return { outcome: 'saved', plan: before, clashes: [] };
-    const { id: same, version = 0, ...theirs } = before ?? { id };
+    const row = await plannedRow(tx, id);
+    const { id: same, version = 0, ...theirs } = row ? ofRow(row) : { id };
     void same;
-    const { value, clashes } = applyChange<object>(theirs, change);
+    const changed = changedOrMade(row && theirs, change, 'formulaId');
+    if (!changed) return undefined;
+    const { value, clashes } = changed;
     const saved = await savePlan(tx, { ...checked({ ...value, version }), id });
     if (saved.outcome === 'stale') throw new Error('a plan changed within a transaction');
     return saved.outcome === 'saved' ? { ...saved, clashes } : saved;

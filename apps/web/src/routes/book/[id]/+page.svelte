@@ -79,7 +79,13 @@
   async function again() {
     try {
       const { formulaId, formulaVersion, method } = data.bake;
-      const { bake } = await beginBake({ id: nanoid(), formulaId, formulaVersion, method });
+      const { household, belief, head } = data;
+      // What was baked then is known here where it is what stands on the shelf.
+      const formula = head?.version === formulaVersion ? head?.formula : undefined;
+      const { bake } = await beginBake(
+        { id: nanoid(), formulaId, formulaVersion, method },
+        { household, belief, ...(formula ? { formula } : {}) },
+      );
       await goto(`/bake/${bake.id}`);
     } catch (refusal) {
       fault = `Not begun: ${(refusal as Error).message}`;

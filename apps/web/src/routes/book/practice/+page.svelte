@@ -136,7 +136,6 @@
         <CourseCurve {round} />
       </div>
     {/if}
-    {#if practice.fault}<p role="alert" class="font-semibold text-act">{practice.fault}</p>{/if}
   </section>
 
   <section class="bowl grid content-start gap-2 p-5" aria-labelledby="leaning">

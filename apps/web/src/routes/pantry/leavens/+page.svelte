@@ -3,23 +3,30 @@
   import Pencil from '@lucide/svelte/icons/pencil';
   import LeavenForm from '$lib/leavens/LeavenForm.svelte';
   import Starter from '$lib/leavens/Starter.svelte';
+  import { sync } from '$lib/sync/sync.svelte.ts';
   import { refresh } from '$lib/ui/refresh.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
-  const pantry = $derived(pantryIn(data.household));
+  const household = $derived(sync.settled(data.household));
+  const pantry = $derived(pantryIn(household));
   const flours = $derived(pantry.all.filter((i) => i.role === 'flour'));
   const yeasts = $derived(pantry.all.filter((i) => i.yeast));
   const of = (kind: Bag['kind']) =>
-    data.household.bags
+    household.bags
       .filter((b) => b.kind === kind)
       .sort((a, b) => Number(a.finished ?? false) - Number(b.finished ?? false));
   const starters = $derived(of('starter'));
   const packets = $derived(of('yeast'));
+  /** Newest first, with what was fed here just now. */
+  const fed = (bag: Bag) =>
+    [...sync.rows('feeding', data.feedings[bag.id] ?? [], (said) => said.bag === bag.id)].sort(
+      (a, b) => (a.at < b.at ? 1 : -1),
+    );
   let editing = $state('');
   const past = (bag: Bag) =>
-    bag.bestBefore !== undefined && bag.bestBefore < (data.household.today ?? '');
+    bag.bestBefore !== undefined && bag.bestBefore < (household.today ?? '');
 </script>
 
 <svelte:head><title>Leavens · Tender Crumb</title></svelte:head>
@@ -40,8 +47,8 @@
     {#each starters as bag (bag.id)}
       <Starter
         {bag}
-        feedings={data.feedings[bag.id] ?? []}
-        household={data.household}
+        feedings={fed(bag)}
+        {household}
         {flours}
         paces={pacesFor(data.belief, { starter: `pace:bag:${bag.id}` })}
         zone={data.zone}
