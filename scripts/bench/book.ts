@@ -3,7 +3,12 @@ import {
   completeFormula,
   defaultHousehold,
   kitchenNow,
+  pantryIn,
+  resolve,
+  risesOf,
+  seededRandom,
   type Bag,
+  type BakeEvent,
   type BookBake,
   type Household,
 } from '@tender-crumb/core';
@@ -58,11 +63,15 @@ function book(bags: number, open = bags): { household: Household; made: BookBake
   return { household, made };
 }
 
-/** Learns a book, three times over; the median, and how many figures it knows then. */
-function fold(household: Household, made: readonly BookBake[]): { ms: number; learned: number } {
+/** Learns a book some times over; the median, and how many figures it knows then. */
+function fold(
+  household: Household,
+  made: readonly BookBake[],
+  rounds = many(3, 1),
+): { ms: number; learned: number } {
   const spent: number[] = [];
   let learned = 0;
-  for (let round = 0; round < many(3, 1); round += 1) {
+  for (let round = 0; round < rounds; round += 1) {
     const start = performance.now();
     const learning = learnBook(made, household);
     let step = learning.next();
@@ -100,5 +109,88 @@ for (const [bags, open, aim] of [
     measure: `the fold of ${bakes} bakes of ${many(1000, 20)} breads, ${learned} learned figures`,
     median: ms,
     unit: 'ms',
+  });
+}
+
+// With noted rises, warm and leavened as they come: the rise model is solved for them.
+{
+  const random = seededRandom(1);
+  const between = (least: number, most: number) => least + (most - least) * random();
+  const household = defaultHousehold;
+  const breads = Array.from({ length: many(40, 4) }, (_, n) =>
+    completeFormula({
+      stages: [
+        ...(n % 2 === 0
+          ? []
+          : [
+              {
+                kind: 'starter' as const,
+                lines: [
+                  { ingredient: 'bread-flour', grams: between(25, 90) },
+                  { ingredient: 'water', grams: 50 },
+                ],
+              },
+            ]),
+        {
+          lines: [
+            { ingredient: 'bread-flour', grams: between(250, 400) },
+            { ingredient: 'whole-wheat', grams: between(50, 200) },
+            { ingredient: 'water', grams: between(300, 360) },
+            { ingredient: 'salt', grams: between(8, 11) },
+            ...(n % 2 === 0 ? [{ ingredient: 'instant-yeast', grams: between(2, 7) }] : []),
+          ],
+        },
+      ],
+    }),
+  );
+  const kitchen = kitchenNow(household, breads[0]!);
+  const noted = Array.from({ length: bakes }, (_, i): BookBake => {
+    const start = Date.UTC(2020, 0, 1) + i * 36_000_000;
+    let n = 0;
+    const event = (hours: number, kind: string, data: object) => ({
+      id: `${i}-${(n += 1)}`,
+      at: new Date(start + hours * 3_600_000).toISOString(),
+      kind,
+      data,
+    });
+    const first = between(1, 5);
+    return {
+      id: `k${i}`,
+      formula: breads[i % breads.length]!,
+      events: [
+        event(0, 'warmth', { of: 'dough', celsius: Math.round(between(22, 28) * 10) / 10 }),
+        event(0, 'warmth', { of: 'air', celsius: Math.round(between(18, 27) * 2) / 2 }),
+        event(0, 'felt', { points: (i % 5) - 2, rested: true }),
+        event(0, 'rise', { rise: 'first', sense: 'begun' }),
+        event(first / 2, 'rise', { rise: 'first', sense: 'not-yet' }),
+        event(first, 'rise', { rise: 'first', sense: 'there' }),
+        event(first, 'rise', { rise: 'final', sense: 'begun' }),
+        event(first + 1, 'rise', { rise: 'final', sense: 'there' }),
+      ] as BakeEvent[],
+      circumstances: {
+        day: new Date(start).toISOString().slice(0, 10),
+        kitchen,
+      },
+    };
+  });
+  const { ms } = fold(household, noted, 1);
+  // What as many forecasts cost that are worked out anew, each for itself.
+  let anew = 0;
+  const samples = many(200, 2);
+  for (let n = 0; n < samples; n += 1) {
+    const lines = resolve(breads[n % breads.length]!, pantryIn(household));
+    const standing = { celsius: between(22, 28), air: [{ hours: 1, celsius: between(18, 27) }] };
+    const start = performance.now();
+    risesOf(lines, { ...standing, vessel: 'bowl' }, 'tin');
+    anew += performance.now() - start;
+  }
+  const baseline = Math.round((anew / samples) * bakes);
+  print({
+    measure: `the fold of ${bakes} bakes with two noted rises each`,
+    median: ms,
+    unit: 'ms',
+    aim: '< 30000',
+    baseline,
+    ratio: Number((ms / baseline).toFixed(2)),
   });
 }

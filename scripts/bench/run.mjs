@@ -6,7 +6,18 @@ import { root } from '../root.mjs';
 
 install();
 build();
-for (const part of ['core', 'flours', 'rise', 'plan', 'bake', 'book', 'server', 'bytes', 'page']) {
+for (const part of [
+  'core',
+  'flours',
+  'rise',
+  'plan',
+  'bake',
+  'book',
+  'server',
+  'pages',
+  'bytes',
+  'page',
+]) {
   const file = join(root, `scripts/bench/${part}.ts`);
   const { status } = spawnSync(process.execPath, ['--import=tsx', file], {
     cwd: root,

@@ -92,6 +92,8 @@ export * from '../src/ferment/rise-curve.ts';
 export * from '../src/ferment/rises.ts';
 export * from '../src/ferment/rising-dough.ts';
 export * from '../src/ferment/rise-doubt.ts';
+export * from '../src/ferment/rise-noted.ts';
+export * from '../src/ferment/solved-once.ts';
 export * from '../src/household/rise-figures.ts';
 export * from '../src/ferment/rise-until.ts';
 export * from '../src/ferment/rise.ts';

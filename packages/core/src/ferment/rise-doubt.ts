@@ -174,21 +174,38 @@ export function riseForecast(
       return [id, { spread, by: at(riseUntil(of.dough, of.end, of.model)) - middle }] as const;
     }),
   );
-  const sum = (stays: boolean) =>
-    rows.reduce((s, [id, row]) => (row.stays === stays ? s + moved.get(id)!.by ** 2 : s), 0);
-  const passing = Math.sqrt(sum(false));
-  const sd = Math.hypot(passing, Math.sqrt(sum(true)));
+  const passing = Math.sqrt(
+    rows.reduce((sum, [id, row]) => (row.stays ? sum : sum + moved.get(id)!.by ** 2), 0),
+  );
   const slope = (id: 'yeast' | 'starter') => {
     const { by, spread } = moved.get(id)!;
     return spread > 0 ? by / spread : 0;
   };
+  const slopes = { yeast: slope('yeast'), starter: slope('starter') };
+  return bandOf(time.hours, { passing, slopes }, paces);
+}
+
+/**
+ * A time with its band, of what it is in doubt about.
+ *
+ * @param hours the time itself
+ * @example bandOf(5, {passing: .1, slopes: {yeast: -1, starter: 0}}, {yeast: {mean: 0, sd: .15}}).sd // .18
+ */
+export function bandOf(
+  hours: number,
+  { passing, slopes }: Pick<RiseBand, 'passing' | 'slopes'>,
+  paces: Paces,
+): RiseBand {
+  const ofPace = (id: 'yeast' | 'starter') =>
+    slopes[id] * (paces[id]?.sd ?? riseDoubts[id].sd.value);
+  const sd = Math.hypot(passing, ofPace('yeast'), ofPace('starter'));
   return {
-    middle: time.hours,
-    low: time.hours * Math.exp(-z80 * sd),
-    high: time.hours * Math.exp(z80 * sd),
+    middle: hours,
+    low: hours * Math.exp(-z80 * sd),
+    high: hours * Math.exp(z80 * sd),
     sd,
     passing,
-    slopes: { yeast: slope('yeast'), starter: slope('starter') },
+    slopes,
   };
 }
 

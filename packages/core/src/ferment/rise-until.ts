@@ -1,4 +1,5 @@
 import { riseFor, usualRise, type RiseModel, type RisePoint, type RisingDough } from './rise.ts';
+import { solvedOnce } from './solved-once.ts';
 
 /** What ends a rise: a volume, in times that without gas, or so much gas made. */
 export type RiseEnd = { readonly volume: number } | { readonly gas: number };
@@ -29,6 +30,12 @@ export function riseUntil(
   model: RiseModel = usualRise,
   most = longestRise,
 ): RiseTime {
+  return solvedOnce(model, `until ${JSON.stringify([dough, end, most])}`, () =>
+    solved(dough, end, model, most),
+  );
+}
+
+function solved(dough: RisingDough, end: RiseEnd, model: RiseModel, most: number): RiseTime {
   const done = doneOf(end);
   let found: { hours: number; celsius: number } | undefined;
   let furthest = { reaches: 'volume' in end ? (dough.fromVolume ?? 1) : 0, atHours: 0 };

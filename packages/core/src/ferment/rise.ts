@@ -65,6 +65,8 @@ export interface RisePoint {
 export interface RiseModel {
   readonly figures: RiseFigures;
   readonly coefficients: Coefficients;
+  /** Longest step of the integration, hours, where it may be rough. */
+  readonly step?: number;
 }
 
 export const usualRise: RiseModel = { figures: riseFigures, coefficients };
@@ -259,7 +261,7 @@ export function riseFor(
       left = dough.air[stretch]!.hours;
     }
     const last = stretch >= dough.air.length - 1;
-    const length = Math.min(longestStep, hours - now.hours, last ? Infinity : left);
+    const length = Math.min(model.step ?? longestStep, hours - now.hours, last ? Infinity : left);
     step(y, length, dough.air[stretch]?.celsius ?? dough.celsius, k);
     left -= length;
     const next = pointAt(now.hours + length, y, k);

@@ -32,9 +32,59 @@ function words(end: RiseEnd, dough: RisingDough, final: boolean): string {
   return final ? 'nearly doubled; a poke comes back slowly' : 'doubled';
 }
 
+/** A rise before its time is told. */
+export type ComingRise = Omit<Rise, 'forecast'>;
+
 /**
- * The rises of a formula's dough where it stands: the first, through a fridge or not, and the final one of the
- * shaped pieces, which begins as warm or cold as the first left it.
+ * The first rise of a formula's dough where it stands, through a fridge or not.
+ *
+ * @returns undefined for a dough without flour, or with nothing that raises it
+ * @example firstRise(lines, {celsius: 25, air: [{hours: 1, celsius: 22}], vessel: 'bowl'})?.id // 'first'
+ */
+export function firstRise(
+  lines: readonly ResolvedLine[],
+  standing: Standing,
+  work: YeastWork = massPerWork,
+  model: RiseModel = usualRise,
+): ComingRise | undefined {
+  const dough = risingDough(lines, standing, work, model);
+  if (!dough || dough.yeast + dough.starter === 0) return undefined;
+  const end = ripeEnd(dough, model);
+  return { id: 'first', label: 'First rise', until: words(end, dough, false), dough, end };
+}
+
+/**
+ * The final rise of the shaped pieces, which begins as warm or cold as the first left it.
+ *
+ * @param shaped what the pieces stand in
+ * @example finalRise(first, 'tin').dough.awake // true
+ */
+export function finalRise(
+  { dough: first, end: firstEnd }: Pick<ComingRise, 'dough' | 'end'>,
+  shaped: Standing['vessel'],
+  paces: Paces = {},
+  model: RiseModel = usualRise,
+): ComingRise {
+  const sour = isSour(first);
+  // Where it stood at first it stands at last, however cold it was in between.
+  const room = first.air[0]!.celsius;
+  const risenAt = riseUntil(withPaces(first, paces), firstEnd, model);
+  const dough: RisingDough = {
+    ...first,
+    celsius: risenAt.hours === undefined ? room : risenAt.celsius,
+    air: [{ hours: 1, celsius: room }],
+    vessel: shaped,
+    fromVolume: sour ? shapedVolume.sourdough : shapedVolume.yeast,
+    awake: true,
+  };
+  const end: RiseEnd = {
+    volume: sour ? proofed.sourdough : proofed.yeast - proofed.wholeLess * first.whole,
+  };
+  return { id: 'final', label: 'Final proof', until: words(end, dough, true), dough, end };
+}
+
+/**
+ * Both rises of a formula's dough, with their times.
  *
  * @param shaped what the pieces stand in for the last
  * @returns none for a dough without flour, or with nothing that raises it
@@ -48,37 +98,11 @@ export function risesOf(
   work: YeastWork = massPerWork,
   model: RiseModel = usualRise,
 ): Rise[] {
-  const first = risingDough(lines, standing, work, model);
-  if (!first || first.yeast + first.starter === 0) return [];
-  const sour = isSour(first);
-  const firstEnd = ripeEnd(first, model);
-  // Where it stood at first it stands at last, however cold it was in between.
-  const room = standing.air[0]!.celsius;
-  const risenAt = riseUntil(withPaces(first, paces), firstEnd, model);
-  const last: RisingDough = {
-    ...first,
-    celsius: risenAt.hours === undefined ? room : risenAt.celsius,
-    air: [{ hours: 1, celsius: room }],
-    vessel: shaped,
-    fromVolume: sour ? shapedVolume.sourdough : shapedVolume.yeast,
-    awake: true,
-  };
-  const ends: ReadonlyArray<readonly [Rise['id'], string, RisingDough, RiseEnd]> = [
-    ['first', 'First rise', first, firstEnd],
-    [
-      'final',
-      'Final proof',
-      last,
-      { volume: sour ? proofed.sourdough : proofed.yeast - proofed.wholeLess * first.whole },
-    ],
-  ];
-  return ends.map(([id, label, dough, end]) => ({
-    id,
-    label,
-    until: words(end, dough, id === 'final'),
-    dough,
-    end,
-    forecast: riseForecast(dough, end, paces, model),
+  const first = firstRise(lines, standing, work, model);
+  if (!first) return [];
+  return [first, finalRise(first, shaped, paces, model)].map((rise) => ({
+    ...rise,
+    forecast: riseForecast(rise.dough, rise.end, paces, model),
   }));
 }
 

@@ -1,12 +1,13 @@
 import type { BakeState, RiseNoted } from '../bake/state.ts';
 import { isForecast } from '../ferment/rise-doubt.ts';
+import { notedForecast } from '../ferment/rise-noted.ts';
 import { freshPace, learnPace } from '../ferment/learn-pace.ts';
 import { riseModelIn } from '../ferment/rise-model.ts';
 import { usualWarmth } from '../ferment/usual-warmth.ts';
 import { pacesFor } from '../ferment/believed-paces.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
 import type { LeavenKind } from '../ferment/leaven-for.ts';
-import { risesOf, type Rise } from '../ferment/rises.ts';
+import { finalRise, firstRise, risesOf, type Rise } from '../ferment/rises.ts';
 import type { VesselId } from '../ferment/vessel.ts';
 import type { Formula } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
@@ -15,6 +16,9 @@ import type { Belief, KnownMeasure, KnownPace } from '../household/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { MadeBake } from './made-bake.ts';
 import type { Measured } from './measure.ts';
+
+/** What shaped pieces stand in, where nobody said. */
+const shapedIn = 'tin' as const satisfies VesselId;
 
 /** Where a bake's dough stood, as it was noted, else as its kitchen was. */
 export const standingOf = (
@@ -42,7 +46,7 @@ export const bakeRises = (
   risesOf(
     lines,
     standingOf(state, household),
-    'tin',
+    shapedIn,
     pacesFor(belief, leavenKeys(lines, formula)),
     pantryIn(household).yeastWork,
     riseModelIn(household),
@@ -109,13 +113,22 @@ export function learnFromRises(
   const before = Object.fromEntries(
     leavens.map(({ leaven, key }) => [key, met(belief.paces?.[key], leaven)] as const),
   );
+  const model = riseModelIn(household);
+  const first = firstRise(
+    lines,
+    standingOf(state, household),
+    pantryIn(household).yeastWork,
+    model,
+  );
+  if (!first) return nothing;
   let now: Belief = { ...belief, paces: { ...belief.paces, ...before } };
   let learned = false;
   for (const id of ['first', 'final'] as const) {
     for (const note of telling(state.rises[id] ?? { notes: [] })) {
-      const rise = bakeRises(formula, lines, state, household, now).find((r) => r.id === id);
-      if (!rise || !isForecast(rise.forecast)) continue;
-      const { forecast } = rise;
+      const believed = pacesFor(now, keys);
+      const { dough, end } = id === 'first' ? first : finalRise(first, shapedIn, believed, model);
+      const forecast = notedForecast(dough, end, believed, model);
+      if (!isForecast(forecast)) continue;
       const paces = { ...now.paces };
       for (const { leaven, key } of leavens) {
         const pace = now.paces![key]!;

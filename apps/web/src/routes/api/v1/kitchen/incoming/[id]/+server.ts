@@ -18,6 +18,11 @@ export const PUT = route(async ({ params, url, request }) => {
     throw new Problem(400, 'Something in it is not right', [
       { where: 'query.at', what: 'is no count of bytes' },
     ]);
+  // The kit hands on no body that does not say what it is: nothing would be taken, without a word.
+  if (!request.headers.has('content-type') && Number(request.headers.get('content-length')) > 0)
+    throw new Problem(415, 'It does not say what it is', [
+      { where: 'header.content-type', what: 'is missing; application/octet-stream' },
+    ]);
   return json({ here: await takePiece(databaseFile(), idOf(params), at, request.body) });
 });
 
