@@ -5,6 +5,7 @@ import { nothingLearned, rest, thirstKey, type Belief } from '../household/belie
 import type { Household } from '../household/household.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';
+import { BreadsAside } from './breads-aside.ts';
 import { restBreads } from './rest-breads.ts';
 
 /**
@@ -81,9 +82,11 @@ export function* learnBook(
   const householdAt = householdsOf(household);
   // Only who has the whole book before him knows which bake was a bag's last.
   const resting = from === undefined ? lastOfBags(bakes, household) : noneRest;
+  const breads = new BreadsAside();
   let belief = from ?? nothingLearned;
   for (const [i, bake] of bakes.entries()) {
     const { id, bread, method, formula, events, circumstances } = bake;
+    belief = breads.back(belief, bread);
     const learned = learnFromBake(
       formula,
       events,
@@ -93,12 +96,13 @@ export function* learnBook(
       method,
     );
     if (learned) {
-      belief = restBreads(learned.belief);
+      const rested = restBreads(learned.belief);
+      belief = rested === learned.belief ? rested : breads.aside(rested);
       lessons.set(id, learned.lesson);
     }
     const gone = resting.get(i);
     if (gone) belief = rest(belief, gone);
     yield i + 1;
   }
-  return { belief, lessons };
+  return { belief: breads.all(belief), lessons };
 }

@@ -9,6 +9,7 @@ import {
   learnBook,
   learnFromBake,
   nothingLearned,
+  restBreads,
   type BakeEvent,
   type BookBake,
 } from '../core.ts';
@@ -164,4 +165,26 @@ describe('a bake that is given up', () => {
       }
     }
   });
+
+  it('with more breads than are learned together it is what they teach one after the other', () => {
+    const day = '2026-05-01';
+    const breads = 260;
+    // Each is baked twice and judged, so that there are some that rest, some that rest and come again.
+    const bakes = Array.from({ length: 2 * breads }, (_, i): BookBake => ({
+      ...bake(`k${i}`, felt((i % 7) - 3), {
+        id: `o${i}`,
+        at: '2026-05-01T12:00:00Z',
+        kind: 'outcome',
+        data: { stars: 1 + (i % 5), words: [], note: '' },
+      } as BakeEvent),
+      bread: `b${i % breads}`,
+    }));
+    let by = nothingLearned;
+    for (const { events, bread } of bakes)
+      by = restBreads(
+        learnFromBake(formula, events, { ...defaultHousehold, today: day }, by, bread)!.belief,
+      );
+    expect(Object.keys(by.rested ?? {})).to.have.length.above(100);
+    expect(fold(bakes).belief).to.deep.equal(by);
+  }).timeout(20_000);
 });
