@@ -14,6 +14,9 @@ export const photoCount = many(500, 3);
 const photoBytes = 350_000;
 const today = new Date('2026-11-20T12:00:00Z');
 
+/** Ten years of a bake on most days, ms between two. */
+const betweenBakes = 18 * 3_600_000;
+
 /** A database with copies of the demo household's formulas and bakes, lessons and all. */
 export async function fillLarge(file: string): Promise<void> {
   const db = await openDatabase(file);
@@ -46,8 +49,9 @@ export async function fillLarge(file: string): Promise<void> {
     }
     for (let n = data.bakes.length; n < bakeCount; n += 1) {
       const like = n % data.bakes.length;
-      const of = 8 + (n % (formulaCount - 8));
-      const at = new Date(today.getTime() - n * 600_000).toISOString();
+      // Of a thousand breads one is baked every week.
+      const of = n % 10 === 0 ? 8 : 8 + (n % (formulaCount - 8));
+      const at = new Date(today.getTime() - n * betweenBakes).toISOString();
       const { lesson, felt, outcome, kitchen_id } = lessons[like]!;
       await tx
         .insertInto('bake')

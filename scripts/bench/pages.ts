@@ -33,6 +33,7 @@ const paths = [
   `/book/compare?of=b${one},b${one + 1}`,
   '/book/drawn',
   '/book/helped',
+  '/book/helped?find=loaf',
   '/book/learned',
   '/book/learned?of=cups',
   '/book/practice',
@@ -48,8 +49,8 @@ const paths = [
   '/api/v1/shown/bake/under-way',
   '/api/v1/plans',
   '/api/v1/belief',
-  '/api/v1/bakes?limit=200',
-  '/api/v1/formulas?limit=200',
+  '/api/v1/bakes?limit=30',
+  '/api/v1/formulas?limit=100',
 ];
 
 async function table(kitchen: string, url: string, pid: number): Promise<void> {

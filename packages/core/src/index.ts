@@ -247,6 +247,7 @@ export type { Measured } from './learn/measure.ts';
 export {
   learnedFigures,
   learnedKinds,
+  type LearnedKindId,
   learnedName,
   learnedWindows,
   type LearnedFigure,
@@ -275,6 +276,7 @@ export { differences, type Difference } from './book/differences.ts';
 export { compareBakes, type ComparedRow } from './book/compare.ts';
 export {
   helped,
+  judgedBy,
   outcomeIds,
   outcomes,
   type Effect,
@@ -294,6 +296,7 @@ export { questionOf, questions, type Along, type Question } from './book/questio
 export { firstRiseOf, type FirstRise } from './book/first-rise.ts';
 export { yearOfBakes, type BakedDay } from './book/year.ts';
 export { expectedOf, type Expected } from './book/expected.ts';
+export { drawnPoint, type DrawnPoint } from './book/drawn.ts';
 export { timesOf, type TimeRow } from './book/times.ts';
 export { breadCost, type BreadCost } from './book/bread-cost.ts';
 export {

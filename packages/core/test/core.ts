@@ -309,6 +309,7 @@ export * from '../src/book/wrong.ts';
 export * from '../src/book/question.ts';
 export * from '../src/book/bread-cost.ts';
 export * from '../src/book/expected.ts';
+export * from '../src/book/drawn.ts';
 export * from '../src/book/year.ts';
 export * from '../src/book/times.ts';
 export * from '../src/book/first-rise.ts';

@@ -208,6 +208,19 @@ export interface Helped {
   readonly trial?: Trial;
 }
 
+const counting = (records: readonly BakeRecord[]): readonly BakeRecord[] =>
+  records.filter((r) => r.state.counts !== false);
+
+/**
+ * By what the bakes of a bread can be judged: what was noted in two of them at least.
+ *
+ * @example judgedBy([]) // []
+ */
+export const judgedBy = (records: readonly BakeRecord[]): OutcomeId[] =>
+  outcomeIds.filter(
+    (id) => counting(records).filter((r) => measureOf(id).of(r) !== undefined).length >= 2,
+  );
+
 /**
  * What was changed between the bakes of a bread, and whether it helped: every change that was made at all, weighed
  * against all the others at once, so that what came and went together is shared out and said to be tied. A change
@@ -225,9 +238,8 @@ export function helped(
   outcome: OutcomeId,
   household: Household,
 ): Helped | undefined {
-  const counting = records.filter((r) => r.state.counts !== false);
   const { of } = measureOf(outcome);
-  const used = counting.filter((r) => of(r) !== undefined);
+  const used = counting(records).filter((r) => of(r) !== undefined);
   if (used.length < 2) return undefined;
   const varied = [
     ...variedTraits(used, household),

@@ -62,18 +62,24 @@ function bagged(of: Ingredient, bag: Bag): Ingredient {
   };
 }
 
-/**
- * A household's pantry.
- *
- * @example pantryOf({own: [], bags: [blue], figures: {}}).stuff({ingredient: 'bread-flour', bag: 'blue'})
- */
-export function pantryOf({ own, bags, figures, prices = {} }: PantryContents): Pantry {
-  const nothingSaid = [own, bags, Object.keys(figures), Object.keys(prices)].every(
-    (said) => said.length === 0,
-  );
-  if (nothingSaid) {
-    return cataloguePantry;
-  }
+type Kinds = Pick<Required<PantryContents>, 'own' | 'figures' | 'prices'>;
+interface KnownKinds {
+  readonly of: Kinds;
+  readonly all: readonly Ingredient[];
+  readonly byId: ReadonlyMap<string, Ingredient>;
+}
+
+/** By the household's own ones: a book asks for the pantry of each kitchen that it was, and they differ in their bags. */
+const kinds = new WeakMap<Kinds['own'], KnownKinds>();
+
+/** Ingredients as the household has them, but for what its bags say. */
+function kindsIn(
+  own: Kinds['own'],
+  figures: Kinds['figures'],
+  prices: Kinds['prices'],
+): KnownKinds {
+  const known = kinds.get(own);
+  if (known?.of.figures === figures && known.of.prices === prices) return known;
   const adjusted = (of: Ingredient): Ingredient => {
     const value = figures[`thirst:${of.id}`];
     const price = prices[of.id];
@@ -87,7 +93,24 @@ export function pantryOf({ own, bags, figures, prices = {} }: PantryContents): P
     };
   };
   const all = [...catalogue, ...own].map(adjusted);
-  const byId = new Map(all.map((i) => [i.id, i]));
+  const made = { of: { own, figures, prices }, all, byId: new Map(all.map((i) => [i.id, i])) };
+  kinds.set(own, made);
+  return made;
+}
+
+/**
+ * A household's pantry.
+ *
+ * @example pantryOf({own: [], bags: [blue], figures: {}}).stuff({ingredient: 'bread-flour', bag: 'blue'})
+ */
+export function pantryOf({ own, bags, figures, prices = {} }: PantryContents): Pantry {
+  const nothingSaid = [own, bags, Object.keys(figures), Object.keys(prices)].every(
+    (said) => said.length === 0,
+  );
+  if (nothingSaid) {
+    return cataloguePantry;
+  }
+  const { all, byId } = kindsIn(own, figures, prices);
   const ingredient = (id: string): Ingredient => {
     const found = byId.get(id);
     if (!found) throw new RangeError(`no ingredient "${id}" in the pantry`);

@@ -12,6 +12,29 @@ const keptKey = (bread: string): string => `${departureKey}:${bread}`;
 export const bookKey = (key: string, bread: string | undefined): string =>
   key === departureKey && bread !== undefined ? keptKey(bread) : key;
 
+const isOfBread = (key: string): boolean => key.startsWith(keptKey(''));
+
+/** What of a belief is kept by key, besides the figures that are learned together. */
+type ByKey = Pick<Belief, 'bakes' | 'windows' | 'rested'>;
+
+/** The same of no bread: every page asks for it, and it goes through all breads that there are. */
+const ofNoBread = new WeakMap<Belief, ByKey>();
+
+function sharedOf(belief: Belief): ByKey {
+  const known = ofNoBread.get(belief);
+  if (known) return known;
+  const own = <V>(by: Readonly<Record<string, V>>) =>
+    Object.fromEntries(Object.entries(by).filter(([key]) => !isOfBread(key)));
+  const { bakes, windows, rested } = belief;
+  const shared = {
+    bakes: own(bakes),
+    ...(windows ? { windows: own(windows) } : {}),
+    ...(rested ? { rested: own(rested) } : {}),
+  };
+  ofNoBread.set(belief, shared);
+  return shared;
+}
+
 /**
  * What is believed without what is known of other breads alone: so much smaller is what a page has to carry.
  *
@@ -20,15 +43,21 @@ export const bookKey = (key: string, bread: string | undefined): string =>
  */
 export function amongBreads(belief: Belief, breads: readonly string[]): Belief {
   const kept = new Set(breads.map(keptKey));
-  const isOthers = (key: string) => key.startsWith(keptKey('')) && !kept.has(key);
-  const own = <V>(by: Readonly<Record<string, V>>) =>
-    Object.fromEntries(Object.entries(by).filter(([key]) => !isOthers(key)));
+  const isOthers = (key: string) => isOfBread(key) && !kept.has(key);
+  const shared = sharedOf(belief);
+  const and = <V>(
+    of: Readonly<Record<string, V>>,
+    all: Readonly<Record<string, V>>,
+  ): Record<string, V> => ({
+    ...of,
+    ...Object.fromEntries([...kept].flatMap((k) => (k in all ? [[k, all[k]!] as const] : []))),
+  });
   const { bakes, windows, rested } = belief;
   return {
     ...without(belief, new Set(belief.keys.filter(isOthers))),
-    bakes: own(bakes),
-    ...(windows ? { windows: own(windows) } : {}),
-    ...(rested ? { rested: own(rested) } : {}),
+    bakes: and(shared.bakes, bakes),
+    ...(windows ? { windows: and(shared.windows!, windows) } : {}),
+    ...(rested ? { rested: and(shared.rested!, rested) } : {}),
   };
 }
 

@@ -16,7 +16,7 @@
   import X from '@lucide/svelte/icons/x';
   import { DateTime } from 'luxon';
   import { nanoid } from 'nanoid';
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { saidRow, type Settled } from '../sync/said.ts';
   import { numberIn } from '../pantry/faults.ts';
   import { fieldOf, momentOfField, timeText, untilText } from '../plan/when.ts';
@@ -84,7 +84,13 @@
     ),
   );
   let builds = $state(untrack(() => String(Math.max(1, standing?.feedings ?? 1))));
+  /** Worked out where it is looked at: it takes longer than all the rest of the page. */
+  let here = $state(false);
+  onMount(() => {
+    here = true;
+  });
   const planned = $derived.by(() => {
+    if (!here) return undefined;
     const [want, keep] = [numberIn(wanted), numberIn(kept)];
     const moment = momentOfField(ripeAt, zone);
     if (want === undefined || !(want > 0) || want > 20_000) return 'How much? Grams, above 0.';
@@ -238,8 +244,10 @@
         </select>
       </label>
     </div>
-    <div aria-live="polite">
-      {#if typeof planned === 'string'}
+    <div aria-live="polite" class="min-h-9">
+      {#if planned === undefined}
+        <p class="quiet">One moment …</p>
+      {:else if typeof planned === 'string'}
         <p class="text-act" role="alert">{planned}</p>
       {:else}
         <ol class="grid gap-1">

@@ -1,4 +1,5 @@
 import {
+  amongBreads,
   deviceFor,
   type Belief,
   type DeviceId,
@@ -50,7 +51,11 @@ export async function readPlanData(db: Database): Promise<PlanData> {
     versions: Object.fromEntries(found.flat().map((f) => [f.id, f.version])),
     devices: Object.fromEntries(found.flat().map((f) => [f.id, f.device])),
     household,
-    belief,
+    // Of other breads no plan asks.
+    belief: amongBreads(
+      belief,
+      plans.map((p) => p.formulaId),
+    ),
     zone: household.zone ?? localZone(),
     timers,
   };

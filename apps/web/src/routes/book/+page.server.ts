@@ -7,21 +7,23 @@ import { listHeads } from '$lib/server/store/formulas.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
-const perPage = 20;
+/** Beside a year, which is a page in itself, there are fewer. */
+const perPage = (withYear: boolean): number => (withYear ? 10 : 20);
 
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const asked = bookAsked(url.searchParams);
-  const paged = (total: number) => pageIn(url.searchParams, total, perPage);
+  // The year is laid out where somebody asked for it.
+  const asksYear = url.searchParams.has('year');
+  const limit = perPage(asksYear);
+  const paged = (total: number) => pageIn(url.searchParams, total, limit);
   const [{ rows, total }, formulas, household, learned, years] = await Promise.all([
-    listBook(db, asked, (total) => ({ limit: perPage, offset: paged(total).offset })),
+    listBook(db, asked, (total) => ({ limit, offset: paged(total).offset })),
     listHeads(db, { limit: 200 }),
     readHousehold(db),
     readBelief(db),
     yearsOf(db),
   ]);
-  // The year is laid out where somebody asked for it.
-  const asksYear = url.searchParams.has('year');
   const wanted = Math.trunc(Number(url.searchParams.get('year')));
   const year = years && (wanted >= years.first && wanted <= years.last ? wanted : years.last);
   return {

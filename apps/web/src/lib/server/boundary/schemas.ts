@@ -360,14 +360,23 @@ export const bagQuery = Joi.object<{ since: 'today' | 'always' }>({
   since: Joi.string().valid('today', 'always').default('today'),
 }).required();
 
-export const pageQuery = Joi.object<{
-  limit: number;
-  offset: number;
-  formula: string;
-  search: string;
-}>({
-  limit: Joi.number().integer().min(1).max(200).default(50),
+/** So many at most in one answer, so that none is over 150 kB: the rest is had by `offset`. */
+const stretch = (most: number, usual: number) => ({
+  limit: Joi.number().integer().min(1).max(most).default(usual),
   offset: Joi.number().integer().min(0).max(1e9).default(0),
-  formula: id.allow('').default(''),
+});
+
+export const formulasQuery = Joi.object<{ limit: number; offset: number; search: string }>({
+  ...stretch(100, 50),
   search: text(200).default(''),
+}).required();
+
+/** A bake comes with all that was tapped in it. */
+export const bakesQuery = Joi.object<{ limit: number; offset: number; formula: string }>({
+  ...stretch(30, 20),
+  formula: id.allow('').default(''),
+}).required();
+
+export const beliefQuery = Joi.object<{ breads: string[] }>({
+  breads: Joi.array().items(id).max(200).required(),
 }).required();

@@ -1,9 +1,18 @@
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
+import type { MeasureId } from '@tender-crumb/core';
 import { once } from '../once.ts';
 
 /** Work that is too long for a request. */
-export type JobName = 'learn' | 'nightly' | 'plan' | 'look' | 'take' | 'copy';
+export type JobName = 'learn' | 'nightly' | 'plan' | 'look' | 'take' | 'copy' | 'expected';
+
+/** Of which bakes it is asked what was to be expected. */
+export interface ExpectedAsked {
+  readonly file: string;
+  readonly bread: string;
+  readonly of: MeasureId;
+  readonly newest: number;
+}
 
 /** How far a job is. */
 export interface JobReport {

@@ -1,5 +1,6 @@
 import { setImmediate } from 'node:timers/promises';
 import { parentPort, workerData } from 'node:worker_threads';
+import { bakeRecord, expectedOf, forBread } from '@tender-crumb/core';
 import { backUpNightly, copyWhole } from '../database/backup.ts';
 import { connect } from '../database/open.ts';
 import { learnWholeBook } from '../store/learn-book.ts';
@@ -7,9 +8,11 @@ import { ArchiveRefused, Stopped } from '../archive/refused.ts';
 import { rehearse } from '../archive/rehearse.ts';
 import { unpack } from '../archive/unpack.ts';
 import { lookAt, takeArchive, type Stays, type Step } from '../archive/take.ts';
+import { bookEntries } from '../store/book-entries.ts';
+import { readBelief, readHousehold } from '../store/household.ts';
 import { photoFolder } from '../store/photos.ts';
 import { planned, type Question } from '../../plan/planned.ts';
-import type { ArchiveStep, JobName, JobReport } from './job.ts';
+import type { ArchiveStep, ExpectedAsked, JobName, JobReport } from './job.ts';
 
 let stopped = false;
 parentPort!.on('message', (word) => {
@@ -72,6 +75,27 @@ const jobs = {
   },
   async plan(question: Question) {
     parentPort!.postMessage(planned(question));
+  },
+  async expected({ file, bread, of, newest }: ExpectedAsked) {
+    const db = connect(file);
+    try {
+      const [entries, household, { belief }] = await Promise.all([
+        bookEntries(db, { bread, newest }),
+        readHousehold(db),
+        readBelief(db),
+      ]);
+      const known = forBread(belief, bread);
+      parentPort!.postMessage(
+        Object.fromEntries(
+          entries.flatMap((entry) => {
+            const expected = expectedOf(of, bakeRecord(entry, household), household, known);
+            return expected ? [[entry.id, expected] as const] : [];
+          }),
+        ),
+      );
+    } finally {
+      await db.destroy();
+    }
   },
   async look({ file, zip, folder }: { file: string; zip: string; folder: string }) {
     await withArchive(file, async (db) => {

@@ -3,6 +3,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
+import compression from 'compression';
 import { turnAway } from '../gate/doors.ts';
 import { securityHeaders, withCharset } from '../gate/headers.ts';
 import { givenNames, listening, ownNames, passedOn, wasPassedOn } from '../gate/names.ts';
@@ -25,6 +26,9 @@ process.env['PROTOCOL_HEADER'] = 'x-forwarded-proto';
 // Beyond what a route takes, so that it can say so; beyond this the connection is broken off.
 process.env['BODY_SIZE_LIMIT'] ??= '16M';
 process.env['TENDER_CRUMB_WORKER'] ??= fileURLToPath(new URL('./worker.js', import.meta.url));
+
+/** Text goes out smaller: a kitchen's network is slower than its processor. Little is gained by trying harder. */
+const small = compression({ level: 3 }) as unknown as Serve;
 
 type Serve = (request: IncomingMessage, response: ServerResponse, next: () => void) => void;
 const built = './handler.js';
@@ -71,7 +75,7 @@ const serve = (request: IncomingMessage, response: ServerResponse): void => {
   headers['x-forwarded-proto'] = scheme;
   // A browser always says where a post comes from; what says nothing is a tool.
   if (!headers.origin && !headers['sec-fetch-site']) headers.origin = `${scheme}://${headers.host}`;
-  handler(request, response, () => response.writeHead(404).end());
+  small(request, response, () => handler(request, response, () => response.writeHead(404).end()));
 };
 
 const server = secure

@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { Database } from '../database/open.ts';
+import { found } from './formulas.ts';
 import { countBakes } from './bakes.ts';
 import { selectBakes, stored, type StoredBake } from './bake-rows.ts';
 
@@ -174,17 +175,69 @@ export async function bakesBefore(
   return new Map(rows.flatMap(({ id, before }) => (before === null ? [] : [[id, before]])));
 }
 
-/** Breads that were baked, the most often baked first. */
+/** A bread that was baked, and how often. */
+export interface BakedBread {
+  readonly id: string;
+  readonly name: string;
+  readonly style: string;
+  readonly bakes: number;
+}
+
+/** Some breads that were baked, and how many there are. */
+export interface BakedBreads {
+  readonly rows: readonly BakedBread[];
+  readonly total: number;
+}
+
+/** So many breads are shown at once: nobody picks from more by looking. */
+export const breadsAtOnce = 40;
+
+/**
+ * Breads that were baked, the most often baked first, as many as are picked from.
+ *
+ * @param find as a formula is looked for on the shelf
+ * @param also ids of breads that are among them whatever was looked for
+ */
 export async function breadsOfBook(
   db: Database,
-): Promise<Array<{ id: string; name: string; style: string; bakes: number }>> {
-  return db
-    .selectFrom('bake as b')
-    .innerJoin('formula as f', 'f.id', 'b.formula_id')
-    .select((e) => ['f.id', 'f.name', 'f.style', e.fn.countAll<number>().as('bakes')])
-    .where('b.finished_at', 'is not', null)
-    .groupBy('f.id')
-    .orderBy('bakes', 'desc')
-    .orderBy('f.name')
-    .execute();
+  {
+    find = '',
+    also = [],
+    offset = 0,
+  }: { find?: string; also?: readonly string[]; offset?: number } = {},
+): Promise<BakedBreads> {
+  const counted = db
+    .selectFrom('bake')
+    .select((e) => ['formula_id', e.fn.countAll<number>().as('bakes')])
+    .where('finished_at', 'is not', null)
+    .where('formula_id', 'is not', null)
+    .groupBy('formula_id');
+  const baked = db
+    .selectFrom(counted.as('b'))
+    .innerJoin('formula', 'formula.id', 'b.formula_id')
+    .select(['formula.id', 'formula.name', 'formula.style', 'b.bakes'])
+    .orderBy('b.bakes', 'desc')
+    .orderBy('formula.name');
+  const named = baked.$if(find.trim() !== '', (q) => q.where(found(find)));
+  const [rows, besides, { total }] = await Promise.all([
+    named.limit(breadsAtOnce).offset(offset).execute(),
+    also.length === 0 ? [] : baked.where('formula.id', 'in', [...also]).execute(),
+    db
+      .selectFrom(named.clearOrderBy().as('n'))
+      .select((e) => e.fn.countAll<number>().as('total'))
+      .executeTakeFirstOrThrow(),
+  ]);
+  const there = new Set(rows.map((r) => r.id));
+  return { rows: [...rows, ...besides.filter((b) => !there.has(b.id))], total };
+}
+
+/** How many bakes the book holds. */
+export async function bakesInBook(db: Database): Promise<number> {
+  const { bakes } = await db
+    .selectFrom('bake')
+    .select((e) => e.fn.countAll<number>().as('bakes'))
+    .where('finished_at', 'is not', null)
+    .where('formula_id', 'is not', null)
+    .executeTakeFirstOrThrow();
+  return bakes;
 }

@@ -33,8 +33,8 @@ export interface Page<T> {
   readonly total: number;
 }
 
-/** Every word of a search stands in the name, or in what else a formula is found by. */
-const found = (search: string) =>
+/** Every word of a search stands in the name of a `formula`, or in what else it is found by. */
+export const found = (search: string) =>
   sql<boolean>`${sql.join(
     search
       .trim()

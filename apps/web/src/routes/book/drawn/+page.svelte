@@ -1,79 +1,56 @@
 <script lang="ts">
   import {
-    bakeRecord,
     measureIds,
     measureOf,
     questionOf,
     questions,
-    traitIds,
-    traitOf,
-    type Along,
     type Expected,
     type MeasureId,
   } from '@tender-crumb/core';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import BreadPicker from '$lib/book/BreadPicker.svelte';
+  import FindBread from '$lib/book/FindBread.svelte';
   import DrawnChart from '$lib/book/DrawnChart.svelte';
-  import { expectedBeside } from '$lib/book/expected-beside.ts';
+  import { question as asked } from '$lib/question.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
-  const records = $derived(data.entries.map((e) => bakeRecord(e, data.household)));
-  const isMeasure = (id: string): id is MeasureId => (measureIds as readonly string[]).includes(id);
+  const { of, along, bread } = $derived(data);
   const query = $derived(page.url.searchParams);
-  const of = $derived.by((): MeasureId => {
-    const asked = query.get('of') ?? '';
-    return isMeasure(asked) ? asked : questions[0]!.of;
-  });
-  const along = $derived.by((): Along => {
-    const asked = query.get('along') ?? '';
-    return isMeasure(asked) ? asked : 'day';
-  });
   const question = $derived(questionOf(of, along));
   const to = (with_: Record<string, string>) => {
     const next = new URLSearchParams(query);
-    for (const [k, v] of Object.entries(with_)) next.set(k, v);
+    for (const [k, v] of Object.entries(with_)) {
+      if (v) next.set(k, v);
+      else next.delete(k);
+    }
     return `/book/drawn?${next}`;
   };
   const ask = (with_: Record<string, string>) =>
     goto(to(with_), { keepFocus: true, noScroll: true });
 
   /** Points are shown at once, their forecasts as soon as they are worked out. */
-  let known = $state.raw<{ of: MeasureId; by: ReadonlyMap<string, Expected> } | undefined>();
+  let known = $state.raw<{ of: MeasureId; by: Readonly<Record<string, Expected>> } | undefined>();
   $effect(() => {
-    const asked = of;
+    if (bread === undefined) return;
+    const measure = of;
     let wanted = true;
-    void expectedBeside(asked, data.entries, data.household, data.belief).then((by) => {
-      if (wanted) known = { of: asked, by };
-    });
+    const all = query.has('all') ? '&all' : '';
+    void asked<{ by: Readonly<Record<string, Expected>> }>(
+      `/api/v1/shown/expected/${bread}?of=${measure}${all}`,
+    ).then(
+      ({ by }) => {
+        if (wanted) known = { of: measure, by };
+      },
+      // Without the server the points stand alone.
+      () => undefined,
+    );
     return () => (wanted = false);
   });
   const points = $derived(
-    records.flatMap((r) => {
-      const y = measureOf(of).of(r);
-      const x = along === 'day' ? Date.parse(r.startedAt) : measureOf(along).of(r);
-      if (x === undefined || y === undefined) return [];
-      const group = [...traitOf('bag').of(r).values()].map((b) =>
-        traitOf('bag').named(b, data.household),
-      );
-      const other = traitIds
-        .filter((t) => t === 'leaven' || t === 'device')
-        .flatMap((t) =>
-          [...traitOf(t).of(r).values()].map((v) => traitOf(t).named(v, data.household)),
-        );
-      return [
-        {
-          id: r.id,
-          day: r.circumstances.day,
-          x,
-          y,
-          group: { bag: group[0] ?? '', leaven: other[0] ?? '', device: other.at(-1) ?? '' },
-          ...(known?.of === of ? known.by.get(r.id) : {}),
-        },
-      ];
-    }),
+    data.points.map((p) => ({ ...p, ...(known?.of === of ? known.by[p.id] : {}) })),
   );
   let by = $state<'' | 'bag' | 'leaven' | 'device'>('');
 </script>
@@ -84,8 +61,15 @@
   <h1>{question.asks}</h1>
   {#if data.bread}<BreadPicker
       breads={data.breads}
+      find={data.find}
       bread={data.bread}
-      to={(formula) => to({ formula })}
+      to={(formula) => to({ formula, find: '' })}
+      keep={{ of, along }}
+    />{:else if data.find}<FindBread
+      find={data.find}
+      shown={0}
+      total={0}
+      keep={{ of, along }}
     />{/if}
 </div>
 
@@ -134,5 +118,12 @@
 {:else}
   <section class="bowl p-4" aria-label={question.asks}>
     <DrawnChart {points} {of} {along} {by} />
+    {#if data.older !== undefined}
+      <p class="quiet mt-2">
+        The last {data.older} bakes.
+        {#if !query.has('all')}<a class="link touch" href={to({ all: 'yes' })}>Older ones too</a
+          >{/if}
+      </p>
+    {/if}
   </section>
 {/if}

@@ -1,4 +1,12 @@
-import { forBread } from '@tender-crumb/core';
+import {
+  bakeRecord,
+  forBread,
+  helped,
+  kitchenOf,
+  judgedBy,
+  windowIn,
+  type BakeRecord,
+} from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookAsked } from '$lib/server/boundary/book-query.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
@@ -8,16 +16,48 @@ import type { PageServerLoad } from './$types';
 
 /** Older ones were baked in another house, with another hand. */
 const newest = 80;
+/** So many changes are told, the surest first. */
+const told = 8;
+
+/** A judged loaf where its dough was felt. */
+const lookOf = ({ id, circumstances, lesson, state }: BakeRecord) =>
+  lesson?.felt === undefined || state.outcome?.stars === undefined || state.counts === false
+    ? []
+    : [{ id, day: circumstances.day, felt: lesson.felt, stars: state.outcome.stars }];
 
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
-  const breads = await breadsOfBook(db);
   const asked = bookAsked(url.searchParams).formula;
-  const bread = breads.find((b) => b.id === asked)?.id ?? breads[0]?.id;
+  const find = (url.searchParams.get('find') ?? '').slice(0, 200);
+  const breads = await breadsOfBook(db, { find, also: asked ? [asked] : [] });
+  const bread = (breads.rows.find((b) => b.id === asked) ?? breads.rows[0])?.id;
   const [entries, household, { belief }] = await Promise.all([
     bread === undefined ? [] : bookEntries(db, { bread, newest }),
     readHousehold(db),
     readBelief(db),
   ]);
-  return { breads, bread, entries, household, belief: forBread(belief, bread) };
+  const records = entries.map((e) => bakeRecord(e, household));
+  const last = records.at(-1);
+  const there = judgedBy(records);
+  const by = there.find((id) => id === url.searchParams.get('by')) ?? there[0];
+  const result = by && helped(records, by, household);
+  return {
+    breads,
+    find,
+    bread,
+    bakes: records.length,
+    there,
+    ...(result ? { result: { ...result, effects: result.effects.slice(0, told) } } : {}),
+    looks: records.flatMap(lookOf),
+    ...(last
+      ? {
+          style: last.formula.style,
+          wanted: windowIn(
+            last.formula.style,
+            last.lesson?.dryness ?? 0,
+            kitchenOf(household, forBread(belief, bread)),
+          ),
+        }
+      : {}),
+  };
 };

@@ -1,16 +1,8 @@
 <script lang="ts">
-  import {
-    bakeRecord,
-    helped,
-    kitchenOf,
-    outcomeIds,
-    outcomes,
-    styles,
-    windowIn,
-    type Effect,
-    type OutcomeId,
-  } from '@tender-crumb/core';
+  import { outcomes, styles, type Effect } from '@tender-crumb/core';
+  import { goto } from '$app/navigation';
   import BreadPicker from '$lib/book/BreadPicker.svelte';
+  import FindBread from '$lib/book/FindBread.svelte';
   import WindowDots from '$lib/book/WindowDots.svelte';
   import Either from '$lib/ui/Either.svelte';
   import { asPoints, say } from '$lib/ui/writing.ts';
@@ -18,39 +10,13 @@
 
   let { data }: PageProps = $props();
 
-  const records = $derived(data.entries.map((e) => bakeRecord(e, data.household)));
-  const found = $derived(
-    Object.fromEntries(outcomeIds.map((id) => [id, helped(records, id, data.household)])),
-  );
-  const there = $derived(outcomeIds.filter((id) => found[id]));
-  let picked = $state<OutcomeId>('stars');
-  const outcome = $derived(there.includes(picked) ? picked : there[0]);
-  const result = $derived(outcome && found[outcome]);
-  const last = $derived(records.at(-1));
-  const wanted = $derived(
-    last &&
-      windowIn(
-        last.formula.style,
-        last.lesson?.dryness ?? 0,
-        kitchenOf(data.household, data.belief),
-      ),
-  );
-  const looks = $derived(
-    records.flatMap((r) =>
-      r.lesson?.felt === undefined ||
-      r.state.outcome?.stars === undefined ||
-      r.state.counts === false
-        ? []
-        : [
-            {
-              id: r.id,
-              day: r.circumstances.day,
-              felt: r.lesson.felt,
-              stars: r.state.outcome.stars,
-            },
-          ],
-    ),
-  );
+  const { there, result, looks, style, wanted } = $derived(data);
+  const outcome = $derived(result?.outcome);
+  const judge = (by: string) =>
+    goto(`/book/helped?${new URLSearchParams({ formula: data.bread ?? '', by })}`, {
+      keepFocus: true,
+      noScroll: true,
+    });
 
   /** How far a verdict goes, as somebody would say it who knows how few bakes it rests on. */
   const sentence = ({ conclusion, with: times, without, together }: Effect): string => {
@@ -81,12 +47,16 @@
   <h1>What did I change, and did it help?</h1>
   {#if data.bread}<BreadPicker
       breads={data.breads}
+      find={data.find}
       bread={data.bread}
       to={(id) => `/book/helped?formula=${id}`}
     />{/if}
 </div>
 
-{#if !data.bread}
+{#if !data.bread && data.find}
+  <FindBread find={data.find} shown={0} total={0} />
+  <p class="bowl mt-3 p-6">No bread that was baked here is called that.</p>
+{:else if !data.bread}
   <p class="bowl p-6">
     Once a bread was baked a few times, it stands here what became of each change.
   </p>
@@ -100,20 +70,20 @@
             label="By what it is judged"
             value={outcome}
             choices={there.map((id) => [id, outcomes[id].says] as const)}
-            onpick={(id) => (picked = id as OutcomeId)}
+            onpick={(id) => void judge(id)}
           />
         {/if}
       </div>
       {#if !result || !outcome}
         <p>
-          Two judged bakes at least are needed; there {records.length === 1 ? 'is' : 'are'}
-          {records.length} in the book.
+          Two judged bakes at least are needed; there {data.bakes === 1 ? 'is' : 'are'}
+          {data.bakes} in the book.
         </p>
       {:else if result.effects.length === 0}
         <p>Nothing was changed between these {result.bakes} bakes that could be told apart.</p>
       {:else}
         <ul class="grid gap-3">
-          {#each result.effects.slice(0, 8) as effect (effect.key)}
+          {#each result.effects as effect (effect.key)}
             <li class="grid gap-0.5 border-t border-line pt-2">
               <p>
                 <b>{say(`${effect.says} ${effect.to}`)}</b>
@@ -144,19 +114,18 @@
           </p>
         </section>
       {/if}
-      {#if last && wanted}
+      {#if style && wanted}
         <section class="bowl grid gap-2 p-4" aria-labelledby="window">
           <h2 id="window" class="text-lg">Where is this bread right in this house?</h2>
           <WindowDots {looks} window={wanted.window} usual={wanted.style} />
           <p>
             {#if wanted.looks === 0}
-              No judged loaf yet: the window is that of {styles[last.formula.style].inSentence},
+              No judged loaf yet: the window is that of {styles[style].inSentence},
               {asPoints(wanted.style[0])} to {asPoints(wanted.style[1])}.
             {:else}
               <b>{asPoints(wanted.window[0])} to {asPoints(wanted.window[1])}</b>, by
               {wanted.looks}
-              {wanted.looks === 1 ? 'loaf' : 'loaves'}; that of {styles[last.formula.style]
-                .inSentence} is
+              {wanted.looks === 1 ? 'loaf' : 'loaves'}; that of {styles[style].inSentence} is
               {asPoints(wanted.style[0])} to {asPoints(wanted.style[1])}.
             {/if}
           </p>

@@ -1,5 +1,7 @@
+import { amongBreads, learnedFigures, learnedWindows, type StyleId } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
-import { breadsOfBook } from '$lib/server/store/book-list.ts';
+import { pageIn } from '$lib/server/paging.ts';
+import { breadsAtOnce, breadsOfBook } from '$lib/server/store/book-list.ts';
 import { readBelief, readHousehold } from '$lib/server/store/household.ts';
 import { evidenceFor } from '$lib/server/store/evidence.ts';
 import type { PageServerLoad } from './$types';
@@ -7,11 +9,44 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const open = (url.searchParams.get('of') ?? '').slice(0, 200);
+  const find = (url.searchParams.get('find') ?? '').slice(0, 200);
+  const openBread = /^departure:(.+)$/.exec(open)?.[1];
+  const also = openBread === undefined ? [] : [openBread];
+  const { total } = await breadsOfBook(db, { find });
+  const { page, pages, offset } = pageIn(url.searchParams, total, breadsAtOnce);
   const [household, { belief }, breads, evidence] = await Promise.all([
     readHousehold(db),
     readBelief(db),
-    breadsOfBook(db),
+    breadsOfBook(db, { find, also, offset }),
     open === '' ? [] : evidenceFor(db, open),
   ]);
-  return { household, belief, breads, open, evidence };
+  const shown = amongBreads(
+    belief,
+    breads.rows.map((b) => b.id),
+  );
+  const names = new Map(breads.rows.map((b) => [b.id, b.name]));
+  const styles = new Map(breads.rows.map((b) => [b.id, b.style as StyleId]));
+  return {
+    household,
+    // What is written of a figure is the page’s.
+    figures: learnedFigures(household, shown, names).map(
+      ({ key, kind, says, now, band, table, bakes }) => ({
+        key,
+        kind,
+        says,
+        now,
+        band,
+        table,
+        bakes,
+      }),
+    ),
+    windows: learnedWindows(household, shown, styles),
+    breads: breads.rows.map(({ id, name }) => ({ id, name })),
+    total,
+    find,
+    page,
+    pages,
+    open,
+    evidence,
+  };
 };

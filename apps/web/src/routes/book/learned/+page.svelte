@@ -1,27 +1,18 @@
 <script lang="ts">
-  import {
-    learnedFigures,
-    learnedKinds,
-    learnedName,
-    learnedWindows,
-    type StyleId,
-  } from '@tender-crumb/core';
+  import { learnedKinds, learnedName, type LearnedKindId } from '@tender-crumb/core';
   import { SvelteMap } from 'svelte/reactivity';
+  import FindBread from '$lib/book/FindBread.svelte';
   import { asPoints } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
   const names = $derived(new SvelteMap(data.breads.map((b) => [b.id, b.name])));
-  const rows = $derived(learnedFigures(data.household, data.belief, names));
-  const kinds = $derived([...new Set(rows.map((r) => r.kind))]);
-  const windows = $derived(
-    learnedWindows(
-      data.household,
-      data.belief,
-      new SvelteMap(data.breads.map((b) => [b.id, b.style as StyleId])),
-    ),
-  );
+  const rows = $derived(data.figures);
+  const kinds = $derived([...new Set<LearnedKindId>(rows.map((r) => r.kind as LearnedKindId))]);
+  const windows = $derived(data.windows);
+  const pageLink = (page: number) =>
+    `/book/learned?${new URLSearchParams({ ...(data.find ? { find: data.find } : {}), page: String(page) })}`;
   const open = $derived(
     data.open === '' ? undefined : learnedName(data.open, data.household, names),
   );
@@ -36,6 +27,20 @@
   >.
 </p>
 
+{#if data.pages > 1 || data.find}
+  <div class="mb-3 flex flex-wrap items-center gap-3">
+    <FindBread find={data.find} shown={data.breads.length} total={data.total} />
+    <nav class="flex flex-wrap items-center gap-3" aria-label="Breads">
+      {#if data.page > 1}<a class="knob" href={pageLink(data.page - 1)}>More often baked</a>{/if}
+      <span class="quiet"
+        >{data.total === 0
+          ? 'No bread that was baked here is called that.'
+          : `Breads: ${data.page} of ${data.pages}, ${data.total} in all`}</span
+      >
+      {#if data.page < data.pages}<a class="knob" href={pageLink(data.page + 1)}>Less often</a>{/if}
+    </nav>
+  </div>
+{/if}
 {#if rows.length === 0 && windows.length === 0}
   <p class="bowl p-6">
     Nothing yet. Each bake whose dough is felt, whose rise is noted or whose loaf is weighed teaches
@@ -89,13 +94,15 @@
                   ></td
                 >
                 <td class="py-1 text-right font-semibold whitespace-nowrap"
-                  >{row.text(row.now.value)}</td
+                  >{learnedKinds[kind].text(row.now.value)}</td
                 >
                 <td class="quiet hidden px-3 py-1 text-right whitespace-nowrap sm:table-cell"
-                  >{row.band ? row.band.map((end) => row.text(end)).join(' and ') : ''}</td
+                  >{row.band
+                    ? row.band.map((end) => learnedKinds[kind].text(end)).join(' and ')
+                    : ''}</td
                 >
                 <td class="hidden py-1 text-right whitespace-nowrap sm:table-cell"
-                  >{row.text(row.table.value)}</td
+                  >{learnedKinds[kind].text(row.table.value)}</td
                 >
                 <td class="py-1 pl-3 text-right">{row.bakes}</td>
               </tr>

@@ -1,10 +1,17 @@
 <script lang="ts">
-  import { settingsOf, type FigureRow } from '@tender-crumb/core';
+  import { catalogue, figureGroups, settingsOf, type FigureRow } from '@tender-crumb/core';
   import { numberIn } from '$lib/pantry/faults.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';
+  import { SvelteSet } from 'svelte/reactivity';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
+
+  const groups = $derived(
+    figureGroups([...catalogue, ...data.household.own], data.household.figures),
+  );
+  /** A group’s rows are laid out once somebody looks into it. */
+  const opened = new SvelteSet<string>();
 
   let said = $state('');
   let faults = $state<Record<string, string>>({});
@@ -43,48 +50,54 @@
 <p class="quiet min-h-6" role="status">{said}</p>
 
 <div class="grid gap-4">
-  {#each data.groups as group (group.title)}
-    <details class="bowl p-4" open={group === data.groups[0]}>
+  {#each groups as group, i (group.title)}
+    <details
+      class="bowl p-4"
+      open={i === 0}
+      ontoggle={(e) => e.currentTarget.open && opened.add(group.title)}
+    >
       <summary class="text-lg font-semibold">{group.title}</summary>
-      <div class="overflow-x-auto">
-        <table class="mt-2 w-full text-sm">
-          <thead class="quiet text-left">
-            <tr>
-              <th class="py-1 font-medium">Figure</th>
-              <th class="text-right font-medium">ours</th>
-              <th class="pl-3 text-right font-medium">give or take</th>
-              <th class="pl-3 font-medium">yours</th>
-              <th class="pl-3 font-medium">unit</th>
-              <th class="hidden pl-3 font-medium md:table-cell">comes from</th>
-            </tr>
-          </thead>
-          <tbody>
-            {#each group.rows as row (row.key)}
-              <tr class="border-t border-line">
-                <td class="py-1">{row.label}</td>
-                <td class="text-right">{plain(row.value)}</td>
-                <td class="pl-3 text-right">{row.sd === 0 ? '' : plain(row.sd)}</td>
-                <td class="pl-3">
-                  <input
-                    class="field w-24 text-right"
-                    inputmode="decimal"
-                    aria-label="Yours: {row.label}"
-                    value={row.own ?? ''}
-                    disabled={busy}
-                    aria-invalid={faults[row.key] ? 'true' : undefined}
-                    onchange={(e) => void keep(row, e.currentTarget.value)}
-                  />
-                  {#if faults[row.key]}
-                    <span class="block text-act" role="alert">{faults[row.key]}</span>
-                  {/if}
-                </td>
-                <td class="quiet pl-3">{row.unit}</td>
-                <td class="quiet hidden pl-3 md:table-cell">{row.source}</td>
+      {#if i === 0 || opened.has(group.title)}
+        <div class="overflow-x-auto">
+          <table class="mt-2 w-full text-sm">
+            <thead class="quiet text-left">
+              <tr>
+                <th class="py-1 font-medium">Figure</th>
+                <th class="text-right font-medium">ours</th>
+                <th class="pl-3 text-right font-medium">give or take</th>
+                <th class="pl-3 font-medium">yours</th>
+                <th class="pl-3 font-medium">unit</th>
+                <th class="hidden pl-3 font-medium md:table-cell">comes from</th>
               </tr>
-            {/each}
-          </tbody>
-        </table>
-      </div>
+            </thead>
+            <tbody>
+              {#each group.rows as row (row.key)}
+                <tr class="border-t border-line">
+                  <td class="py-1">{row.label}</td>
+                  <td class="text-right">{plain(row.value)}</td>
+                  <td class="pl-3 text-right">{row.sd === 0 ? '' : plain(row.sd)}</td>
+                  <td class="pl-3">
+                    <input
+                      class="field w-24 text-right"
+                      inputmode="decimal"
+                      aria-label="Yours: {row.label}"
+                      value={row.own ?? ''}
+                      disabled={busy}
+                      aria-invalid={faults[row.key] ? 'true' : undefined}
+                      onchange={(e) => void keep(row, e.currentTarget.value)}
+                    />
+                    {#if faults[row.key]}
+                      <span class="block text-act" role="alert">{faults[row.key]}</span>
+                    {/if}
+                  </td>
+                  <td class="quiet pl-3">{row.unit}</td>
+                  <td class="quiet hidden pl-3 md:table-cell">{row.source}</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </div>
+      {/if}
     </details>
   {/each}
 </div>

@@ -5,14 +5,16 @@ import { readHousehold } from '$lib/server/store/household.ts';
 import { usedIngredients } from '$lib/server/store/used-ingredients.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => {
+export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
+  const find = (url.searchParams.get('find') ?? '').slice(0, 200);
   const household = await readHousehold(db);
   const pantry = pantryIn(household);
   const used = await usedIngredients(db);
   return {
     household,
-    breads: await breadsOfBook(db),
+    breads: await breadsOfBook(db, { find, also: find ? [] : Object.keys(household.money.shop) }),
+    find,
     // What is baked with, but for water; the rest of the catalogue can be priced on its bag or label.
     used: used.filter((id) => id !== 'water' && pantry.has(id)),
   };

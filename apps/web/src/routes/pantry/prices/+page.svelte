@@ -8,6 +8,7 @@
     type Settings,
     settingsOf,
   } from '@tender-crumb/core';
+  import FindBread from '$lib/book/FindBread.svelte';
   import { asMoney } from '$lib/book/money.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
@@ -185,10 +186,11 @@
         >.
       </p>
     </section>
-    {#if data.breads.length > 0}
+    {#if data.breads.rows.length > 0 || data.find}
       <section class="bowl grid content-start p-4" aria-labelledby="shop">
         <h2 id="shop" class="mb-2">What a shop asks for such a bread</h2>
-        {#each data.breads as bread (bread.id)}
+        <FindBread find={data.find} shown={data.breads.rows.length} total={data.breads.total} />
+        {#each data.breads.rows as bread (bread.id)}
           {@const asked = money.shop[bread.id]}
           {@render pair(
             `shop-${bread.id}`,

@@ -11,6 +11,7 @@ import { photos } from './0009-photo.ts';
 import { book } from './0010-book.ts';
 import { doors } from './0011-doors.ts';
 import { houseTime } from './0012-house-time.ts';
+import { largeKitchen } from './0013-large-kitchen.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -26,4 +27,5 @@ export const migrations: Record<string, Migration> = {
   '0010-book': book,
   '0011-doors': doors,
   '0012-house-time': houseTime,
+  '0013-large-kitchen': largeKitchen,
 };

@@ -2,11 +2,10 @@ import { json } from '@sveltejs/kit';
 import { onDevice } from '$lib/server/boundary/device-clock.ts';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { bakeBody, pageQuery } from '$lib/server/boundary/schemas.ts';
+import { bakeBody, bakesQuery } from '$lib/server/boundary/schemas.ts';
 import { inTransaction } from '$lib/server/database/open.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
-import { withNext } from '$lib/server/next-times.ts';
 import { route } from '$lib/server/route.ts';
 import { appendEvents } from '$lib/server/store/append-events.ts';
 import { withEvents } from '$lib/server/store/bake-events.ts';
@@ -14,13 +13,13 @@ import { listBakes, readBake, startBake } from '$lib/server/store/bakes.ts';
 
 export const GET = route(async ({ url }) => {
   const { limit, offset, formula } = check(
-    pageQuery,
+    bakesQuery,
     Object.fromEntries(url.searchParams),
     'query',
   );
   const db = await kitchen();
   const { rows, total } = await listBakes(db, { limit, offset, formula });
-  return json({ bakes: await withNext(db, await withEvents(db, rows)), total });
+  return json({ bakes: await withEvents(db, rows), total });
 });
 
 export const POST = route(async ({ request }) => {

@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
 import { boundHere, knownHere } from '$lib/server/boundary/known.ts';
-import { pageQuery } from '$lib/server/boundary/schemas.ts';
+import { formulasQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
 import { addFormula, listFormulas } from '$lib/server/store/formulas.ts';
@@ -10,7 +10,11 @@ import { readHousehold } from '$lib/server/store/household.ts';
 import { takeFormula } from '$lib/server/store/take-parcel.ts';
 
 export const GET = route(async ({ url }) => {
-  const { limit, offset, search } = check(pageQuery, Object.fromEntries(url.searchParams), 'query');
+  const { limit, offset, search } = check(
+    formulasQuery,
+    Object.fromEntries(url.searchParams),
+    'query',
+  );
   const { rows, total } = await listFormulas(await kitchen(), { limit, offset, search });
   return json({ formulas: rows, total });
 });
