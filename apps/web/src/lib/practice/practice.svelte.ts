@@ -10,6 +10,7 @@ import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { deed } from '../sync/deeds.ts';
 import { practiceEntry } from '../sync/kinds.ts';
+import { sync } from '../sync/sync.svelte.ts';
 
 /** What was called before, as the server keeps it. */
 interface Called {
@@ -31,7 +32,14 @@ export class Practice {
 
   readonly round: Round = $derived(practiceRound(this.lesson, this.seed));
   readonly judged = $derived(this.call && judgeCall(this.round, this.call));
-  readonly all = $derived.by(() => [...this.#before(), ...this.#since]);
+  /** What the server has, what is on its way there, what was said here: a dough is called once, whoever tells of it. */
+  readonly all = $derived.by(() => [
+    ...new Map(
+      [...this.#before(), ...sync.bodies<Called>('practice'), ...this.#since].map(
+        (c) => [`${c.lesson} ${c.seed}`, c] as const,
+      ),
+    ).values(),
+  ]);
   readonly leaning = $derived(
     leaningOf(this.all.map((c) => ({ round: practiceRound(c.lesson, c.seed), call: c.call }))),
   );

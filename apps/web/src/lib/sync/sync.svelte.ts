@@ -3,6 +3,7 @@ import { refresh } from '$lib/ui/refresh.ts';
 import type { Entry } from './entry.ts';
 import { outbox } from './here.ts';
 import type { RowSaid } from './kinds.ts';
+import { deliveredNow, isLate } from './late.ts';
 import { nothingWaits, type Standing } from './outbox.ts';
 import { withChanges, withPantry, withRows, withSettled } from './overlay.ts';
 
@@ -19,6 +20,7 @@ const shown: ReadonlySet<string> = new Set([
   'feeding',
   'feeding-off',
   'device',
+  'practice',
 ]);
 
 /** Where the outbox stands, for components to follow. Nothing waits until the browser has looked. */
@@ -38,9 +40,12 @@ class Sync {
   follow(): () => void {
     const box = outbox();
     this.standing = box.standing;
+    if (isLate()) void this.fetchAnew();
     return box.subscribe(({ outcome }) => {
-      if (outcome?.result.kind === 'delivered' && shown.has(outcome.entry.kind))
+      if (outcome?.result.kind === 'delivered' && shown.has(outcome.entry.kind)) {
+        deliveredNow();
         void this.#arrive(outcome.entry);
+      }
       this.standing = box.standing;
     });
   }
@@ -69,6 +74,11 @@ class Sync {
   /** Planned bakes, with what was said of them here. */
   planned<T extends { readonly id: string }>(plans: readonly T[]): readonly T[] {
     return withRows(withChanges(plans, this.#said, 'plan'), this.#said, 'plan');
+  }
+
+  /** What was said of a kind, as it was said, until the page has it from the server. */
+  bodies<T>(kind: string): readonly T[] {
+    return this.#said.filter((e) => e.kind === kind).map((e) => e.body as T);
   }
 
   /** Rows that are written whole, with what was written here. */
