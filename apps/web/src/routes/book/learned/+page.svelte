@@ -31,13 +31,13 @@
   <div class="mb-3 flex flex-wrap items-center gap-3">
     <FindBread find={data.find} shown={data.breads.length} total={data.total} />
     <nav class="flex flex-wrap items-center gap-3" aria-label="Breads">
-      {#if data.page > 1}<a class="knob" href={pageLink(data.page - 1)}>More often baked</a>{/if}
+      {#if data.page > 1}<a class="knob" href={pageLink(data.page - 1)}>Back</a>{/if}
       <span class="quiet"
         >{data.total === 0
           ? 'No bread that was baked here is called that.'
-          : `Breads: ${data.page} of ${data.pages}, ${data.total} in all`}</span
+          : `${data.total} ${data.total === 1 ? 'bread' : 'breads'}, the most often baked first: ${data.page} of ${data.pages}`}</span
       >
-      {#if data.page < data.pages}<a class="knob" href={pageLink(data.page + 1)}>Less often</a>{/if}
+      {#if data.page < data.pages}<a class="knob" href={pageLink(data.page + 1)}>Further</a>{/if}
     </nav>
   </div>
 {/if}
