@@ -59,7 +59,9 @@ test('a bag: what cannot be is said at its field, and a dry bag asks for more wa
   await page.getByRole('button', { name: 'Change Whole wheat, tin with a heron' }).click();
   await page.getByLabel('used up').check();
   await page.getByRole('button', { name: 'Keep the changes' }).click();
-  await expect(page.getByRole('row', { name: /^Whole wheat, tin with a heron.*used up/ })).toBeVisible();
+  await expect(
+    page.getByRole('row', { name: /^Whole wheat, tin with a heron.*used up/ }),
+  ).toBeVisible();
   await visit(page, `/bench/${id}`);
   await expect(page.getByRole('article', { name: 'Correction: water' })).toBeVisible();
 });
