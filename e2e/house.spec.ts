@@ -192,8 +192,10 @@ test.describe('one formula in two places', () => {
     await expect(other.getByText('Remembered.')).toBeVisible();
     await back(page);
     await expect(page.getByLabel('Room, °C')).toHaveValue('17');
-    const settings = await (await page.request.get('/api/v1/household')).json();
-    expect(settings).toMatchObject({ measures: { egg: 'us-medium' }, room: { celsius: 17 } });
+    const settings = async () => (await page.request.get('/api/v1/household')).json();
+    await expect
+      .poll(settings)
+      .toMatchObject({ measures: { egg: 'us-medium' }, room: { celsius: 17 } });
     await page.request.patch('/api/v1/household', {
       data: { measures: { egg: 'eu-medium' }, room: { celsius: null } },
     });

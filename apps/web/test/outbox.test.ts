@@ -313,6 +313,26 @@ describe('what waits in the browser', () => {
     ]);
   });
 
+  it('what is so from today does not go with what was always so', async () => {
+    const box = outbox();
+    const says = (moisture: number, tap: string, always?: true) =>
+      box.keep.put(
+        changeEntry(
+          'bag',
+          { id: 'x', change: { was: {}, now: { moisture } }, ...(always && { always }) },
+          tap,
+        ),
+      );
+    await says(11, 'a');
+    await says(10, 'b', true);
+    await says(9, 'c', true);
+    await box.flush();
+    expect(server.sent.map((s) => [s.path, s.body.now.moisture])).to.deep.equal([
+      ['/api/v1/bags/x', 11],
+      ['/api/v1/bags/x?since=always', 9],
+    ]);
+  });
+
   it('nonsense in the storage is set aside, and what makes sense goes', async () => {
     const keep = new Keep(name);
     await keep.put(eventEntry('b', tick('good')));

@@ -15,6 +15,8 @@ export interface Asked {
 interface Kind {
   /** Most that go in one request, in the order in which they came. */
   readonly most: number;
+  /** Whether one may go in the request of another; any may, if this is not said. */
+  goesWith?(first: Entry, next: Entry): boolean;
   ask(entries: readonly Entry[]): Asked;
   /** What it is, for the baker. */
   says(body: unknown): string;
@@ -72,12 +74,16 @@ const called = (of: unknown, else_: string): string => {
   return typeof name === 'string' && name !== '' ? `“${name}”` : else_;
 };
 
+const wasAlways = (entry: Entry): boolean => !!(entry.body as Changed).always;
+
 /** A thing of which several tablets may say something at once: field by field. */
 const changing = (path: (id: string) => string, says: (now: object) => string): Kind => ({
   most: 50,
+  // What is so from today would be said to have been so in every bake before.
+  goesWith: (first, next) => wasAlways(first) === wasAlways(next),
   ask: (entries) => {
     const bodies = entries.map((e) => e.body as Changed);
-    const always = bodies.some((b) => b.always) ? '?since=always' : '';
+    const always = wasAlways(entries[0]!) ? '?since=always' : '';
     return {
       method: 'PATCH',
       path: `${path(bodies[0]!.id)}${always}`,

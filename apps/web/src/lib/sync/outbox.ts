@@ -403,7 +403,10 @@ function nextBatch(waiting: readonly Entry[], most: number): Entry[] {
   const [first] = known;
   if (!first) return [];
   const lane = known.filter((e) => e.lane === first.lane);
-  const end = lane.findIndex((e) => e.kind !== first.kind);
+  const kind = kindOf(first)!;
+  const end = lane.findIndex(
+    (e) => e.kind !== first.kind || (kind.goesWith && !kind.goesWith(first, e)),
+  );
   const alike = end < 0 ? lane : lane.slice(0, end);
-  return alike.slice(0, Math.min(most, kindOf(first)!.most));
+  return alike.slice(0, Math.min(most, kind.most));
 }
