@@ -3,6 +3,11 @@ import { alarm, expect, test, toStep, visit } from './fixtures.ts';
 
 test.use({ household: 'baking' });
 
+interface Kept {
+  version: number;
+  formula: { stages: Array<{ lines: Array<{ grams: number }> }> };
+}
+
 /** Length of the bubble of a level, in CSS pixels. */
 const bubble = async (level: Locator) => (await level.locator('.bubble').boundingBox())!;
 
@@ -165,6 +170,65 @@ test('a flour is swapped and what follows is offered; undo and redo go through i
   await expect(page.getByRole('article', { name: 'Correction: water' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+});
+
+test('undo and redo are there after a reload, also of what was not sent; what another tablet made of it is a step', async ({
+  page,
+}) => {
+  const added = await page.request.post('/api/v1/formulas', {
+    data: {
+      name: 'Gone through twice',
+      stages: [
+        {
+          lines: [
+            { ingredient: 'bread-flour', grams: 500 },
+            { ingredient: 'water', grams: 300 },
+          ],
+        },
+      ],
+    },
+  });
+  const { id } = (await added.json()) as { id: string };
+  const path = `/api/v1/formulas/${id}`;
+  const water = page.getByLabel('Grams of water', { exact: true });
+  const undo = page.getByRole('button', { name: 'Undo' });
+  const redo = page.getByRole('button', { name: 'Redo' });
+  const says = async (grams: string) => {
+    await water.fill(grams);
+    await water.press('Tab');
+  };
+  await visit(page, `/bench/${id}`);
+  await expect(undo).toBeDisabled();
+  await says('310');
+  await says('320');
+  await undo.click();
+  // The page goes at once, before anything was sent.
+  await page.reload();
+  await expect(water).toHaveValue('310');
+  await redo.click();
+  await expect(water).toHaveValue('320');
+  await undo.click();
+  await undo.click();
+  await expect(water).toHaveValue('300');
+  await expect(undo).toBeDisabled();
+  await redo.click();
+  await redo.click();
+  await expect(water).toHaveValue('320');
+  const kept = async () => (await (await page.request.get(path)).json()) as Kept;
+  const grams = async () => (await kept()).formula.stages.at(-1)!.lines[1]!.grams;
+  await expect.poll(grams).toBe(320);
+
+  const { version, formula } = await kept();
+  const [flour, wet] = formula.stages.at(-1)!.lines;
+  await visit(page, '/');
+  const other = { ...formula, stages: [{ lines: [flour, { ...wet, grams: 350 }] }] };
+  await page.request.put(path, { data: { version, formula: other } });
+  await visit(page, `/bench/${id}`);
+  await expect(water).toHaveValue('350');
+  await undo.click();
+  await expect(water).toHaveValue('320');
+  await undo.click();
+  await expect(water).toHaveValue('310');
 });
 
 test('the sheet is edited in percent, grams and measures with spreadsheet keys', async ({

@@ -77,7 +77,10 @@
   onMount(() => {
     const end = bench.saver.follow();
     void bench.recover(() => question<Version>(`/api/v1/formulas/${bench.id}`));
-    return end;
+    return () => {
+      end();
+      bench.history.flush();
+    };
   });
   beforeNavigate(() => bench.saver.flush());
 
@@ -151,7 +154,7 @@
   }
 </script>
 
-<svelte:window onkeydown={key} />
+<svelte:window onkeydown={key} onpagehide={() => bench.history.flush()} />
 <svelte:head><title>{bench.formula.name} · Bench · Tender Crumb</title></svelte:head>
 
 <ConflictBanner {bench} />
@@ -169,7 +172,7 @@
         bench.edit({ ...bench.formula, name: e.currentTarget.value }, 'name')}
       onblur={(e) => {
         e.currentTarget.value = bench.formula.name;
-        bench.endGroup();
+        bench.history.endGroup();
       }}
     />
   </div>
@@ -178,7 +181,7 @@
     <button
       class="knob px-2"
       type="button"
-      disabled={!bench.canUndo}
+      disabled={!bench.history.canUndo}
       onclick={() => bench.undo()}
       aria-label="Undo"
       title="Undo (Ctrl Z)"><Undo2 size={18} /></button
@@ -186,7 +189,7 @@
     <button
       class="knob px-2"
       type="button"
-      disabled={!bench.canRedo}
+      disabled={!bench.history.canRedo}
       onclick={() => bench.redo()}
       aria-label="Redo"
       title="Redo (Ctrl Shift Z)"><Redo2 size={18} /></button
@@ -385,7 +388,7 @@
         value={bench.formula.notes ?? ''}
         oninput={(e) =>
           bench.edit({ ...bench.formula, notes: e.currentTarget.value || undefined }, 'notes')}
-        onblur={() => bench.endGroup()}></textarea>
+        onblur={() => bench.history.endGroup()}></textarea>
     </section>
     {#if bench.formula.source}
       <details class="bowl no-print p-3">

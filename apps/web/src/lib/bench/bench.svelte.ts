@@ -37,9 +37,8 @@ import { changeOf } from '../sync/merge.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import { rememberBaker } from '../bake/baker-here.ts';
 import { rememberOpened, type Opened } from './open.ts';
+import { History } from './history.svelte.ts';
 import { Saver, type Version } from './saver.svelte.ts';
-
-const mostUndo = 200;
 
 /** What the server gives a bench. */
 export interface Given extends Version {
@@ -74,12 +73,9 @@ export class Bench {
   pointedCorrection = $state<string | undefined>();
   /** Id of the line that is pointed at, in the sheet or the account. */
   lit = $state<string | undefined>();
-  #past = $state.raw<readonly Formula[]>([]);
-  #future = $state.raw<readonly Formula[]>([]);
+  readonly history: History;
   /** What the server had last. */
   #given: Version;
-  /** Changes of one cell in one visit are one step of undo. */
-  #group: string | undefined;
 
   readonly evaluation = $derived.by(() => evaluate(this.formula, this.household, this.belief));
   readonly pantry = $derived(pantryIn(this.household));
@@ -113,6 +109,7 @@ export class Bench {
     this.#household = given.household;
     this.formula = withoutStrangeBags(given.formula, given.household.bags);
     this.saver = new Saver(given.id, given.version);
+    this.history = new History(given.id);
   }
 
   /** Who stands at the bowl, here and in the next bake of this device. */
@@ -140,10 +137,11 @@ export class Bench {
   /**
    * Brings back what was typed and not acknowledged before the page was closed: it goes to the server
    * first, and then what stands there is shown; began it from an older version, both are. What another
-   * page delivered while this one was on its way is shown too.
+   * page delivered while this one was on its way is shown too, and what could be undone can be.
    */
   async recover(fetchNow: () => Promise<Version>): Promise<void> {
     const left = await outbox().waitingIn(formulaLane(this.id));
+    await this.history.takeUp(left.length > 0 ? draftIn(left.at(-1)!.body).formula : this.formula);
     if (left.length === 0) return this.#catchUp(fetchNow);
     const { empty, outcomes } = await outbox().settle(formulaLane(this.id));
     const stale = outcomes.findLast((o) => o.result.kind === 'stale');
@@ -167,7 +165,7 @@ export class Bench {
   }
 
   #clash(theirs: Version, mine: Draft): void {
-    this.#remember();
+    this.history.went(this.formula, mine.formula);
     this.formula = mine.formula;
     this.saver.clash(theirs, mine.version);
   }
@@ -194,44 +192,21 @@ export class Bench {
     );
   }
 
-  get canUndo(): boolean {
-    return this.#past.length > 0;
-  }
-
-  get canRedo(): boolean {
-    return this.#future.length > 0;
-  }
-
   /** Makes an edit; edits of the same group in a row are undone together. */
   edit(next: Formula, group?: string): void {
     if (next === this.formula) return;
-    if (group === undefined || group !== this.#group) this.#remember();
-    this.#group = group;
-    this.#future = [];
+    this.history.went(this.formula, next, group);
     this.#show(next);
   }
 
-  /** Ends a group: the next edit is a step of its own. */
-  endGroup(): void {
-    this.#group = undefined;
-  }
-
   undo(): void {
-    const before = this.#past.at(-1);
-    if (!before) return;
-    this.#past = this.#past.slice(0, -1);
-    this.#future = [this.formula, ...this.#future];
-    this.#group = undefined;
-    this.#show(before);
+    const before = this.history.back(this.formula);
+    if (before) this.#show(before);
   }
 
   redo(): void {
-    const [after, ...rest] = this.#future;
-    if (!after) return;
-    this.#past = [...this.#past, this.formula];
-    this.#future = rest;
-    this.#group = undefined;
-    this.#show(after);
+    const after = this.history.forth(this.formula);
+    if (after) this.#show(after);
   }
 
   take(correction: Correction): void {
@@ -293,16 +268,10 @@ export class Bench {
   #adopt({ version, formula }: Pick<Version, 'version' | 'formula'>): void {
     const theirs = withoutStrangeBags(formula, this.household.bags);
     if (JSON.stringify(theirs) !== JSON.stringify(this.formula)) {
-      this.#remember();
+      this.history.went(this.formula, theirs);
       this.formula = theirs;
     }
     this.saver.adopt(version);
-  }
-
-  /** What stands here is one step of undo. */
-  #remember(): void {
-    this.#past = [...this.#past.slice(-mostUndo), this.formula];
-    this.#group = undefined;
   }
 
   #taking(correction: Correction): Formula {

@@ -99,7 +99,7 @@
           placeholder={String(portions.count)}
           aria-invalid={fault ? 'true' : undefined}
           oninput={(e) => count(e.currentTarget.value)}
-          onblur={() => bench.endGroup()}
+          onblur={() => bench.history.endGroup()}
         />
       </label>
       <label class="quiet grid gap-1"
@@ -112,7 +112,7 @@
             ? thicknessOf(Number(length) || usualLength.value, portions.count).toFixed(0)
             : '13'}
           oninput={(e) => byThickness(e.currentTarget.value)}
-          onblur={() => bench.endGroup()}
+          onblur={() => bench.history.endGroup()}
         />
       </label>
       <label class="quiet grid gap-1"

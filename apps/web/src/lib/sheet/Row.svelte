@@ -120,7 +120,7 @@
       label="Percent of {name}"
       column="percent"
       ontype={(text) => enter('percent', text)}
-      onend={() => bench.endGroup()}
+      onend={() => bench.history.endGroup()}
     />
   </td>
   <td class="grams">
@@ -132,7 +132,7 @@
       label="Grams of {name}"
       column="grams"
       ontype={(text) => enter('grams', text)}
-      onend={() => bench.endGroup()}
+      onend={() => bench.history.endGroup()}
     />
   </td>
   <td class="left measure">
@@ -141,7 +141,7 @@
       label="Measure of {name}"
       column="measure"
       ontype={(text) => enter('measure', text)}
-      onend={() => bench.endGroup()}
+      onend={() => bench.history.endGroup()}
     />
     <select
       class="bag no-print"

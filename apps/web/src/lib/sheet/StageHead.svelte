@@ -85,7 +85,7 @@
         oninput={name}
         onblur={(e) => {
           e.currentTarget.value = stage.name;
-          bench.endGroup();
+          bench.history.endGroup();
         }}
       />
     {:else}
