@@ -41,7 +41,8 @@ import {
   saveFormula,
 } from '../src/lib/server/store/formulas.ts';
 import { listAside } from '../src/lib/server/store/formula-asides.ts';
-import { readHousehold, readBelief } from '../src/lib/server/store/household.ts';
+import { readBelief } from '../src/lib/server/store/belief.ts';
+import { readHousehold } from '../src/lib/server/store/household.ts';
 import { learnWholeBook } from '../src/lib/server/store/learn-book.ts';
 import { listBakes, readBake } from '../src/lib/server/store/bakes.ts';
 import { TestFolder } from './kitchen.ts';

@@ -9,12 +9,8 @@ import { wantLearning } from '../src/lib/server/store/learning.ts';
 import { listFormulas, listHeads } from '../src/lib/server/store/formulas.ts';
 import { dayAt } from '../src/lib/server/day.ts';
 import { listBags, saveBag } from '../src/lib/server/store/bags.ts';
-import {
-  readBelief,
-  readHousehold,
-  readSettings,
-  saveSettings,
-} from '../src/lib/server/store/household.ts';
+import { readBelief } from '../src/lib/server/store/belief.ts';
+import { readHousehold, readSettings, saveSettings } from '../src/lib/server/store/household.ts';
 import { shelfRows } from '../src/lib/server/shelf.ts';
 import { TestFolder } from './kitchen.ts';
 

@@ -238,6 +238,7 @@ export { pacesFor } from './ferment/believed-paces.ts';
 export { usualWarmth } from './ferment/usual-warmth.ts';
 export { leavenKeys } from './ferment/leaven-key.ts';
 export type { RiseNoted } from './bake/state.ts';
+export { beliefBlocks, joinBlocks, type BreadBlock } from './learn/belief-blocks.ts';
 export { amongBreads, forBread } from './learn/for-bread.ts';
 export { modelVersion, type BookBake } from './learn/book.ts';
 export { taughtFigures } from './learn/taught-figures.ts';

@@ -210,6 +210,7 @@ export * from '../src/learn/measure.ts';
 export * from '../src/learn/taught-figures.ts';
 export * from '../src/learn/outcome-look.ts';
 export * from '../src/learn/book.ts';
+export * from '../src/learn/belief-blocks.ts';
 export * from '../src/learn/for-bread.ts';
 export * from '../src/learn/rest-breads.ts';
 export * from '../src/learn/known.ts';

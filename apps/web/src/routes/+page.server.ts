@@ -2,7 +2,8 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
 import { shelfRows } from '$lib/server/shelf.ts';
 import { countFormulas, listHeads } from '$lib/server/store/formulas.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 const perPage = 30;

@@ -2,7 +2,8 @@ import { forBread, nextTime, type Lesson, type NextTime } from '@tender-crumb/co
 import type { Database } from './database/open.ts';
 import type { StoredBake } from './store/bake-rows.ts';
 import { readVersions } from './store/formulas.ts';
-import { readBelief, readHousehold } from './store/household.ts';
+import { readBelief } from './store/belief.ts';
+import { readHousehold } from './store/household.ts';
 
 /** A bake's lesson with what the same formula would do next time, by all that is known now. */
 export async function withNext<B extends StoredBake>(

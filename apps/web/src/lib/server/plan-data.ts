@@ -10,7 +10,8 @@ import { localZone } from './day.ts';
 import type { Database } from './database/open.ts';
 import { readFormula } from './store/formulas.ts';
 import { madeBefore } from './store/made-before.ts';
-import { readBelief, readHousehold } from './store/household.ts';
+import { readBelief } from './store/belief.ts';
+import { readHousehold } from './store/household.ts';
 import { plansWithBakes, type PlannedWithBake } from './store/plans.ts';
 import { listTimers, type Timer } from './store/timers.ts';
 

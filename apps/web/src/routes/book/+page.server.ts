@@ -4,7 +4,8 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
 import { listBook, yearOf, yearsOf } from '$lib/server/store/book-list.ts';
 import { listHeads } from '$lib/server/store/formulas.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 /** Beside a year, which is a page in itself, there are fewer. */

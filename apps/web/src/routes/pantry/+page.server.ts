@@ -2,7 +2,8 @@ import { kindOfBag, knownThirst, pantryIn } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listLabels } from '$lib/server/store/own.ts';
 import { bakesMeasuredOtherwise } from '$lib/server/store/kitchens.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => {

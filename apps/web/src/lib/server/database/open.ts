@@ -142,6 +142,17 @@ export function openReading(file: string, told: () => void): Database {
   }
 }
 
+/** From which database each open transaction was opened. */
+const opened = new WeakMap<Database, Database>();
+
+/** The database that a transaction was opened from: what is known of that holds in it, as long as nothing was changed. */
+export const outsideOf = (db: Database): Database => opened.get(db) ?? db;
+
 /** One change, one transaction: opens one, or joins the one that is open. */
 export const inTransaction = <T>(db: Database, change: (tx: Database) => Promise<T>): Promise<T> =>
-  db.isTransaction ? change(db) : db.transaction().execute(change);
+  db.isTransaction
+    ? change(db)
+    : db.transaction().execute((tx) => {
+        opened.set(tx, db);
+        return change(tx);
+      });

@@ -132,9 +132,15 @@ export interface Schema {
     id: string;
     label: string;
   };
-  /** The one belief, and its number: what was worked out from an older one is stale. */
+  /** What the one belief is of all breads, and its number: what was worked out from an older one is stale. */
   belief: {
     id: number;
+    revision: number;
+    body: string;
+  };
+  /** What is believed of one bread, and by which revision of the belief it became so. */
+  belief_bread: {
+    key: string;
     revision: number;
     body: string;
   };

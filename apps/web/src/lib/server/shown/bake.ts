@@ -3,7 +3,8 @@ import type { Database } from '../database/open.ts';
 import { readPlanData } from '../plan-data.ts';
 import { notesBefore, readBake } from '../store/bakes.ts';
 import { readFormula } from '../store/formulas.ts';
-import { readBelief, readHousehold } from '../store/household.ts';
+import { readBelief } from '../store/belief.ts';
+import { readHousehold } from '../store/household.ts';
 
 /**
  * All that the page of a bake shows.

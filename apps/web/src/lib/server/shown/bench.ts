@@ -4,7 +4,8 @@ import type { Database } from '../database/open.ts';
 import { lastFelt } from '../store/bakes.ts';
 import { listAside } from '../store/formula-asides.ts';
 import { readFormula } from '../store/formulas.ts';
-import { readBelief, readHousehold } from '../store/household.ts';
+import { readBelief } from '../store/belief.ts';
+import { readHousehold } from '../store/household.ts';
 import { madeBefore } from '../store/made-before.ts';
 import { listLabels } from '../store/own.ts';
 

@@ -7,7 +7,8 @@ import { saveLesson } from './bake-lessons.ts';
 import type { BakeWithEvents, StoredBake } from './bake-rows.ts';
 import { readBake } from './bakes.ts';
 import { readFormula } from './formulas.ts';
-import { readBelief, readHousehold, saveBelief } from './household.ts';
+import { readBelief, saveBelief } from './belief.ts';
+import { readHousehold } from './household.ts';
 import { isBookLearned, wantLearning } from './learning.ts';
 
 /**

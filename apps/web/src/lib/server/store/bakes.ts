@@ -16,7 +16,8 @@ import { selectBakes, stored, type BakeWithEvents, type StoredBake } from './bak
 import { saysTheSame } from '../../sync/merge.ts';
 import { listAside } from './formula-asides.ts';
 import { readFormula, saveFormula, type Page } from './formulas.ts';
-import { readBelief, readHousehold } from './household.ts';
+import { readBelief } from './belief.ts';
+import { readHousehold } from './household.ts';
 import { keepKitchen } from './kitchens.ts';
 import { madeBefore } from './made-before.ts';
 import { currentIso } from '../../clock.ts';

@@ -1,9 +1,7 @@
 import {
   catalogue,
   defaultSettings,
-  nothingLearned,
   soundFigures,
-  type Belief,
   type Household,
   type Settings,
 } from '@tender-crumb/core';
@@ -47,36 +45,4 @@ export async function saveSettings(db: Database, settings: Settings): Promise<vo
     const figures = (s: Settings) => JSON.stringify(Object.entries(s.figures).sort());
     if (figures(before) !== figures(settings)) await wantLearning(tx);
   });
-}
-
-interface Learned {
-  readonly belief: Belief;
-  readonly revision: number;
-}
-
-/** A belief is large, and every page asks for it: it is read anew when it was learned anew. */
-const learned = new WeakMap<Database, Learned>();
-
-/** What the book has taught, with its revision. */
-export async function readBelief(db: Database): Promise<Learned> {
-  const beliefs = db.selectFrom('belief').where('id', '=', 1);
-  const now = await beliefs.select('revision').executeTakeFirst();
-  if (!now) return { belief: nothingLearned, revision: 0 };
-  const known = learned.get(db);
-  if (known?.revision === now.revision) return known;
-  const { body, revision } = await beliefs.selectAll().executeTakeFirstOrThrow();
-  const read = { belief: JSON.parse(body) as Belief, revision };
-  learned.set(db, read);
-  return read;
-}
-
-export async function saveBelief(db: Database, belief: Belief): Promise<void> {
-  const body = JSON.stringify(belief);
-  await db
-    .insertInto('belief')
-    .values({ id: 1, revision: 1, body })
-    .onConflict((c) =>
-      c.column('id').doUpdateSet((e) => ({ body, revision: e('belief.revision', '+', 1) })),
-    )
-    .execute();
 }

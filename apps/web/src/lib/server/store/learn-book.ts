@@ -2,7 +2,8 @@ import { modelVersion } from '@tender-crumb/core';
 import { learnBook } from '@tender-crumb/core/heavy';
 import { inTransaction, type Database } from '../database/open.ts';
 import { saveLesson, wholeBook } from './bake-lessons.ts';
-import { readHousehold, saveBelief } from './household.ts';
+import { saveBelief } from './belief.ts';
+import { readHousehold } from './household.ts';
 import { learning } from './learning.ts';
 
 /** Bakes between two reports of how far it is. */

@@ -1,6 +1,7 @@
 import { forBread } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => {

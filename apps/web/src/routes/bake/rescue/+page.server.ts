@@ -2,7 +2,8 @@ import { asBaked, bakeState, forBread } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => {

@@ -4,7 +4,8 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
 import { bakesBefore } from '$lib/server/store/book-list.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,7 +1,8 @@
 import { amongBreads } from '@tender-crumb/core';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 /** More than so many do not stand beside one another. */

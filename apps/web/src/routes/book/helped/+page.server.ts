@@ -11,7 +11,8 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { bookAsked } from '$lib/server/boundary/book-query.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
 import { breadsOfBook } from '$lib/server/store/book-list.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 /** Older ones were baked in another house, with another hand. */

@@ -2,7 +2,8 @@ import { amongBreads, learnedFigures, learnedWindows, type StyleId } from '@tend
 import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
 import { breadsAtOnce, breadsOfBook } from '$lib/server/store/book-list.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import { evidenceFor } from '$lib/server/store/evidence.ts';
 import type { PageServerLoad } from './$types';
 

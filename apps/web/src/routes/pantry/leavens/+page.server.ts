@@ -2,7 +2,8 @@ import { forBread } from '@tender-crumb/core';
 import { localZone } from '$lib/server/day.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listFeedings } from '$lib/server/store/feedings.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => {

@@ -12,6 +12,7 @@ import { book } from './0010-book.ts';
 import { doors } from './0011-doors.ts';
 import { houseTime } from './0012-house-time.ts';
 import { largeKitchen } from './0013-large-kitchen.ts';
+import { beliefBlocks } from './0014-belief-blocks.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -28,4 +29,5 @@ export const migrations: Record<string, Migration> = {
   '0011-doors': doors,
   '0012-house-time': houseTime,
   '0013-large-kitchen': largeKitchen,
+  '0014-belief-blocks': beliefBlocks,
 };

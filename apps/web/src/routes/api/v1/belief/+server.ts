@@ -4,7 +4,7 @@ import { check } from '$lib/server/boundary/check.ts';
 import { beliefQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { route } from '$lib/server/route.ts';
-import { readBelief } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
 
 /**
  * What the book has taught: the joint Gaussian that levels are worked out with, and of breads what is known of those

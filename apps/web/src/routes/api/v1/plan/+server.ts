@@ -11,7 +11,8 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
-import { readBelief, readHousehold } from '$lib/server/store/household.ts';
+import { readBelief } from '$lib/server/store/belief.ts';
+import { readHousehold } from '$lib/server/store/household.ts';
 import { localZone } from '$lib/server/day.ts';
 import { currentIso } from '$lib/clock.ts';
 
