@@ -1,21 +1,4 @@
-import type { Page } from '@playwright/test';
-import { expect, serve, test, toStep, visit, type Served } from './fixtures.ts';
-
-/** Waits until the page fetches nothing more, idle as it is. */
-async function allFetched(page: Page): Promise<void> {
-  let before = -1;
-  await expect
-    .poll(
-      async () => {
-        const now = await page.evaluate(() => performance.getEntriesByType('resource').length);
-        const same = now === before;
-        before = now;
-        return same;
-      },
-      { intervals: [2000], timeout: 60_000 },
-    )
-    .toBe(true);
-}
+import { allFetched, expect, serve, test, toStep, visit, type Served } from './fixtures.ts';
 
 /** Pages on plain http, where no worker stands between: what is open stays open. */
 test.describe('the server away, on pages that are open', () => {

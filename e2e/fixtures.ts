@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -145,3 +145,19 @@ export const visit = async (page: Page, path: string): Promise<void> => {
   await page.goto(path);
   await page.locator('html[data-ready]').waitFor({ state: 'attached' });
 };
+
+/** Waits until the page fetches nothing more, idle as it is. */
+export async function allFetched(page: Page): Promise<void> {
+  let before = -1;
+  await expect
+    .poll(
+      async () => {
+        const now = await page.evaluate(() => performance.getEntriesByType('resource').length);
+        const same = now === before;
+        before = now;
+        return same;
+      },
+      { intervals: [2000], timeout: 60_000 },
+    )
+    .toBe(true);
+}

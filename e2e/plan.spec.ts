@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, giveUpAll, test, toStep, visit, setClock } from './fixtures.ts';
+import { plan, row } from './plan-page.ts';
 import { thursday } from './thursday.ts';
 
 /** A Thursday morning, by the clock of the pages. */
@@ -34,20 +35,6 @@ async function cleared(page: Page, at = morning): Promise<void> {
   }
 }
 
-/** Plans a bread on the page. */
-async function plan(page: Page, bread: string, moment: string): Promise<void> {
-  const form = page.locator('details', { hasText: 'Plan a bread' });
-  if (!(await form.getByRole('combobox', { name: /^Bread/ }).isVisible()))
-    await form.locator('summary').click();
-  await form.getByRole('combobox', { name: /^Bread/ }).selectOption({ label: bread });
-  await form.getByRole('combobox', { name: /^When/ }).selectOption({ label: 'On the table at' });
-  await form.getByLabel('Day and time').fill(moment);
-  await form.getByRole('button', { name: 'Plan it' }).click();
-}
-
-const list = (page: Page) => page.getByRole('list', { name: 'Do this at' });
-const row = (page: Page, step: string, bread = '') =>
-  list(page).getByRole('listitem').filter({ hasText: step }).filter({ hasText: bread });
 const time = async (page: Page, step: string, bread = ''): Promise<string> =>
   (await row(page, step, bread).first().getByRole('button').first().textContent())!.trim();
 

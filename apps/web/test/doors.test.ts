@@ -7,25 +7,11 @@ import { withWriting } from '../src/lib/server/gate/doors-book.ts';
 import { placeIn } from '../src/lib/server/gate/place.ts';
 import { wasPassedOn } from '../src/lib/server/gate/names.ts';
 import { writingOf } from '../src/lib/server/gate/writings.ts';
+import { pairWith } from './pair-with.ts';
 import { TestServer } from './server.ts';
 
 const settings = { TENDER_CRUMB_PROXY: '1' };
 const atHome = { TENDER_CRUMB_PROXY: '0' };
-const codeOf = (server: TestServer) => server.said.match(/[A-Z0-9]{4}-[A-Z0-9]{4}/g)!.at(-1)!;
-
-async function pairWith(server: TestServer, name: string, code = codeOf(server)) {
-  const response = await fetch(`${server.url}/pair`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { origin: server.url, accept: 'text/html' },
-    body: new URLSearchParams({ code, name, to: '/' }),
-  });
-  return {
-    status: response.status,
-    cookie: (response.headers.get('set-cookie') ?? '').split(';')[0]!,
-  };
-}
-
 describe('who may come in', () => {
   const server = new TestServer();
   before(() => server.start(settings));

@@ -18,6 +18,7 @@ import {
 import { changeOf, type Change } from '../src/lib/sync/merge.ts';
 import {
   eventsOnTheirWay,
+  withBegun,
   withChanges,
   withPantry,
   withRows,
@@ -25,6 +26,7 @@ import {
 } from '../src/lib/sync/overlay.ts';
 import { oldKept } from '../src/lib/sync/old-kept.ts';
 import { Outbox, type Outcome } from '../src/lib/sync/outbox.ts';
+import { FakeServer } from './fake-server.ts';
 import { defaultHousehold } from '@tender-crumb/core';
 
 const loaf = (name: string) =>
@@ -35,36 +37,6 @@ const tick = (id: string): BakeEvent => ({
   kind: 'weighed',
   data: { item: id, grams: 5, byScale: false },
 });
-
-interface Sent {
-  readonly method: string;
-  readonly path: string;
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
-  readonly body: any;
-}
-
-/** A server that answers as it is told, and remembers what it was sent. */
-class FakeServer {
-  readonly sent: Sent[] = [];
-  /** Status and body of the answer; none where it cannot be reached. */
-  answers: (sent: Sent) => readonly [status: number, body: object] | undefined = () => [200, {}];
-  readonly #fetch = globalThis.fetch;
-
-  constructor() {
-    globalThis.fetch = (async (path: string, init: { method: string; body: string }) => {
-      const body: unknown = init.body === undefined ? undefined : JSON.parse(init.body);
-      const sent = { method: init.method, path, body };
-      const answer = this.answers(sent);
-      if (!answer) throw new TypeError('no network');
-      this.sent.push(sent);
-      return new Response(JSON.stringify(answer[1]), { status: answer[0] });
-    }) as typeof fetch;
-  }
-
-  end(): void {
-    globalThis.fetch = this.#fetch;
-  }
-}
 
 /** Something settled for the household, on its way. */
 const settled = (was: object, now: object, tap: string) =>
@@ -93,7 +65,8 @@ describe('what waits in the browser', () => {
   it('2,000 events tapped while the server was away arrive once each, in order, in chunks', async () => {
     server.answers = () => undefined;
     const box = outbox();
-    for (let i = 0; i < 2000; i += 1) await box.keep.put(eventEntry('b', tick(`e${i}`)));
+    for (let i = 0; i < 2000; i += 1) await box.hold(eventEntry('b', tick(`e${i}`)));
+    expect(box.standing.waiting.at(-1)!.key).to.equal('event/b/e1999');
     await box.flush();
     expect(box.standing.away).to.equal(true);
     await box.close();
@@ -333,6 +306,30 @@ describe('what waits in the browser', () => {
     ]);
   });
 
+  it('changes that were sent and not heard of go again as they went, before what came later', async () => {
+    const box = outbox();
+    const says = (was: number, now: number, tap: string) =>
+      box.keep.put(
+        changeEntry('bag', { id: 'x', change: { was: { price: was }, now: { price: now } } }, tap),
+      );
+    server.forgets = true;
+    await says(1, 2, 'a');
+    await says(2, 3, 'b');
+    await box.flush();
+    server.forgets = false;
+    await says(3, 4, 'c');
+    // Another page: it knows no more than what is kept.
+    const next = outbox();
+    await next.flush();
+    await next.flush();
+    expect(server.sent.map((s) => s.body)).to.deep.equal([
+      { was: { price: 1 }, now: { price: 3 } },
+      { was: { price: 1 }, now: { price: 3 } },
+      { was: { price: 3 }, now: { price: 4 } },
+    ]);
+    expect(await next.keep.waiting()).to.deep.equal([]);
+  });
+
   it('nonsense in the storage is set aside, and what makes sense goes', async () => {
     const keep = new Keep(name);
     await keep.put(eventEntry('b', tick('good')));
@@ -469,6 +466,36 @@ describe('what waits in the browser', () => {
     expect(
       withChanges([plan], [changeEntry('plan', { id: 'p', change }, 't')], 'plan'),
     ).to.deep.equal([{ id: 'p', facts: { mix: { start: 'x', end: 'y' } } }]);
+  });
+
+  it('a bake that was begun here is a bake on the plan, with what was tapped in it; the plan that it is of is begun', () => {
+    const at = '2026-05-01T08:00:00.000Z';
+    const planned = { id: 'p', formulaId: 'f', version: 2, readyBy: at };
+    const begun = (id: string, more: object = {}) =>
+      beginEntry({ id, formulaId: 'f', formulaVersion: 3, startedAt: at, ...more });
+    const waiting = [
+      begun('one', { planned: 'p', method: 'machine', events: [tick('first')] }),
+      eventEntry('one', tick('second')),
+      begun('two'),
+      beginEntry({ id: 'none', name: 'Bread of the neighbours', startedAt: at }),
+    ];
+    const [two, one] = withBegun([planned], waiting);
+    expect(one).to.deep.equal({
+      ...planned,
+      bakeId: 'one',
+      begun: {
+        startedAt: at,
+        method: 'machine',
+        events: [tick('first'), tick('second')],
+        formulaVersion: 3,
+      },
+    });
+    expect(two).to.deep.include({ id: 'two', formulaId: 'f', version: 0, bakeId: 'two' });
+    expect(withBegun([planned], waiting)).to.have.length(2);
+    // The server has it by now: what was tapped since is put to it, and it stands there once.
+    const heard = withBegun([one!], waiting);
+    expect(heard.filter((p) => p.bakeId === 'one')).to.have.length(1);
+    expect(withBegun([planned], [])).to.deep.equal([planned]);
   });
 
   it('what was said otherwise meanwhile is set aside with both, and said again where it is meant', async () => {

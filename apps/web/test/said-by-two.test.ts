@@ -290,6 +290,53 @@ describe('the house’s clock', () => {
     ]);
   });
 
+  it('what nobody can have tapped yet is refused at its field: a month ahead, and not a day less', async () => {
+    const now = Number((await fetch(`${server.url}/api/v1/learning`)).headers.get('x-house-time'));
+    const ahead = (days: number) => new Date(now + days * 86_400_000).toISOString();
+    const id = await bake();
+    const events = (...at: string[]) => ({ events: at.map((a, i) => note(`n${i}`, a)) });
+    const path = `/api/v1/bakes/${id}/events`;
+    const late = await server.ask('POST', path, events(ahead(-1), '2031-01-04T10:00:00.000Z'));
+    expect([late.status, late.json['errors'].map((e: { where: string }) => e.where)]).to.deep.equal(
+      [400, ['body.events[1].at']],
+    );
+    expect((await server.ask('POST', path, events(ahead(32)))).status).to.equal(400);
+    expect((await server.ask('POST', path, events(ahead(30)))).status).to.equal(200);
+    const begin = (startedAt: string, headers = {}) =>
+      server.ask('POST', '/api/v1/bakes', { name: 'Flat bread', startedAt }, headers);
+    expect((await begin('2031-01-04T10:00:00.000Z')).status).to.equal(400);
+    // A tablet that is four years ahead, and has heard of no house yet.
+    const begun = await begin(ahead(1500), { 'x-device-time': String(now + 1500 * 86_400_000) });
+    expect(Math.abs(Date.parse(begun.json['startedAt']) - now)).to.be.lessThan(60_000);
+  });
+
+  it('a bag of which three tablets say something: all that only one said stands, the rest is told to each', async () => {
+    const said = (was: object, now: object) =>
+      server.ask('PATCH', '/api/v1/bags/three', { was, now });
+    await said({}, { name: 'Three', ingredient: 'bread-flour', protein: 11 });
+    const was = { protein: 11 };
+    const answers = [
+      await said(was, { protein: 12, moisture: 13 }),
+      await said(was, { protein: 12.5, openedOn: '2026-11-01' }),
+      await said(was, { protein: 13, price: { paid: 3, kilograms: 2 }, moisture: 14 }),
+    ];
+    expect(answers.map((a) => a.json['clashes'])).to.deep.equal([
+      [],
+      [{ path: ['protein'], was: 11, mine: 12.5, theirs: 12 }],
+      [
+        { path: ['protein'], was: 11, mine: 13, theirs: 12 },
+        { path: ['moisture'], mine: 14, theirs: 13 },
+      ],
+    ]);
+    const { bags } = (await server.ask('GET', '/api/v1/bags')).json;
+    expect(bags.find((b: { id: string }) => b.id === 'three')).to.deep.include({
+      protein: 12,
+      moisture: 13,
+      openedOn: '2026-11-01',
+      price: { paid: 3, kilograms: 2 },
+    });
+  });
+
   it('a tablet that never heard the house is off by as much as it is now: beyond two minutes', async () => {
     const heard = Number(
       (await fetch(`${server.url}/api/v1/learning`)).headers.get('x-house-time'),

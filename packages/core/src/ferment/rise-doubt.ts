@@ -149,6 +149,17 @@ export type RiseForecast = RiseBand | Exclude<RiseTime, { readonly hours: number
 
 const at = (time: RiseTime): number => Math.log(time.hours ?? longestRise);
 
+/** Models with one doubt of theirs moved by its spread, by the doubt. */
+const movedModels = new WeakMap<RiseModel, Partial<Record<RiseDoubt, RiseModel>>>();
+
+/** The same model for the same move: what was worked out with it is known the next time. */
+function movedOnce(model: RiseModel, id: RiseDoubt, moved: RiseModel): RiseModel {
+  if (moved === model) return model;
+  const known = movedModels.get(model) ?? {};
+  movedModels.set(model, known);
+  return (known[id] ??= moved);
+}
+
 /**
  * When a dough comes to an end of its rise, with its band: each doubt moved by its spread on its own, in the
  * logarithm of the time.
@@ -171,7 +182,8 @@ export function riseForecast(
     rows.map(([id, { sd, moved }]) => {
       const spread = id === 'yeast' || id === 'starter' ? (paces[id]?.sd ?? sd.value) : sd.value;
       const of = moved({ dough, end, model }, spread);
-      return [id, { spread, by: at(riseUntil(of.dough, of.end, of.model)) - middle }] as const;
+      const time = riseUntil(of.dough, of.end, movedOnce(model, id, of.model));
+      return [id, { spread, by: at(time) - middle }] as const;
     }),
   );
   const passing = Math.sqrt(

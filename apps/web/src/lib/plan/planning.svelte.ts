@@ -1,8 +1,10 @@
 import { nanoid } from 'nanoid';
+import { outbox } from '../sync/here.ts';
 import { saidOf, saidRow, type Settled } from '../sync/said.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
 import type { PlannedBake, PlannedWithBake } from '../server/store/plans.ts';
+import { knownHere, ofNoBread } from './known-here.ts';
 import { isTimed, type NoTimedPlan, type TimedPlan, type TimedStep } from './planned.ts';
 import { planBeside } from './planner.ts';
 import { questionOf } from './question.ts';
@@ -18,7 +20,9 @@ export const stepName = ({ id, bake }: Pick<TimedStep, 'id' | 'bake'>): string =
 
 /** The plan of a household as it stands on this page: what is wished, when everything is done, what is next. */
 export class Planning {
-  data = $state.raw<PlanData>() as PlanData;
+  #given = $state.raw<PlanData>() as PlanData;
+  /** Of breads that were planned here just now, until the server says it. */
+  #here = $state.raw(ofNoBread);
   answer = $state.raw<TimedPlan | NoTimedPlan | undefined>();
   /** The last plan that could be made. */
   timed = $state.raw<TimedPlan | undefined>();
@@ -31,16 +35,25 @@ export class Planning {
   readonly #onchange: () => Promise<unknown>;
 
   constructor(data: PlanData, onchange: () => Promise<unknown>) {
-    this.data = data;
+    this.#given = data;
     this.#onchange = onchange;
   }
 
+  /** All that is planned by. */
+  readonly data = $derived.by<PlanData>(() => {
+    const { formulas, versions, devices } = this.#here;
+    return {
+      ...this.#given,
+      formulas: { ...formulas, ...this.#given.formulas },
+      versions: { ...versions, ...this.#given.versions },
+      devices: { ...devices, ...this.#given.devices },
+    };
+  });
+  readonly #planned = $derived(sync.planned(this.#given.plans));
   /** What is planned, with what was said of it here and is still on its way. */
-  readonly plans = $derived.by(() =>
-    sync
-      .planned(this.data.plans)
-      // Of a bread that was planned here just now, the server has yet to say what it is.
-      .filter((p) => this.data.formulas[p.id] !== undefined),
+  readonly plans = $derived(
+    // Of a bread that was planned here, and whose bench was never opened here, only the server knows what it is.
+    this.#planned.filter((p) => this.data.formulas[p.id] !== undefined),
   );
   readonly steps = $derived(this.timed?.steps ?? []);
   readonly refused = $derived(this.answer && !isTimed(this.answer) ? this.answer : undefined);
@@ -49,9 +62,24 @@ export class Planning {
   readonly next = $derived(this.ahead.find((s) => !this.isBegun(s)));
 
   receive(data: PlanData): void {
-    this.data = data;
+    this.#given = data;
     this.now = currentTime();
+    void this.#recall();
     void this.work();
+  }
+
+  /** Looks what this browser knows of breads that the server has not heard to be planned. */
+  async #recall(): Promise<void> {
+    const unknown = this.#planned.filter((p) => this.data.formulas[p.id] === undefined);
+    if (unknown.length === 0) return;
+    const here = await knownHere(unknown);
+    if (Object.keys(here.formulas).length === 0) return;
+    this.#here = {
+      formulas: { ...this.#here.formulas, ...here.formulas },
+      versions: { ...this.#here.versions, ...here.versions },
+      devices: { ...this.#here.devices, ...here.devices },
+    };
+    await this.work();
   }
 
   /** Follows the clock; ends when the page goes. */
@@ -64,7 +92,15 @@ export class Planning {
       planned = currentMs();
       void this.work();
     }, tick);
-    return () => clearInterval(timer);
+    // Of a bake that was begun away the server has more to say than this page.
+    const end = outbox().subscribe(({ outcome }) => {
+      if (outcome?.entry.kind === 'begin' && outcome.result.kind === 'delivered')
+        void this.#onchange();
+    });
+    return () => {
+      clearInterval(timer);
+      end();
+    };
   }
 
   async work(): Promise<void> {
@@ -215,7 +251,7 @@ export class Planning {
     const { refused, waits, says } = await ask();
     if (refused) this.fault = `That was not written down: ${says}`;
     if (!waits) await this.#onchange();
-    else this.receive(this.data);
+    else this.receive(this.#given);
     return !refused;
   }
 }

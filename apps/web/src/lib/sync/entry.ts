@@ -14,6 +14,8 @@ export interface Entry {
   readonly rev: string;
   /** ISO 8601, by this browser's clock. */
   readonly at: string;
+  /** The request that it went in, where it is not known what became of that: so it goes again. */
+  readonly tried?: string;
 }
 
 /** Something before it is kept. */

@@ -99,6 +99,29 @@ export class Keep {
     await db?.delete('waiting', key).catch(() => undefined);
   }
 
+  /** Writes down that these go in one request. */
+  async tries(entries: readonly Entry[]): Promise<void> {
+    if (entries.every((e) => e.tried)) return;
+    const tried = nanoid();
+    const marked = (there: Entry | undefined, { rev }: Entry) =>
+      there?.rev === rev ? { ...there, tried } : undefined;
+    for (const entry of entries) {
+      const inMemory = marked(this.#memory.get(entry.key), entry);
+      if (inMemory) this.#memory.set(entry.key, inMemory);
+    }
+    const db = await this.#open;
+    try {
+      const tx = db?.transaction('waiting', 'readwrite');
+      for (const entry of entries) {
+        const stored = marked(await tx?.store.get(entry.key), entry);
+        if (stored) void tx?.store.put(stored);
+      }
+      await tx?.done;
+    } catch {
+      // What then is told of itself is shown, and nothing of it is lost.
+    }
+  }
+
   /** Crosses out what was delivered, unless something newer stands in its place by now. */
   async remove(entries: readonly Entry[]): Promise<void> {
     for (const { key, rev } of entries) {

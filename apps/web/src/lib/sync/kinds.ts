@@ -15,8 +15,11 @@ export interface Asked {
 interface Kind {
   /** Most that go in one request, in the order in which they came. */
   readonly most: number;
-  /** Whether one may go in the request of another; any may, if this is not said. */
-  goesWith?(first: Entry, next: Entry): boolean;
+  /**
+   * Several are put together into one, where these go together. What was sent so and not heard of goes again as it
+   * went: put together anew, it would be told that its own first half stands there.
+   */
+  joins?(first: Entry, next: Entry): boolean;
   ask(entries: readonly Entry[]): Asked;
   /** What it is, for the baker. */
   says(body: unknown): string;
@@ -80,7 +83,7 @@ const wasAlways = (entry: Entry): boolean => !!(entry.body as Changed).always;
 const changing = (path: (id: string) => string, says: (now: object) => string): Kind => ({
   most: 50,
   // What is so from today would be said to have been so in every bake before.
-  goesWith: (first, next) => wasAlways(first) === wasAlways(next),
+  joins: (first, next) => wasAlways(first) === wasAlways(next),
   ask: (entries) => {
     const bodies = entries.map((e) => e.body as Changed);
     const always = wasAlways(entries[0]!) ? '?since=always' : '';
@@ -194,6 +197,7 @@ const kinds = {
 } satisfies Record<string, Kind>;
 
 export type KindName = keyof typeof kinds;
+export const kindNames = Object.keys(kinds) as readonly KindName[];
 /** Kinds that say something of a thing, field by field. */
 export type ChangingName = 'house' | 'bag' | 'own' | 'plan';
 

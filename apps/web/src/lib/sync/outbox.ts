@@ -91,6 +91,10 @@ export class Outbox {
   #storage: Storage = 'kept';
   #standing = nothingWaits;
   #sending: Promise<void> | undefined;
+  #looking: Promise<void> | undefined;
+  #next: Promise<void> | undefined;
+  /** What was kept since the last look began: it may not have seen it. */
+  #meanwhile: Entry[] = [];
   /** This tab is the sender just now, or about to be. */
   #sends = false;
   #failures = 0;
@@ -145,7 +149,9 @@ export class Outbox {
     this.#becomes({ keeping: this.#standing.keeping + 1 });
     try {
       const kept = await this.keep.put(entry);
-      await this.#look();
+      // Its place is known: with ten thousand that wait, looking anew at each tap would be felt.
+      this.#meanwhile.push(kept);
+      this.#becomes({ waiting: behind(this.#standing.waiting, [kept]), storage: this.#storage });
       return kept;
     } finally {
       this.#becomes({ keeping: this.#standing.keeping - 1 });
@@ -289,14 +295,19 @@ export class Outbox {
     }
     try {
       let most = Infinity;
+      let waiting: readonly Entry[] = [];
       for (;;) {
-        const batch = nextBatch(await this.keep.waiting(), most);
+        if (waiting.length === 0) waiting = (await this.keep.waiting()).filter((e) => kindOf(e));
+        const batch = nextBatch(waiting, most);
         if (batch.length === 0) {
           this.#becomes({ away: false, why: '', unpaired: false });
           break;
         }
+        if (kindOf(batch[0]!)!.joins) await this.keep.tries(batch);
         const how = await this.#send(batch);
         if (how === 'stop') break;
+        const gone = new Set(batch);
+        if (how === 'on') waiting = waiting.filter((e) => !gone.has(e));
         most = how === 'smaller' ? Math.max(1, Math.floor(batch.length / 2)) : Infinity;
         if (!(await this.keep.lease(this.tab, leaseMs))) break;
       }
@@ -374,8 +385,18 @@ export class Outbox {
     for (const listener of this.#listeners) listener({});
   }
 
-  async #look(): Promise<void> {
-    const [waiting, aside] = await Promise.all([this.keep.waiting(), this.keep.listAside()]);
+  /** Several calls at once are one more look: each is answered by one that began after it. */
+  #look(): Promise<void> {
+    return (this.#next ??= (this.#looking ?? Promise.resolve()).then(() => {
+      this.#next = undefined;
+      return (this.#looking = this.#lookOnce().finally(() => (this.#looking = undefined)));
+    }));
+  }
+
+  async #lookOnce(): Promise<void> {
+    this.#meanwhile = [];
+    const [seen, aside] = await Promise.all([this.keep.waiting(), this.keep.listAside()]);
+    const waiting = behind(seen, this.#meanwhile);
     this.#becomes({ waiting, aside, storage: this.#storage });
   }
 
@@ -397,15 +418,23 @@ function inWords({ body, message }: ApiError): string {
   return errors?.length ? errors.map((e) => e.what).join('; ') : message;
 }
 
+/** Entries with others behind them; what comes later under a key takes its place. */
+function behind(waiting: readonly Entry[], later: readonly Entry[]): readonly Entry[] {
+  const newest = new Map(later.map((e) => [e.key, e]));
+  return newest.size === 0
+    ? waiting
+    : [...waiting.filter((e) => !newest.has(e.key)), ...newest.values()];
+}
+
 /** The oldest entry, and those behind it in its lane that may go with it. */
 function nextBatch(waiting: readonly Entry[], most: number): Entry[] {
-  const known = waiting.filter((e) => kindOf(e));
-  const [first] = known;
+  const first = waiting.find((e) => kindOf(e));
   if (!first) return [];
-  const lane = known.filter((e) => e.lane === first.lane);
+  const lane = waiting.filter((e) => e.lane === first.lane && kindOf(e));
   const kind = kindOf(first)!;
   const end = lane.findIndex(
-    (e) => e.kind !== first.kind || (kind.goesWith && !kind.goesWith(first, e)),
+    (e) =>
+      e.kind !== first.kind || e.tried !== first.tried || (kind.joins && !kind.joins(first, e)),
   );
   const alike = end < 0 ? lane : lane.slice(0, end);
   return alike.slice(0, Math.min(most, kind.most));

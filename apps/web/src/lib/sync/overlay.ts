@@ -7,6 +7,8 @@ import {
   type Label,
 } from '@tender-crumb/core';
 import { apply } from 'json-merge-patch';
+import type { PlannedWithBake } from '../server/store/plans.ts';
+import type { BeginBake } from './begin.ts';
 import type { Entry } from './entry.ts';
 import { bakeLane, settingsLane, type Changed, type RowSaid } from './kinds.ts';
 import { applyChange } from './merge.ts';
@@ -49,6 +51,41 @@ export function withRows<T extends Row>(
     if (entry.kind !== kind || !of(said)) return all;
     return [...all.filter((row) => row.id !== said.id), { ...said.row, id: said.id } as T];
   }, rows);
+}
+
+/**
+ * Planned bakes with those that were begun here and that the server has not heard of, and with what was tapped in them: a
+ * plan that is begun is not begun once more. One that nobody planned stands among them under its own id, as on the server.
+ */
+export function withBegun(
+  plans: readonly PlannedWithBake[],
+  waiting: Waiting,
+): readonly PlannedWithBake[] {
+  const begun = waiting
+    .filter((e) => e.kind === 'begin')
+    .reduce<readonly PlannedWithBake[]>((all, { body }) => {
+      const { id, formulaId, formulaVersion, planned, startedAt, method, events } =
+        body as BeginBake;
+      if (formulaId === undefined || all.some((p) => p.bakeId === id)) return all;
+      const bake = {
+        bakeId: id,
+        begun: {
+          startedAt,
+          method: method ?? ('hand' as const),
+          events: (events ?? []).map(onHouseClock),
+          ...(formulaVersion === undefined ? {} : { formulaVersion }),
+        },
+      };
+      return all.some((p) => p.id === planned)
+        ? all.map((p) => (p.id === planned ? { ...p, ...bake } : p))
+        : [{ id, formulaId, version: 0, ...bake }, ...all];
+    }, plans);
+  return begun.map((plan) => {
+    const tapped = plan.begun ? eventsOnTheirWay(waiting, plan.bakeId!) : [];
+    return plan.begun && tapped.length > 0
+      ? { ...plan, begun: { ...plan.begun, events: [...plan.begun.events, ...tapped] } }
+      : plan;
+  });
 }
 
 /** The household, or a part of what it settled, with what was settled here and is still on its way. */

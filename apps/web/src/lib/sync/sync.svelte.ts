@@ -1,11 +1,12 @@
 import type { Household } from '@tender-crumb/core';
 import { refresh } from '$lib/ui/refresh.ts';
+import type { PlannedWithBake } from '../server/store/plans.ts';
 import type { Entry } from './entry.ts';
 import { outbox } from './here.ts';
 import type { RowSaid } from './kinds.ts';
 import { deliveredNow, isLate } from './late.ts';
 import { nothingWaits, type Standing } from './outbox.ts';
-import { withChanges, withPantry, withRows, withSettled } from './overlay.ts';
+import { withBegun, withChanges, withPantry, withRows, withSettled } from './overlay.ts';
 
 /** What pages show of what other pages show too: fetched anew when it has arrived. */
 const shown: ReadonlySet<string> = new Set([
@@ -72,8 +73,9 @@ class Sync {
   }
 
   /** Planned bakes, with what was said of them here. */
-  planned<T extends { readonly id: string }>(plans: readonly T[]): readonly T[] {
-    return withRows(withChanges(plans, this.#said, 'plan'), this.#said, 'plan');
+  planned(plans: readonly PlannedWithBake[]): readonly PlannedWithBake[] {
+    const said = withRows(withChanges(plans, this.#said, 'plan'), this.#said, 'plan');
+    return withBegun(said, this.standing.waiting);
   }
 
   /** What was said of a kind, as it was said, until the page has it from the server. */

@@ -1,11 +1,13 @@
 import {
   bagProblems,
+  bakeEventKinds,
   defaultSettings,
   deviceIds,
   isDay,
   outcomeShape,
   ownIdPattern,
   styleIds,
+  type BakeEvent,
 } from '@tender-crumb/core';
 import Joi from 'joi';
 import { check } from '../boundary/check.ts';
@@ -16,7 +18,7 @@ import { practiceBody } from '../boundary/practice-schema.ts';
 import {
   bagBody,
   clockField,
-  eventField,
+  eventData,
   formulaIn,
   joiOf,
   kitchenThen,
@@ -102,7 +104,7 @@ const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
     bake_id: id.required(),
     id: id.required(),
     at: instant.required(),
-    kind: Joi.string().required(),
+    kind: Joi.valid(...bakeEventKinds).required(),
     data: Joi.string().required(),
     clock: or(clockField),
   }),
@@ -205,15 +207,14 @@ const within: { readonly [K in ArchiveTableName]?: (row: Row) => void } = {
     if (row['formula_id'] === null && row['name'] === null)
       throw new Problem(400, 'No name', [{ where: 'name', what: 'is missing' }]);
   },
-  bake_event({ at, kind, data }) {
-    // The event's id may be of any that were ever made; the rest is as the API has it.
+  bake_event({ kind, data }) {
     const said = json({ data: data! }, 'data');
     const points = (said as { points?: unknown } | null)?.points;
     const meant =
       kind === 'felt' && typeof points === 'number' && Math.abs(points) <= mostFelt
         ? { ...(said as object), points: 0 }
         : said;
-    check(eventField, { id: 'event', at, kind, data: meant }, 'event');
+    check(eventData[kind as BakeEvent['kind']], meant, 'data');
   },
   planned_bake: (row) =>
     void check(
@@ -238,7 +239,7 @@ const within: { readonly [K in ArchiveTableName]?: (row: Row) => void } = {
  */
 export function faultOf(name: ArchiveTableName, row: Row): Fault | undefined {
   try {
-    check(columns[name].required(), row, 'row');
+    check(columns[name], row, 'row');
     within[name]?.(row);
     return undefined;
   } catch (fault) {

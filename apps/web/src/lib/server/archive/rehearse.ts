@@ -7,6 +7,7 @@ import {
   pantryIn,
   runOf,
   withoutStrangeBags,
+  type Belief,
 } from '@tender-crumb/core';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -43,9 +44,20 @@ async function lookAtAll(db: Database, step: Step): Promise<void> {
     });
     await step('Looking at its formulas', i + 1, formulas.length);
   }
-  const ids = (await db.selectFrom('bake').select('id').orderBy('started_at').execute()).map(
-    (b) => b.id,
-  );
+  // Bread by bread: what is believed of one is seen for all its bakes at once.
+  const bakes = await db
+    .selectFrom('bake')
+    .select('id')
+    .orderBy('formula_id')
+    .orderBy('started_at')
+    .execute();
+  const ids = bakes.map((b) => b.id);
+  let inView: { readonly bread?: string; readonly belief: Belief } | undefined;
+  const seenFor = (bread: string | undefined) =>
+    (inView && inView.bread === bread
+      ? inView
+      : (inView = { ...(bread === undefined ? {} : { bread }), belief: forBread(belief, bread) })
+    ).belief;
   const pageOf = 200;
   for (let from = 0; from < ids.length; from += pageOf) {
     const entries = await bookEntries(db, { ids: ids.slice(from, from + pageOf) });
@@ -58,7 +70,7 @@ async function lookAtAll(db: Database, step: Step): Promise<void> {
           device: entry.method,
           events: entry.events,
           household: householdOn(household, entry.circumstances),
-          belief: forBread(belief, entry.bread),
+          belief: seenFor(entry.bread),
         });
       });
     await step('Looking at its bakes', Math.min(ids.length, from + pageOf), ids.length);

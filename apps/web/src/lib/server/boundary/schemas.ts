@@ -286,6 +286,11 @@ export const levelMark = Joi.object({
   high: Joi.number().required(),
 });
 
+/** What is told in an event of each kind. */
+export const eventData = Object.fromEntries(
+  bakeEventKinds.map((kind) => [kind, joiOf(eventKinds[kind].shape).required()]),
+) as Readonly<Record<BakeEvent['kind'], Joi.Schema>>;
+
 /** One event of a bake. */
 export const eventField = Joi.object({
   id: id.required(),
@@ -295,10 +300,7 @@ export const eventField = Joi.object({
     .valid(...bakeEventKinds)
     .required(),
   data: Joi.when('kind', {
-    switch: bakeEventKinds.map((kind) => ({
-      is: kind,
-      then: joiOf(eventKinds[kind].shape).required(),
-    })),
+    switch: bakeEventKinds.map((kind) => ({ is: kind, then: eventData[kind] })),
   }),
 });
 

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { onDevice } from '$lib/server/boundary/device-clock.ts';
+import { begunAt, onDevice } from '$lib/server/boundary/device-clock.ts';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
 import { bakeBody, bakesQuery } from '$lib/server/boundary/schemas.ts';
@@ -23,7 +23,11 @@ export const GET = route(async ({ url }) => {
 });
 
 export const POST = route(async ({ request }) => {
-  const bake = check(bakeBody, await readJson(request), 'body');
+  const said = check(bakeBody, await readJson(request), 'body');
+  const bake = {
+    ...said,
+    ...(said.startedAt === undefined ? {} : { startedAt: begunAt(request, said.startedAt) }),
+  };
   const db = await kitchen();
   // The bake, what is known of it from the beginning, and that it is planned no more: all of it or nothing.
   const started = await inTransaction(db, async (tx) => {
