@@ -87,6 +87,89 @@ test.describe('the server away, on pages that are open', () => {
   });
 });
 
+test.describe('a browser that forgets, or has much to say', () => {
+  test('is emptied in the middle of a bake: what was sent stays, what is tapped after that arrives', async ({
+    page,
+  }) => {
+    const server = await serve();
+    try {
+      await visit(page, `${server.url}/bench/lockside-white`);
+      await page.getByRole('button', { name: 'Bake this' }).click();
+      await expect(page).toHaveURL(/\/bake\//);
+      const id = page.url().split('/').pop()!;
+      const ticks = page.locator('button.tick');
+      await ticks.first().click();
+      await expect(page.getByText('All written down')).toBeVisible();
+      const devtools = await page.context().newCDPSession(page);
+      await devtools.send('Storage.clearDataForOrigin', {
+        origin: server.url,
+        storageTypes: 'all',
+      });
+      await ticks.nth(1).click();
+      await expect(ticks.nth(1)).toHaveAttribute('aria-pressed', 'true');
+      const weighed = async () => {
+        const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
+        return bake.events.filter((e: { kind: string }) => e.kind === 'weighed').length;
+      };
+      await expect.poll(weighed).toBe(2);
+      await page.reload();
+      await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(2);
+    } finally {
+      await server.stop();
+    }
+  });
+
+  test(
+    'ten thousand taps that waited go out in order, and the page is used meanwhile',
+    { tag: '@long' },
+    async ({ page }) => {
+      test.setTimeout(240_000);
+      const server = await serve();
+      try {
+        await visit(page, `${server.url}/bench/lockside-white`);
+        await page.getByRole('button', { name: 'Bake this' }).click();
+        await expect(page).toHaveURL(/\/bake\//);
+        const id = page.url().split('/').pop()!;
+        await page.evaluate(async (bake) => {
+          const open = indexedDB.open('tender-crumb');
+          const db = await new Promise<IDBDatabase>((done) => {
+            open.onsuccess = () => done(open.result);
+          });
+          const tx = db.transaction('waiting', 'readwrite');
+          const at = new Date().toISOString();
+          const rest = { lane: `bake/${bake}`, kind: 'event', rev: 'r', at };
+          for (let n = 0; n < 10_000; n += 1) {
+            const data = { item: `l${n % 20}`, grams: n + 1, byScale: true };
+            const body = { id: `tap-${n}`, at, kind: 'weighed', data };
+            tx.objectStore('waiting').put({ ...rest, key: `event/${bake}/${n}`, seq: n + 1, body });
+          }
+          await new Promise((done) => (tx.oncomplete = done));
+          db.close();
+        }, id);
+        await page.reload();
+        await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+        await page.locator('button.tick').first().click();
+        const events = async () =>
+          (await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json())
+            .events as Array<{
+            id: string;
+          }>;
+        await expect
+          .poll(async () => (await events()).filter((e) => e.id.startsWith('tap-')).length, {
+            timeout: 200_000,
+            intervals: [3000],
+          })
+          .toBe(10_000);
+        const sent = (await events()).filter((e) => e.id.startsWith('tap-')).map((e) => e.id);
+        expect(sent).toEqual(Array.from({ length: 10_000 }, (_, n) => `tap-${n}`));
+        await expect(page.getByText('All written down')).toBeVisible({ timeout: 60_000 });
+      } finally {
+        await server.stop();
+      }
+    },
+  );
+});
+
 test.describe('two devices', () => {
   test('two say something else of one bag: theirs stands, both are shown, and one’s own can be meant', async ({
     page,

@@ -71,6 +71,11 @@ export const nothingWaits: Standing = {
 /** Why something is shown that was taken but for a part. */
 const saidOtherwise = 'Somebody said it otherwise meanwhile, and theirs stands.';
 
+/** What one tab tells the others. */
+interface Told {
+  readonly outcomes: readonly Outcome[];
+}
+
 type Listener = (what: { readonly outcome?: Outcome }) => void;
 
 /**
@@ -119,7 +124,7 @@ export class Outbox {
     this.#leaving = leaving;
     this.#ready = first(this.keep);
     if (channel) {
-      channel.onmessage = ({ data }: MessageEvent<{ outcome?: Outcome }>) => void this.#hear(data);
+      channel.onmessage = ({ data }: MessageEvent<Told>) => void this.#hear(data);
     }
   }
 
@@ -335,7 +340,7 @@ export class Outbox {
       await this.keep.remove(batch);
       if (clashes.length > 0) await this.#look();
       this.#becomes({ away: false, why: '', unpaired: false });
-      for (const entry of batch) this.#tell({ entry, result: { kind: 'delivered', answer } });
+      this.#tell(batch.map((entry) => ({ entry, result: { kind: 'delivered', answer } })));
       return 'on';
     } catch (fault) {
       return this.#failed(batch, fault);
@@ -357,7 +362,7 @@ export class Outbox {
     }
     if (status === 404 && kindOf(batch[0]!)!.goneIsDone) {
       await this.keep.remove(batch);
-      for (const entry of batch) this.#tell({ entry, result: { kind: 'delivered', answer: {} } });
+      this.#tell(batch.map((entry) => ({ entry, result: { kind: 'delivered', answer: {} } })));
       return 'on';
     }
     // One of many is refused: which one it is shows when they go in smaller parts.
@@ -365,13 +370,13 @@ export class Outbox {
     const [entry] = batch as [Entry];
     if (status === 409 && 'current' in fault.body) {
       await this.keep.remove([entry]);
-      this.#tell({ entry, result: { kind: 'stale', body: fault.body } });
+      this.#tell([{ entry, result: { kind: 'stale', body: fault.body } }]);
       return 'on';
     }
     if (this.#attended.has(entry.key)) await this.keep.remove([entry]);
     else await this.keep.setAside(entry, inWords(fault));
     await this.#look();
-    this.#tell({ entry, result: { kind: 'refused', why: inWords(fault), body: fault.body } });
+    this.#tell([{ entry, result: { kind: 'refused', why: inWords(fault), body: fault.body } }]);
     return 'on';
   }
 
@@ -400,17 +405,23 @@ export class Outbox {
     this.#becomes({ waiting, aside, storage: this.#storage });
   }
 
-  #tell(outcome: Outcome): void {
-    for (const listener of this.#listeners) listener({ outcome });
-    this.#channel?.postMessage({ outcome });
+  #tell(outcomes: readonly Outcome[]): void {
+    for (const outcome of outcomes) for (const listener of this.#listeners) listener({ outcome });
+    this.#channel?.postMessage({ outcomes: outcomes.map(forOthers) } satisfies Told);
   }
 
   /** Another tab has sent something. */
-  async #hear({ outcome }: { outcome?: Outcome }): Promise<void> {
+  async #hear({ outcomes = [] }: Partial<Told>): Promise<void> {
     await this.#look();
-    if (outcome) for (const listener of this.#listeners) listener({ outcome });
+    for (const outcome of outcomes) for (const listener of this.#listeners) listener({ outcome });
   }
 }
+
+/** As other tabs hear of it: of what goes out by the hundred, only that it is there, and not the whole of what it is of. */
+const forOthers = ({ entry, result }: Outcome): Outcome =>
+  result.kind === 'delivered' && kindOf(entry)!.most > 1
+    ? { entry, result: { kind: 'delivered', answer: {} } }
+    : { entry, result };
 
 /** Why it was refused, without the paths of the API. */
 function inWords({ body, message }: ApiError): string {
