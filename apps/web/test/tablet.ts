@@ -101,6 +101,12 @@ export class Tablet {
     }
   }
 
+  /** Key of the entry in which the last word on a thing went. */
+  keyOf(name: string): string {
+    const said = this.said.get(name);
+    return [...this.#of].find(([, one]) => one === said)?.[0] ?? '';
+  }
+
   /** What is on its way: of that it is not known whether the server has it. */
   async onItsWay(): Promise<ReadonlySet<string>> {
     return new Set((await this.box.keep.waiting()).map(({ key }) => nameOf(this.#of.get(key)!)));
