@@ -39,6 +39,11 @@ class Tablet {
   end = (): Promise<void> => this.page.context().close();
 }
 
+interface Planned {
+  readonly plans: ReadonlyArray<{ readonly id: string; readonly bakeId?: string }>;
+  readonly timers: ReadonlyArray<{ readonly name: string; readonly dueAt: string }>;
+}
+
 interface Bake {
   readonly startedAt: string;
   readonly finishedAt?: string;
@@ -68,6 +73,8 @@ test(
     try {
       await visit(page, '/');
       await giveUpAll(page);
+      const asPlanned = (await (await page.request.get('/api/v1/plans')).json()) as Planned;
+      for (const { id } of asPlanned.plans) await page.request.delete(`/api/v1/plans/${id}`);
       // Each has opened what it stands at: the kitchen a bench and Bake day, the hall the leavens.
       await visit(page, '/bench/lockside-white');
       await page.getByRole('link', { name: 'Bake day' }).first().click();
@@ -78,7 +85,9 @@ test(
 
       // A bread is planned, and led from the plan to the cooled loaf.
       await plan(page, 'Lockside tin loaf, white', `${day}T14:30`);
-      await expect(row(page, 'Weigh, mix and knead')).toBeVisible({ timeout: 20_000 });
+      await expect(row(page, 'The machine bakes it')).toBeVisible({
+        timeout: 20_000,
+      });
       await page.getByRole('button', { name: 'Begin this bake' }).click();
       await expect(page).toHaveURL(/\/bake\/.+/, { timeout: 20_000 });
       const id = page.url().split('/').at(-1)!;
@@ -135,10 +144,9 @@ test(
       expect(times).toEqual([...times].sort());
       expect(times[0]!.slice(0, 16)).toBe(`${day}T09:10`);
       expect(bake.finishedAt!.slice(0, 16)).toBe(`${day}T13:40`);
-      const { plans, timers: set } = (await (await page.request.get('/api/v1/plans')).json()) as {
-        plans: Array<{ formulaId: string; bakeId?: string }>;
-        timers: Array<{ name: string; dueAt: string }>;
-      };
+      const { plans, timers: set } = (await (
+        await page.request.get('/api/v1/plans')
+      ).json()) as Planned;
       expect(plans.filter((p) => p.bakeId !== undefined && p.bakeId !== id)).toEqual([]);
       expect(set.map((t) => [t.name, t.dueAt.slice(0, 16)])).toEqual([['Soup', `${day}T15:50`]]);
 

@@ -45,14 +45,37 @@ test('https at home: a browser that trusts the house keeps pages and stays awake
     await expect
       .poll(() => page.evaluate(async () => (await caches.match('/bench/lockside-white'))?.ok))
       .toBe(true);
+    await expect
+      .poll(() => page.evaluate(async () => (await caches.match('/bake/kept'))?.ok))
+      .toBe(true);
     await server.stop();
     await page.reload();
     await expect(page.getByRole('textbox', { name: 'Name of the formula' })).toHaveValue(
       'Lockside tin loaf, white',
     );
+    // A bake that is begun then is there after a reload as well, though no server ever made a page of it.
+    await page.getByRole('button', { name: 'Bake this' }).click();
+    await expect(page).toHaveURL(/\/bake\/.+/, { timeout: 20_000 });
+    const tick = page.locator('button.tick').first();
+    await tick.click();
+    await expect(tick).toHaveAttribute('aria-pressed', 'true');
+    await page.reload();
+    await expect(tick).toHaveAttribute('aria-pressed', 'true', { timeout: 20_000 });
+    await expect(page.getByText('The server is away.')).toBeVisible();
+    const bake = page.url().split('/').at(-1)!;
 
-    const again = await serve({ TENDER_CRUMB_HTTPS: '1' }, server.folder);
+    const { port } = new URL(server.url);
+    const again = await serve({ TENDER_CRUMB_HTTPS: '1', PORT: port }, server.folder);
     try {
+      await expect(async () => {
+        const now = page.getByRole('button', { name: 'Try now' });
+        if (await now.isVisible()) await now.click({ timeout: 500 });
+        expect(
+          await page.evaluate((id) => fetch(`/api/v1/bakes/${id}`).then((r) => r.status), bake),
+        ).toBe(200);
+      }).toPass();
+      await page.reload();
+      await expect(tick).toHaveAttribute('aria-pressed', 'true', { timeout: 20_000 });
       const other = await warned.newPage();
       await expect(other.goto(again.url)).rejects.toThrow(/ERR_CERT_AUTHORITY_INVALID/);
       const past = await warned.newContext({ ignoreHTTPSErrors: true, serviceWorkers: 'allow' });

@@ -1,7 +1,15 @@
 /// <reference types="@sveltejs/kit" />
 /// <reference lib="webworker" />
 import { build, files, version } from '$service-worker';
-import { askedBy, isKept, keptHeader, keptKey, offlinePage } from '$lib/away/kept.ts';
+import {
+  askedBy,
+  emptyPage,
+  insteadOf,
+  isKept,
+  keptHeader,
+  keptKey,
+  offlinePage,
+} from '$lib/away/kept.ts';
 
 /**
  * Without the server: the program itself, and the pages that a kitchen needs then, as they were last. Wherever the
@@ -72,7 +80,8 @@ async function fresh(request: Request, url: URL): Promise<Response> {
     return answer;
   } catch (fault) {
     void tell(true);
-    const known = await cache.match(key);
+    const instead = insteadOf(key);
+    const known = (await cache.match(key)) ?? (instead && (await cache.match(instead)));
     if (known) return marked(known);
     if (request.mode === 'navigate')
       return new Response(offlinePage, {
@@ -106,11 +115,11 @@ async function keep(): Promise<void> {
   if (!asked?.ok) return;
   const { paths } = (await asked.json()) as { paths: readonly string[] };
   const cache = await caches.open(pages);
-  for (const path of paths) {
+  for (const path of [emptyPage, ...paths]) {
     if (Date.now() - (keptAt.get(path) ?? 0) < again) continue;
     const data = path === '/' ? '/__data.json' : `${path}/__data.json`;
     try {
-      for (const address of [path, data, askedBy(path)]) {
+      for (const address of path === emptyPage ? [path] : [path, data, askedBy(path)]) {
         if (address === undefined) continue;
         const answer = await fetch(address);
         if (answer.ok && !answer.redirected)

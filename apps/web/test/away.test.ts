@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { isKept, keptKey } from '../src/lib/away/kept.ts';
+import { insteadOf, isKept, keptKey } from '../src/lib/away/kept.ts';
 import { TestServer } from './server.ts';
 
 describe('what is kept for when the server is away', () => {
@@ -33,6 +33,14 @@ describe('what is kept for when the server is away', () => {
       '/bake/__data.json',
     );
     expect(keptKey(url('/book?formula=a&x-sveltekit-invalidated=11'))).to.equal('/book?formula=a');
+  });
+
+  it('a bake or a bench that was never kept is made of what the browser keeps; any other page is not there', () => {
+    expect(insteadOf('/bake/b1')).to.equal('/bake/kept');
+    expect(insteadOf('/bench/f1')).to.equal('/bake/kept');
+    expect(insteadOf('/bake/b1/__data.json')).to.equal('/bake/__data.json');
+    for (const key of ['/bake', '/bake/b1/x', '/book/b1', '/bake/b1?x=1', '/api/v1/shown/bake/b1'])
+      expect(insteadOf(key), key).to.equal(undefined);
   });
 
   it('the server says which pages those are, the bakes under way among them', async () => {

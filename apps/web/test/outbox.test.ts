@@ -19,8 +19,8 @@ import { changeOf, type Change } from '../src/lib/sync/merge.ts';
 import {
   eventsOnTheirWay,
   withBegun,
-  withChanges,
   withPantry,
+  withPlans,
   withRows,
   withSettled,
 } from '../src/lib/sync/overlay.ts';
@@ -463,9 +463,20 @@ describe('what waits in the browser', () => {
     ]);
     const plan = { id: 'p', facts: { mix: { start: 'x' } } };
     const change = changeOf({ facts: plan.facts }, { facts: { mix: { start: 'x', end: 'y' } } })!;
+    const added = { was: {}, now: { formulaId: 'f', ripe: true } };
     expect(
-      withChanges([plan], [changeEntry('plan', { id: 'p', change }, 't')], 'plan'),
-    ).to.deep.equal([{ id: 'p', facts: { mix: { start: 'x', end: 'y' } } }]);
+      withPlans(
+        [plan, { id: 'q', facts: {} }],
+        [
+          changeEntry('plan', { id: 'p', change }, 't'),
+          changeEntry('plan', { id: 'r', change: added }, 'u'),
+          rowEntry('plan-off', { id: 'q' }),
+        ],
+      ),
+    ).to.deep.equal([
+      { id: 'p', facts: { mix: { start: 'x', end: 'y' } } },
+      { id: 'r', formulaId: 'f', ripe: true },
+    ]);
   });
 
   it('a bake that was begun here is a bake on the plan, with what was tapped in it; the plan that it is of is begun', () => {

@@ -1,3 +1,4 @@
+import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
 import { shelfRows } from '$lib/server/shelf.ts';
@@ -10,7 +11,7 @@ const perPage = 30;
 
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
-  const search = (url.searchParams.get('find') ?? '').slice(0, 200);
+  const search = saidInUrl(url, 'find');
   const { page, pages, offset } = pageIn(
     url.searchParams,
     await countFormulas(db, search),

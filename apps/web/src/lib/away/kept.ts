@@ -7,6 +7,22 @@ const asked = /^\/api\/v1\/shown\//;
 export const isKept = ({ pathname }: Pick<URL, 'pathname'>): boolean =>
   places.test(pathname) || asked.test(pathname) || pathname === '/__data.json';
 
+/** The program without a page in it, and what every page of a bake or a bench has in common. */
+export const emptyPage = '/bake/kept';
+const commonData = '/bake/__data.json';
+
+/**
+ * Where to look for what was never kept: a bake that was begun while the server was away has a page too.
+ *
+ * @param key as from {@link keptKey}
+ * @example insteadOf('/bake/x7') // '/bake/kept': the program, which makes the page of what the browser keeps
+ * @example insteadOf('/book/x7') // undefined
+ */
+export function insteadOf(key: string): string | undefined {
+  if (/^\/(?:bake|bench)\/[^/?]+$/.test(key)) return emptyPage;
+  return /^\/(?:bake|bench)\/[^/?]+\/__data\.json$/.test(key) ? commonData : undefined;
+}
+
 /** Says on an answer that it is not the server’s, but what was kept of an earlier one. */
 export const keptHeader = 'x-kept';
 

@@ -52,7 +52,7 @@
     };
   });
 
-  const planned = $derived(data.plans.length > 0);
+  const planned = $derived(planning.plans.length > 0);
   /** A day of baking is looked at so far ahead, ms. */
   const dayAhead = 16 * 60 * 60_000;
   let whole = $state(false);

@@ -38,6 +38,14 @@ export function withChanges<T extends Row>(
     }, rows);
 }
 
+/** Planned bakes with what was said of them here; those that were taken off here are not among them. */
+export function withPlans<T extends Row>(plans: readonly T[], waiting: Waiting): readonly T[] {
+  const off = new Set(
+    waiting.filter((e) => e.kind === 'plan-off').map((e) => (e.body as RowSaid).id),
+  );
+  return withChanges(plans, waiting, 'plan').filter((p) => !off.has(p.id));
+}
+
 /** Rows with those that were written or taken away here and are still on their way. */
 export function withRows<T extends Row>(
   rows: readonly T[],

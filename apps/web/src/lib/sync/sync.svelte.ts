@@ -6,7 +6,7 @@ import { outbox } from './here.ts';
 import type { RowSaid } from './kinds.ts';
 import { deliveredNow, isLate } from './late.ts';
 import { nothingWaits, type Standing } from './outbox.ts';
-import { withBegun, withChanges, withPantry, withRows, withSettled } from './overlay.ts';
+import { withBegun, withPantry, withPlans, withRows, withSettled } from './overlay.ts';
 
 /** What pages show of what other pages show too: fetched anew when it has arrived. */
 const shown: ReadonlySet<string> = new Set([
@@ -74,8 +74,7 @@ class Sync {
 
   /** Planned bakes, with what was said of them here. */
   planned(plans: readonly PlannedWithBake[]): readonly PlannedWithBake[] {
-    const said = withRows(withChanges(plans, this.#said, 'plan'), this.#said, 'plan');
-    return withBegun(said, this.standing.waiting);
+    return withBegun(withPlans(plans, this.#said), this.standing.waiting);
   }
 
   /** What was said of a kind, as it was said, until the page has it from the server. */

@@ -59,7 +59,7 @@
       </li>
     {/each}
   </ul>
-{:else if data.plan.plans.length === 0}
+{:else if sync.planned(data.plan.plans).length === 0}
   <p class="mb-4 max-w-3xl text-lg">
     Nothing is being baked and nothing is planned. Say when a bread should be on the table: the
     steps, the oven and the night fall into place. Or choose one on the

@@ -1,4 +1,5 @@
 import { bakeRecord, drawnPoint } from '@tender-crumb/core';
+import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookAsked } from '$lib/server/boundary/book-query.ts';
 import { drawnAsked } from '$lib/server/boundary/drawn-query.ts';
@@ -11,7 +12,7 @@ export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const asked = bookAsked(url.searchParams).formula;
   const { of, along, newest } = drawnAsked(url.searchParams);
-  const find = (url.searchParams.get('find') ?? '').slice(0, 200);
+  const find = saidInUrl(url, 'find');
   const breads = await breadsOfBook(db, { find, also: asked ? [asked] : [] });
   const bread = breads.rows.find((b) => b.id === asked) ?? breads.rows[0];
   const [entries, household] = await Promise.all([

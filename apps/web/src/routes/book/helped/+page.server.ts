@@ -7,6 +7,7 @@ import {
   windowIn,
   type BakeRecord,
 } from '@tender-crumb/core';
+import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookAsked } from '$lib/server/boundary/book-query.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
@@ -29,7 +30,7 @@ const lookOf = ({ id, circumstances, lesson, state }: BakeRecord) =>
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
   const asked = bookAsked(url.searchParams).formula;
-  const find = (url.searchParams.get('find') ?? '').slice(0, 200);
+  const find = saidInUrl(url, 'find');
   const breads = await breadsOfBook(db, { find, also: asked ? [asked] : [] });
   const bread = (breads.rows.find((b) => b.id === asked) ?? breads.rows[0])?.id;
   const [entries, household, { belief }] = await Promise.all([

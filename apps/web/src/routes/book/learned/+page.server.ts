@@ -1,4 +1,5 @@
 import { amongBreads, learnedFigures, learnedWindows, type StyleId } from '@tender-crumb/core';
+import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
 import { breadsAtOnce, breadsOfBook } from '$lib/server/store/book-list.ts';
@@ -9,8 +10,8 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
-  const open = (url.searchParams.get('of') ?? '').slice(0, 200);
-  const find = (url.searchParams.get('find') ?? '').slice(0, 200);
+  const open = saidInUrl(url, 'of');
+  const find = saidInUrl(url, 'find');
   const openBread = /^departure:(.+)$/.exec(open)?.[1];
   const also = openBread === undefined ? [] : [openBread];
   const { total } = await breadsOfBook(db, { find });

@@ -1,4 +1,5 @@
 import { pantryIn } from '@tender-crumb/core';
+import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { breadsOfBook } from '$lib/server/store/book-list.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
@@ -7,7 +8,7 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
-  const find = (url.searchParams.get('find') ?? '').slice(0, 200);
+  const find = saidInUrl(url, 'find');
   const household = await readHousehold(db);
   const pantry = pantryIn(household);
   const used = await usedIngredients(db);

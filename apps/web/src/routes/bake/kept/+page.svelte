@@ -1,0 +1,1 @@
+<!-- Nothing: it stands for pages that no server has made. -->
