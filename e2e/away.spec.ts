@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { allFetched, expect, serve, test, toStep, visit, type Served } from './fixtures.ts';
 
 /** Pages on plain http, where no worker stands between: what is open stays open. */
@@ -87,16 +88,21 @@ test.describe('the server away, on pages that are open', () => {
   });
 });
 
+/** Begins a bake from its bench; gives its id. */
+async function begun(page: Page, server: Served): Promise<string> {
+  await visit(page, `${server.url}/bench/lockside-white`);
+  await page.getByRole('button', { name: 'Bake this' }).click();
+  await expect(page).toHaveURL(/\/bake\//);
+  return page.url().split('/').pop()!;
+}
+
 test.describe('a browser that forgets, or has much to say', () => {
   test('is emptied in the middle of a bake: what was sent stays, what is tapped after that arrives', async ({
     page,
   }) => {
     const server = await serve();
     try {
-      await visit(page, `${server.url}/bench/lockside-white`);
-      await page.getByRole('button', { name: 'Bake this' }).click();
-      await expect(page).toHaveURL(/\/bake\//);
-      const id = page.url().split('/').pop()!;
+      const id = await begun(page, server);
       const ticks = page.locator('button.tick');
       await ticks.first().click();
       await expect(page.getByText('All written down')).toBeVisible();
@@ -126,10 +132,7 @@ test.describe('a browser that forgets, or has much to say', () => {
       test.setTimeout(240_000);
       const server = await serve();
       try {
-        await visit(page, `${server.url}/bench/lockside-white`);
-        await page.getByRole('button', { name: 'Bake this' }).click();
-        await expect(page).toHaveURL(/\/bake\//);
-        const id = page.url().split('/').pop()!;
+        const id = await begun(page, server);
         await page.evaluate(async (bake) => {
           const open = indexedDB.open('tender-crumb');
           const db = await new Promise<IDBDatabase>((done) => {

@@ -4,6 +4,7 @@ import { Keep, type Storage } from '../src/lib/sync/keep.ts';
 import { kindNames } from '../src/lib/sync/kinds.ts';
 import { Outbox } from '../src/lib/sync/outbox.ts';
 import { FakeServer, type Sent } from './fake-server.ts';
+import { withFullStorage, withoutStorage } from './no-storage.ts';
 import { Tablet } from './tablet.ts';
 
 const photo = new Uint8Array([0xff, 0xd8, 0xff]).buffer;
@@ -71,42 +72,24 @@ describe('whatever a tablet says', () => {
     expect([...said]).to.have.members(kindNames.filter((k) => k !== 'settings'));
   });
 
-  it('goes out where the browser refuses to keep anything', async () => {
-    const real = globalThis.indexedDB;
-    const troubles: Storage[] = [];
-    Object.defineProperty(globalThis, 'indexedDB', {
-      configurable: true,
-      value: {
-        open: () => {
-          throw new DOMException('no', 'SecurityError');
-        },
-      },
-    });
-    try {
+  it('goes out where the browser refuses to keep anything', () =>
+    withoutStorage(async () => {
+      const troubles: Storage[] = [];
       const one = tablet(new Keep('none', (s) => troubles.push(s)));
       await says(one);
       await one.box.flush();
       expect(troubles[0]).to.equal('memory');
       expectAll(one);
-    } finally {
-      Object.defineProperty(globalThis, 'indexedDB', { configurable: true, value: real });
-    }
-  });
+    }));
 
   for (const from of [0, 7, 13])
     it(`goes out where the browser is full from the ${from + 1}th thing on`, async () => {
       const one = tablet(new Keep(name(), () => {}));
       await says(one, 0, from);
-      const { put } = IDBObjectStore.prototype;
-      IDBObjectStore.prototype.put = () => {
-        throw new DOMException('full', 'QuotaExceededError');
-      };
-      try {
+      await withFullStorage(async () => {
         await says(one, from);
         await one.box.flush();
-      } finally {
-        IDBObjectStore.prototype.put = put;
-      }
+      });
       expectAll(one);
     });
 

@@ -27,6 +27,7 @@ import {
 import { oldKept } from '../src/lib/sync/old-kept.ts';
 import { Outbox, type Outcome } from '../src/lib/sync/outbox.ts';
 import { FakeServer } from './fake-server.ts';
+import { withFullStorage, withoutStorage } from './no-storage.ts';
 import { defaultHousehold } from '@tender-crumb/core';
 
 const loaf = (name: string) =>
@@ -353,17 +354,8 @@ describe('what waits in the browser', () => {
   });
 
   it('storage that is refused or full is said, and the page still sends', async () => {
-    const real = globalThis.indexedDB;
     const said: Kept[] = [];
-    Object.defineProperty(globalThis, 'indexedDB', {
-      configurable: true,
-      value: {
-        open: () => {
-          throw new DOMException('no', 'SecurityError');
-        },
-      },
-    });
-    try {
+    await withoutStorage(async () => {
       const box = new Outbox({ keep: new Keep('none', (s) => said.push(s)) });
       open.push(box);
       await box.keep.put(eventEntry('b', tick('a')));
@@ -373,22 +365,14 @@ describe('what waits in the browser', () => {
       expect(server.sent[0]!.body.events).to.have.length(2);
       await box.keep.keepText('note', 'written');
       expect(await box.keep.readText('note')).to.equal('written');
-    } finally {
-      Object.defineProperty(globalThis, 'indexedDB', { configurable: true, value: real });
-    }
+    });
     const full = new Keep(name, (s) => said.push(s));
-    const put = IDBObjectStore.prototype.put;
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('full', 'QuotaExceededError');
-    };
-    try {
+    await withFullStorage(async () => {
       await full.put(eventEntry('b', tick('c')));
       expect(said).to.deep.equal(['memory', 'full']);
       expect((await full.waiting()).map((e) => e.key)).to.deep.equal(['event/b/c']);
-    } finally {
-      IDBObjectStore.prototype.put = put;
-      await full.close();
-    }
+    });
+    await full.close();
   });
 
   it('texts that are being written are there for the next page', async () => {

@@ -1,20 +1,9 @@
 import { expect } from 'chai';
 import { defaultSettings } from '@tender-crumb/core';
+import { nettleMeal } from './nettle-meal.ts';
 import { TestServer } from './server.ts';
 
 const bag = { name: 'Blue sack', ingredient: 'whole-wheat', protein: 13, moisture: 12 };
-const label = {
-  name: 'Nettle meal',
-  like: 'flax-meal',
-  school: 'eu',
-  protein: 25,
-  fat: 5,
-  carbohydrate: 12,
-  fibre: 30,
-  sugars: 2,
-  salt: 0.1,
-};
-
 describe('the pantry', () => {
   const server = new TestServer();
   const ask = server.ask.bind(server);
@@ -174,13 +163,13 @@ describe('the pantry', () => {
   });
 
   it('takes an ingredient from its label, into formulas and evaluations', async () => {
-    const bad = await ask('POST', '/api/v1/ingredients', { ...label, carbohydrate: 90 });
+    const bad = await ask('POST', '/api/v1/ingredients', { ...nettleMeal, carbohydrate: 90 });
     expect(bad.status).to.equal(422);
     expect(bad.json['errors'][0].where).to.equal('body.carbohydrate');
-    const { status, json } = await ask('POST', '/api/v1/ingredients', label);
+    const { status, json } = await ask('POST', '/api/v1/ingredients', nettleMeal);
     expect(status).to.equal(201);
     expect(json['id']).to.equal('own-nettle-meal');
-    const second = await ask('POST', '/api/v1/ingredients', label);
+    const second = await ask('POST', '/api/v1/ingredients', nettleMeal);
     expect(second.json['id']).to.equal('own-nettle-meal-2');
 
     const stages = (ingredient: string) => [
@@ -203,11 +192,11 @@ describe('the pantry', () => {
     ).to.equal(422);
 
     const changed = await ask('PUT', '/api/v1/ingredients/own-nettle-meal', {
-      ...label,
+      ...nettleMeal,
       protein: 20,
     });
     expect(changed.status).to.equal(200);
-    expect((await ask('PUT', '/api/v1/ingredients/own-nobody', label)).status).to.equal(404);
+    expect((await ask('PUT', '/api/v1/ingredients/own-nobody', nettleMeal)).status).to.equal(404);
   });
 
   it('a correction may bring a starter in, and the formula is stored with it', async () => {

@@ -15,6 +15,7 @@ import {
 } from '../src/lib/sync/kinds.ts';
 import { changeOf } from '../src/lib/sync/merge.ts';
 import { Outbox } from '../src/lib/sync/outbox.ts';
+import { nettleMeal } from './nettle-meal.ts';
 
 /** Something that was said, as it must be found. */
 export interface Said {
@@ -25,18 +26,6 @@ export interface Said {
 }
 
 type Saying = readonly [NewEntry, Said];
-
-const label = {
-  name: 'Nettle meal',
-  like: 'flax-meal',
-  school: 'eu',
-  protein: 25,
-  fat: 5,
-  carbohydrate: 12,
-  fibre: 30,
-  sugars: 2,
-  salt: 0.1,
-};
 
 export const nameOf = ({ kind, id }: Said): string => `${kind.replace('-off', '')} ${id}`;
 
@@ -159,7 +148,7 @@ export class Tablet {
     },
     own: (round) => {
       const id = `own-${this.#id('meal', round)}`;
-      return this.#changes('own', id, {}, { ...label, name: this.#id('meal', round) });
+      return this.#changes('own', id, {}, { ...nettleMeal, name: this.#id('meal', round) });
     },
     plan: (round) => {
       const id = this.#id('plan', round);

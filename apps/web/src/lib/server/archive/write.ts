@@ -30,11 +30,15 @@ async function* rowsOf(db: Database, name: ArchiveTableName): AsyncGenerator<Row
   const { columns, key } = archiveTable(name);
   const list = sql.join(columns.map((c) => sql.ref(c)));
   const order = sql.join(key.map((c) => sql.ref(c)));
-  for (let offset = 0; ; offset += pageOf) {
+  // From where the page before ended: counted from the beginning, each page of many would pass all before it.
+  let after = sql`true`;
+  for (;;) {
     const { rows } = await sql<Row>`select ${list} from ${sql.table(name)}
-      order by ${order} limit ${pageOf} offset ${offset}`.execute(db);
+      where ${after} order by ${order} limit ${pageOf}`.execute(db);
     if (rows.length > 0) yield rows;
     if (rows.length < pageOf) return;
+    const last = rows.at(-1)!;
+    after = sql`(${order}) > (${sql.join(key.map((c) => last[c]))})`;
   }
 }
 
