@@ -90,6 +90,11 @@ export class Tablet {
     }
   }
 
+  /** How often everything was said. */
+  get rounds(): number {
+    return Math.floor(this.#turn / Object.keys(this.#turns).length);
+  }
+
   /** Key of the entry in which the last word on a thing went. */
   keyOf(name: string): string {
     const said = this.said.get(name);
