@@ -76,6 +76,8 @@ export class Bench {
   readonly history: History;
   /** What the server had last. */
   #given: Version;
+  /** What was left here and what the server has are brought together. */
+  #isBack = false;
 
   readonly evaluation = $derived.by(() => evaluate(this.formula, this.household, this.belief));
   readonly pantry = $derived(pantryIn(this.household));
@@ -140,8 +142,14 @@ export class Bench {
    * page delivered while this one was on its way is shown too, and what could be undone can be.
    */
   async recover(fetchNow: () => Promise<Version>): Promise<void> {
+    const kept = await this.history.kept();
+    await this.#bringBack(fetchNow);
+    this.history.takeUp(kept, this.formula);
+    this.#isBack = true;
+  }
+
+  async #bringBack(fetchNow: () => Promise<Version>): Promise<void> {
     const left = await outbox().waitingIn(formulaLane(this.id));
-    await this.history.takeUp(left.length > 0 ? draftIn(left.at(-1)!.body).formula : this.formula);
     if (left.length === 0) return this.#catchUp(fetchNow);
     const { empty, outcomes } = await outbox().settle(formulaLane(this.id));
     const stale = outcomes.findLast((o) => o.result.kind === 'stale');
@@ -154,7 +162,8 @@ export class Bench {
       const mine = draftIn(newest.body);
       if (mine.version !== this.saver.version) return this.#clash(this.#given, mine);
       // It goes on as the draft of this sitting, and not beside it.
-      this.edit(mine.formula);
+      if (this.history.canUndo) this.edit(mine.formula);
+      else this.#show(mine.formula);
       await outbox().keep.remove([newest]);
     }
   }
@@ -268,7 +277,8 @@ export class Bench {
   #adopt({ version, formula }: Pick<Version, 'version' | 'formula'>): void {
     const theirs = withoutStrangeBags(formula, this.household.bags);
     if (JSON.stringify(theirs) !== JSON.stringify(this.formula)) {
-      this.history.went(this.formula, theirs);
+      // What a page came with, before it had caught up, is no step: nobody here has seen it.
+      if (this.#isBack) this.history.went(this.formula, theirs);
       this.formula = theirs;
     }
     this.saver.adopt(version);

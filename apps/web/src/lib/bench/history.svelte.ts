@@ -8,6 +8,7 @@ const mostFormulas = 40;
 /** A burst of typing is written once, ms; a page that goes writes at once. */
 const pauseMs = 400;
 
+/** A history as a browser keeps it. */
 interface Kept {
   readonly past: readonly Formula[];
   readonly present: Formula;
@@ -48,17 +49,14 @@ export class History {
     this.#group = undefined;
   }
 
-  /**
-   * From what stood there to what stands there now; of the same group in a row it is one step. What
-   * stood there when the page was left, and comes back now, is none.
-   */
+  /** From what stood there to what stands there now; of the same group in a row it is one step. */
   went(before: Formula, now: Formula, group?: string): void {
-    if (this.#present && same(this.#present, now)) return;
+    const isNew = group === undefined || group !== this.#group;
     if (group === undefined || group !== this.#group)
       this.#past = [...this.#past.slice(1 - mostSteps), before];
     this.#group = group;
     this.#future = [];
-    this.#keep(now);
+    this.#keep(now, isNew ? 0 : pauseMs);
   }
 
   /** What stood there before this; undefined where nothing did. */
@@ -79,12 +77,16 @@ export class History {
     return this.#stands(after);
   }
 
+  /** What this browser kept, from before anything was done on this page. */
+  async kept(): Promise<Kept | undefined> {
+    return (await outbox().keep.readText(this.#place)) as Kept | undefined;
+  }
+
   /**
    * Takes up what this browser kept. Stands something else there by now, as from another tablet, then
    * what stood here is the step before it.
    */
-  async takeUp(now: Formula): Promise<void> {
-    const kept = (await outbox().keep.readText(this.#place)) as Kept | undefined;
+  takeUp(kept: Kept | undefined, now: Formula): void {
     if (!kept) return;
     const past = kept.past.map(upgrade);
     const present = upgrade(kept.present);
@@ -94,7 +96,7 @@ export class History {
     const earlier = stays || (next && same(present, next)) ? past : [...past, present];
     if (!next && stays) this.#future = kept.future.map(upgrade);
     this.#past = [...earlier, ...this.#past];
-    this.#present ??= now;
+    if (next) this.#keep(now, 0);
   }
 
   /** Writes what waits to be written. */
@@ -112,13 +114,15 @@ export class History {
 
   #stands(formula: Formula): Formula {
     this.#group = undefined;
-    this.#keep(formula);
+    this.#keep(formula, 0);
     return formula;
   }
 
-  #keep(present: Formula): void {
+  /** Keeps it: a step at once, since a page may go at any moment; what is typed on in a cell a little later. */
+  #keep(present: Formula, afterMs: number): void {
     this.#present = present;
     clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => this.flush(), pauseMs);
+    this.#timer = setTimeout(() => this.flush(), afterMs);
+    if (afterMs === 0) this.flush();
   }
 }
