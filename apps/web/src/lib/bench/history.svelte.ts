@@ -5,7 +5,7 @@ import { outbox } from '../sync/here.ts';
 const mostSteps = 200;
 const mostFormulas = 40;
 
-/** A burst of typing is written once, ms; a page that goes writes at once. */
+/** What is typed on in one cell is written once, ms; a page that goes writes at once. */
 const pauseMs = 400;
 
 /** A history as a browser keeps it. */
@@ -52,8 +52,7 @@ export class History {
   /** From what stood there to what stands there now; of the same group in a row it is one step. */
   went(before: Formula, now: Formula, group?: string): void {
     const isNew = group === undefined || group !== this.#group;
-    if (group === undefined || group !== this.#group)
-      this.#past = [...this.#past.slice(1 - mostSteps), before];
+    if (isNew) this.#past = [...this.#past.slice(1 - mostSteps), before];
     this.#group = group;
     this.#future = [];
     this.#keep(now, isNew ? 0 : pauseMs);
