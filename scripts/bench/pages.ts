@@ -109,10 +109,10 @@ async function level(kitchen: string, get: (path: string) => Promise<string>, pi
   });
 }
 
-const servers: Array<Awaited<ReturnType<typeof serve>>['child']> = [];
+const servers: Array<Awaited<ReturnType<typeof serve>>> = [];
 const started = async (folder: string) => {
   const server = await serve(folder);
-  servers.push(server.child);
+  servers.push(server);
   return server;
 };
 
@@ -131,7 +131,7 @@ try {
     formulas: formulaCount,
     timesNotFound: Math.round(learned / baseline.median),
   });
-  await table('grown', ours.url, ours.child.pid!);
+  await table('grown', ours.url, ours.pid);
   const zip = join(came, 'house.zip');
   print(await everythingOut(ours.url, zip));
 
@@ -143,8 +143,8 @@ try {
     unit: 's',
     aim: '< 30 s',
   });
-  await table('came in', theirs.url, theirs.child.pid!);
+  await table('came in', theirs.url, theirs.pid);
 } finally {
-  for (const child of servers) child.kill('SIGTERM');
+  await Promise.all(servers.map((server) => server.end()));
   for (const folder of folders) rmSync(folder, { recursive: true, force: true });
 }

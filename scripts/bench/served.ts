@@ -5,7 +5,10 @@ import { readFileSync } from 'node:fs';
 export const residentMb = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
-/** Starts the server; gives its address and how long it took to a first answer. */
+/**
+ * Starts the server; gives its address, how long it took to a first answer, and what ends it. Its folder
+ * is its own until it is gone: it writes while it ends.
+ */
 export async function serve(folder: string) {
   const begun = performance.now();
   const child = spawn(process.execPath, ['apps/web/build/serve.js'], {
@@ -25,7 +28,17 @@ export async function serve(folder: string) {
     }),
   );
   await (await fetch(url)).text();
-  return { url, child, firstAnswer: performance.now() - begun };
+  return {
+    url,
+    pid: child.pid!,
+    firstAnswer: performance.now() - begun,
+    async end(): Promise<void> {
+      if (child.exitCode !== null || child.signalCode !== null) return;
+      const gone = new Promise((done) => child.once('exit', done));
+      child.kill('SIGTERM');
+      await gone;
+    },
+  };
 }
 
 /** Waits until the book is learned; gives how long that took, ms. */

@@ -31,16 +31,14 @@ try {
 
   const starts: number[] = [];
   for (let i = 0; i < 5; i += 1) {
-    const { child, firstAnswer } = await serve(folder);
+    const { firstAnswer, end } = await serve(folder);
     starts.push(firstAnswer);
-    const gone = new Promise((done) => child.once('exit', done));
-    child.kill('SIGTERM');
-    await gone;
+    await end();
   }
   starts.sort((a, b) => a - b);
   print({ measure: 'from start to first answer', median: Math.round(starts[2]!), unit: 'ms' });
 
-  const { url, child } = await serve(folder);
+  const { url, pid, end } = await serve(folder);
   const get = async (path: string) => (await fetch(`${url}${path}`)).text();
   // The book that was filled in is learned first, beside the server and only once.
   await bookLearned(url);
@@ -70,13 +68,13 @@ try {
   }
 
   // Everything out: how much the server grows while it streams, and how long it takes.
-  const grown = await exporting(url, child.pid!);
+  const grown = await exporting(url, pid);
   print({
     measure: `everything out: ${bakeCount} bakes, ${photoCount} photos`,
     ...grown,
     aim: '< 100 MB more than before',
   });
-  child.kill('SIGTERM');
+  await end();
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }

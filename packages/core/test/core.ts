@@ -314,6 +314,7 @@ export * from '../src/book/drawn.ts';
 export * from '../src/book/year.ts';
 export * from '../src/book/times.ts';
 export * from '../src/book/first-rise.ts';
+export * from '../src/book/replay.ts';
 export * from '../src/household/money.ts';
 export * from '../src/machine/power.ts';
 export * from '../src/practice/round.ts';

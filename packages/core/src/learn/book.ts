@@ -26,6 +26,14 @@ export interface BookBake {
   readonly circumstances: Circumstances;
 }
 
+/** A bake that is learned: how many are by now, what was believed before it, what it taught. */
+export interface LearnedBake {
+  readonly done: number;
+  /** With all that is known of its bread. */
+  readonly before: Belief;
+  readonly lesson?: Lesson;
+}
+
 /** Households as they were, one for each kitchen of that time. */
 function householdsOf(household: Household): (of: Circumstances) => Household {
   const known = new Map<KitchenThen, Household>();
@@ -69,7 +77,7 @@ function lastOfBags(
  * @param bakes in the order in which they were finished
  * @param household as it is: what its bags and own ingredients are, and its figures
  * @param from what is believed before the first of them; absent where they are the whole book
- * @yields how many bakes are learned so far
+ * @yields each bake as it is learned
  * @returns the belief after the last, and the lesson of each bake that had one
  * @example [...learnBook([], household)] // []: nothing is learned from nothing
  */
@@ -77,7 +85,7 @@ export function* learnBook(
   bakes: readonly BookBake[],
   household: Household,
   from?: Belief,
-): Generator<number, { belief: Belief; lessons: ReadonlyMap<string, Lesson> }> {
+): Generator<LearnedBake, { belief: Belief; lessons: ReadonlyMap<string, Lesson> }> {
   const lessons = new Map<string, Lesson>();
   const householdAt = householdsOf(household);
   // Only who has the whole book before him knows which bake was a bag's last.
@@ -87,6 +95,7 @@ export function* learnBook(
   for (const [i, bake] of bakes.entries()) {
     const { id, bread, method, formula, events, circumstances } = bake;
     belief = breads.back(belief, bread);
+    const before = belief;
     const learned = learnFromBake(
       formula,
       events,
@@ -102,7 +111,7 @@ export function* learnBook(
     }
     const gone = resting.get(i);
     if (gone) belief = rest(belief, gone);
-    yield i + 1;
+    yield { done: i + 1, before, ...(learned ? { lesson: learned.lesson } : {}) };
   }
   return { belief: breads.all(belief), lessons };
 }

@@ -44,7 +44,7 @@ function fold(bakes: readonly BookBake[]) {
   for (;;) {
     const step = steps.next();
     if (step.done) return { ...step.value, reported };
-    reported.push(step.value);
+    reported.push(step.value.done);
   }
 }
 

@@ -1,4 +1,5 @@
-import type { BookBake, Formula, Lesson } from '@tender-crumb/core';
+import type { Formula, Lesson } from '@tender-crumb/core';
+import type { KeptBake } from '@tender-crumb/core/heavy';
 import type { Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
 import { selectBakes, stored } from './bake-rows.ts';
@@ -16,8 +17,8 @@ export const saveLesson = (tx: Database, id: string, lesson: Lesson | undefined)
     .where('id', '=', id)
     .execute();
 
-/** Every finished bake of a formula, with it as baked, in the order in which they were finished. */
-export async function wholeBook(db: Database): Promise<BookBake[]> {
+/** Every finished bake of a formula, with it as baked and what it taught, in the order in which they were finished. */
+export async function wholeBook(db: Database): Promise<KeptBake[]> {
   const rows = await selectBakes(db)
     .where('b.finished_at', 'is not', null)
     .where('b.formula_id', 'is not', null)
@@ -43,6 +44,8 @@ export async function wholeBook(db: Database): Promise<BookBake[]> {
     events,
     circumstances,
     ...(bake.formulaId === undefined ? {} : { bread: bake.formulaId }),
+    ...(bake.forecast ? { forecast: bake.forecast } : {}),
+    ...(bake.lesson ? { lesson: bake.lesson } : {}),
     formula: bakedAt(`${bake.formulaId} ${bake.formulaVersion}`),
   }));
 }

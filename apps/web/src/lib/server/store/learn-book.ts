@@ -26,7 +26,8 @@ export async function learnWholeBook(
     const fold = learnBook(bakes, await readHousehold(db));
     let step = fold.next();
     while (!step.done) {
-      if (step.value % reportEvery === 0) await report(step.value, bakes.length);
+      const { done: learned } = step.value;
+      if (learned % reportEvery === 0) await report(learned, bakes.length);
       step = fold.next();
     }
     const { belief, lessons } = step.value;
