@@ -22,6 +22,7 @@ mkdirSync(folder, { recursive: true });
 
 const frozenAt = '2026-11-26T09:00:00Z';
 const frozen = {
+  TENDER_CRUMB_NOW: '',
   FROZEN_AT: frozenAt,
   NODE_OPTIONS: `--import=${join(root, 'scripts/golden/frozen-clock.mjs')}`,
 };
@@ -29,25 +30,30 @@ const frozen = {
 /** What it says to somebody who hears the page: roles, names, values; no addresses, no empty frames. */
 async function said(part: Locator): Promise<string> {
   const text = await part.ariaSnapshot();
-  return text
-    .split('\n')
-    .filter((line) => !/^\s*- \/url:/.test(line))
-    .map((line) => line.replace(/:$/, ''))
-    .filter(
-      (line) =>
-        !/^\s*- (?:img|list|listitem|paragraph|table|rowgroup|row|cell|generic|region|group|text)$/.test(
-          line,
-        ),
-    )
-    .map((line) =>
-      line.replace(
-        /^(\s*)- (?:paragraph|text|cell|listitem|generic|strong|term|definition)(?: "([^]*)")?(?:: )?/,
-        '$1$2',
-      ),
-    )
-    .map((line) => line.trim())
-    .filter((line, i, all) => line && line !== all[i - 1])
-    .join('\n');
+  return (
+    text
+      .split('\n')
+      .map((line) =>
+        line
+          .trim()
+          .replace(/^- /, '')
+          .replace(/^'([^]*)'$/, '$1')
+          .replace(/:$/, ''),
+      )
+      // Choices that are not taken say nothing that their list would not; pictures without a name neither.
+      .filter((line) => !/^\/(?:url|placeholder)\b|^option (?!.*\[selected\])/.test(line))
+      .filter(
+        (line) =>
+          !/^(?:img|list|listitem|paragraph|table|rowgroup|row|cell|region|group|text|main|figure|separator|caption|columnheader)$/.test(
+            line,
+          ),
+      )
+      .map((line) =>
+        line.replace(/^(?:paragraph|text|cell|listitem|strong|term|definition)(?:: | (?="))/, ''),
+      )
+      .filter((line, i, all) => line && line !== all[i - 1])
+      .join('\n')
+  );
 }
 
 class Recorder {
@@ -190,12 +196,12 @@ async function demo(browser: Browser): Promise<void> {
     await steps(page, book, 'The bake that is under way');
     await rescue(page, book, 'The bake that is under way', 'under-way');
     const all: Array<{ id: string; startedAt: string; finishedAt?: string }> = [];
-    for (let offset = 0; ; offset += 50) {
-      const { bakes: rows } = (await ask(`/api/v1/bakes?limit=50&offset=${offset}`)) as {
+    for (let offset = 0; ; offset += 30) {
+      const { bakes: rows } = (await ask(`/api/v1/bakes?limit=30&offset=${offset}`)) as {
         bakes: typeof all;
       };
       all.push(...rows);
-      if (rows.length < 50) break;
+      if (rows.length < 30) break;
     }
     for (const { id, finishedAt } of all
       .filter((b) => b.finishedAt)
