@@ -12,8 +12,12 @@ const downwards = rooms.map((room, i) => ({
       {
         patterns: [
           {
-            regex: `(^|/)\\.\\./(${[...rooms.slice(i + 1), 'index'].join('|')})[/.]`,
+            regex: `(^|/)\\.\\./(${rooms.slice(i + 1).join('|')})/`,
             message: `The room ${room} knows nothing of the rooms above it.`,
+          },
+          {
+            regex: '(^|/)index[.]ts$',
+            message: 'What a room hands out is for those outside the core; within, name the file.',
           },
         ],
       },

@@ -1,4 +1,6 @@
-import { completeFormula, type Formula, type FormulaJson, type StyleId } from '@tender-crumb/core';
+import { completeFormula, type FormulaJson } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { StyleId } from '@tender-crumb/core/style';
 
 type Amounts = ReadonlyArray<readonly [ingredient: string, grams: number]>;
 

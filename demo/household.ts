@@ -1,46 +1,41 @@
 import {
-  bakeRises,
-  baseOf,
   bakeState,
   checkDough,
-  coefficients,
-  defaultHousehold,
-  isForecast,
-  kitchenOf,
-  kneadingOf,
-  leavenKeys,
-  level,
-  measuringSd,
   mixedLines,
-  moistureShift,
-  nothingLearned,
-  ordinaryMoisture,
-  outside,
-  ovenMinutes,
-  styles,
-  sumGrams,
-  pantryIn,
-  usualBaker,
-  waterTemperature,
-  resolve,
   weighingList,
-  windowFor,
   type BakeEvent,
-  defaultSettings,
-  type Bag,
-  type Baker,
-  type DeviceId,
-  type KneadingId,
-  type ResolvedLine,
-  type Belief,
-  type Label,
-  type Settings,
-  type Formula,
-  type Household,
   type Outcome,
   type OutcomeWord,
+} from '@tender-crumb/core/bake';
+import {
+  level,
+  measuringSd,
+  moistureShift,
+  ordinaryMoisture,
+  outside,
+  windowFor,
+} from '@tender-crumb/core/dough';
+import { isForecast, leavenKeys, waterTemperature } from '@tender-crumb/core/ferment';
+import { baseOf, resolve, type ResolvedLine, type Formula } from '@tender-crumb/core/formula';
+import {
+  coefficients,
+  defaultHousehold,
+  kitchenOf,
+  nothingLearned,
+  pantryIn,
+  usualBaker,
+  defaultSettings,
+  type Baker,
+  type Belief,
+  type Settings,
+  type Household,
   type Room,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/household';
+import type { Bag, Label } from '@tender-crumb/core/ingredient';
+import { bakeRises } from '@tender-crumb/core/learn';
+import { kneadingOf, type DeviceId, type KneadingId } from '@tender-crumb/core/machine';
+import { sumGrams } from '@tender-crumb/core/quantity';
+import { ovenMinutes, styles } from '@tender-crumb/core/style';
 import { demoBreads, type DemoBread } from './formulas.ts';
 import {
   demoAppliances,

@@ -1,4 +1,5 @@
-import { machines, type Appliance, type Bag, type Pan } from '@tender-crumb/core';
+import type { Bag } from '@tender-crumb/core/ingredient';
+import { machines, type Appliance, type Pan } from '@tender-crumb/core/machine';
 import type { Draws } from './random.ts';
 
 /** Two starters and two packets of yeast. */

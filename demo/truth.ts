@@ -1,4 +1,5 @@
-import { coefficients, ingredient, type Bag, type Belief, type Label } from '@tender-crumb/core';
+import { coefficients, type Belief } from '@tender-crumb/core/household';
+import { ingredient, type Bag, type Label } from '@tender-crumb/core/ingredient';
 import type { Draws } from './random.ts';
 import { thirstierBag } from './story.ts';
 

@@ -1,4 +1,5 @@
-import { mainStage, type BakeEvent, type Formula } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { mainStage, type Formula } from '@tender-crumb/core/formula';
 
 const minuteMs = 60_000;
 

@@ -2,8 +2,8 @@
  * `npm run replay FILE.zip`: goes through the book of a kitchen’s file once more, bake by bake: what would be
  * forecast, led and learned today, beside what was. Nothing is kept; what differs is marked with ≠.
  */
-import type { KeptBake, ReplayedBake, WasAndIs } from '@tender-crumb/core/heavy';
-import { replayBook } from '@tender-crumb/core/heavy';
+import type { KeptBake, ReplayedBake, WasAndIs } from '@tender-crumb/core/book';
+import { replayBook } from '@tender-crumb/core/book';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

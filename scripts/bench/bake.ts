@@ -1,12 +1,7 @@
 /** What bake day costs: a scale that speaks ten times a second to three bakes, and a long bake's fold. */
 import { chromium, type Page } from '@playwright/test';
-import {
-  bakeState,
-  runOf,
-  defaultHousehold,
-  nothingLearned,
-  type BakeEvent,
-} from '@tender-crumb/core';
+import { bakeState, runOf, type BakeEvent } from '@tender-crumb/core/bake';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
 import { rmSync } from 'node:fs';
 import { serve } from '../../e2e/fixtures.ts';
 import { demoBreads } from '../../demo/formulas.ts';

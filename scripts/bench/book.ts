@@ -1,18 +1,13 @@
 /** What learning a whole book costs: the fold alone, without reading and writing. */
-import {
-  completeFormula,
-  defaultHousehold,
-  kitchenNow,
-  pantryIn,
-  resolve,
-  risesOf,
-  seededRandom,
-  type Bag,
-  type BakeEvent,
-  type BookBake,
-  type Household,
-} from '@tender-crumb/core';
-import { learnBook } from '@tender-crumb/core/heavy';
+import { kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { risesOf } from '@tender-crumb/core/ferment';
+import { resolve } from '@tender-crumb/core/formula';
+import { defaultHousehold, pantryIn, type Household } from '@tender-crumb/core/household';
+import type { Bag } from '@tender-crumb/core/ingredient';
+import type { BookBake } from '@tender-crumb/core/learn';
+import { seededRandom } from '@tender-crumb/core/quantity';
+import { learnBook } from '@tender-crumb/core/learn';
 import { many, print } from './measure.ts';
 
 const bakes = many(5000, 200);

@@ -1,11 +1,8 @@
-import {
-  catalogue,
-  defaultHousehold,
-  defaultMeasures,
-  evaluate,
-  nothingLearned,
-  readRecipe,
-} from '@tender-crumb/core';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { catalogue } from '@tender-crumb/core/ingredient';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
 
 import { print, time } from './measure.ts';
 

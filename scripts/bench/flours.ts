@@ -1,17 +1,16 @@
 import { Worker } from 'node:worker_threads';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import type { CandidateStuff } from '@tender-crumb/core/goal';
 import {
-  catalogue,
   defaultHousehold,
-  evaluate,
-  ingredient,
   kitchenOf,
   nothingLearned,
-  readRecipe,
-  defaultMeasures,
-  type CandidateStuff,
   type Household,
-} from '@tender-crumb/core';
-import { findBread } from '@tender-crumb/core/heavy';
+} from '@tender-crumb/core/household';
+import { catalogue, ingredient } from '@tender-crumb/core/ingredient';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
+import { findBread } from '@tender-crumb/core/goal';
 import { demoBreads } from '../../demo/formulas.ts';
 import { many, print, time } from './measure.ts';
 

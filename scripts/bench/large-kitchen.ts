@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
-import type { BakeEvent } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
 import { openDatabase } from '../../apps/web/src/lib/server/database/open.ts';
 import { demoData } from '../../demo/household.ts';
 import { fillDemo } from '../../apps/web/src/lib/server/demo.ts';

@@ -2,7 +2,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { rmSync } from 'node:fs';
 import { serve } from '../../e2e/fixtures.ts';
-import { formatLimits } from '@tender-crumb/core';
+import { formatLimits } from '@tender-crumb/core/exchange';
 
 import { many, print } from './measure.ts';
 import { launchOptions } from '../chromium.mjs';

@@ -1,12 +1,8 @@
 /** What a timetable costs: three bakes with one oven over two days, and one that cannot be. */
-import { isPlan, oneKitchen, plan, type Closed, type PlanAsked } from '@tender-crumb/core';
-import {
-  breadOf,
-  defaultHousehold,
-  findTimetable,
-  nothingLearned,
-  seededRandom,
-} from '../../packages/core/test/core.ts';
+import { isPlan, oneKitchen, plan, type Closed, type PlanAsked } from '@tender-crumb/core/schedule';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { seededRandom } from '@tender-crumb/core/quantity';
+import { breadOf, findTimetable } from '@tender-crumb/core/schedule';
 import { build } from '../../packages/core/test/build.ts';
 import { print, time } from './measure.ts';
 

@@ -1,6 +1,11 @@
 /** What a rise and its inverse cost. */
-import { answerLeaven, answerRise, type RiseAsked } from '@tender-crumb/core';
-import { riseFor, doughAsked } from '../../packages/core/test/core.ts';
+import {
+  answerLeaven,
+  answerRise,
+  doughAsked,
+  riseFor,
+  type RiseAsked,
+} from '@tender-crumb/core/ferment';
 import { print, time } from './measure.ts';
 
 const asked: RiseAsked = {

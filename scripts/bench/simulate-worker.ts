@@ -1,6 +1,8 @@
 import { parentPort } from 'node:worker_threads';
-import { kitchenOf, resolve, seededRandom, type Formula, type Household } from '@tender-crumb/core';
-import { simulateLevel } from '@tender-crumb/core/heavy';
+import { resolve, type Formula } from '@tender-crumb/core/formula';
+import { kitchenOf, type Household } from '@tender-crumb/core/household';
+import { seededRandom } from '@tender-crumb/core/quantity';
+import { simulateLevel } from '@tender-crumb/core/dough';
 
 /** Draws as the browser's worker does: a step, a word of progress, a breath. */
 parentPort!.on('message', async ([formula, household]: [Formula, Household]) => {

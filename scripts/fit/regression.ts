@@ -1,27 +1,16 @@
 import { Matrix, inverse } from 'ml-matrix';
+import { level, thirstKeyOf, thirstSlope, windowFor } from '@tender-crumb/core/dough';
+import { between, isFlour, resolve, totals, type ResolvedLine } from '@tender-crumb/core/formula';
 import {
-  between,
   blankBelief,
   coefficients,
   defaultHousehold,
-  heldIn,
-  isFlour,
   kitchenOf,
-  level,
-  readerOf,
-  readRecipe,
-  resolve,
-  shiftOf,
   softeningKey,
-  styles,
-  tables,
-  thirstKeyOf,
-  thirstSlope,
-  totals,
-  windowFor,
-  type ResolvedLine,
-  type StyleId,
-} from '../../packages/core/test/core.ts';
+} from '@tender-crumb/core/household';
+import { heldIn, shiftOf, tables } from '@tender-crumb/core/ingredient';
+import { readerOf, readRecipe } from '@tender-crumb/core/reader';
+import { styles, type StyleId } from '@tender-crumb/core/style';
 
 /** A customary bread: its style and its lines as a recipe has them. */
 export interface Bread {

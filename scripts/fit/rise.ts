@@ -6,7 +6,7 @@
  *
  * Source of the method: the simplex of Nelder & Mead 1965, from memory.
  */
-import { riseFigures, type RiseFigure, type RiseFigures } from '../../packages/core/test/core.ts';
+import { riseFigures, type RiseFigure, type RiseFigures } from '@tender-crumb/core/household';
 import { anchors, usualRise } from '../../packages/core/test/ferment/anchors.ts';
 
 const keys = Object.keys(riseFigures) as RiseFigure[];

@@ -162,9 +162,10 @@ async function demo(browser: Browser): Promise<void> {
     await bookLearned(server.url);
     const page = await pageOf(browser, server, 'whole');
     const ask = async (path: string) => (await page.request.get(path)).json();
-    const { formulas } = (await ask('/api/v1/formulas')) as {
-      formulas: Array<{ id: string; name: string }>;
+    const { formulas: shelf } = (await ask('/api/v1/formulas?limit=100')) as {
+      formulas: Array<{ id: string; formula: { name: string } }>;
     };
+    const formulas = shelf.map(({ id, formula }) => ({ id, name: formula.name }));
     formulas.sort((a, b) => (a.id < b.id ? -1 : 1));
 
     const planned = new Recorder('demo-plan');

@@ -8,7 +8,7 @@ import { backUpEachNight } from '$lib/server/jobs/nightly.ts';
 import { closeKitchen, databaseFile, isDemo, kitchen } from '$lib/server/kitchen.ts';
 import { writeWords } from '$lib/server/store/formulas.ts';
 import { wantLearningBy } from '$lib/server/store/learning.ts';
-import { modelVersion } from '@tender-crumb/core';
+import { modelVersion } from '@tender-crumb/core/learn';
 import { log } from '$lib/server/log.ts';
 import { photoFolder } from '$lib/server/store/photos.ts';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';

@@ -15,7 +15,7 @@ import {
   type Row,
 } from '../src/lib/server/archive/tables.ts';
 import { unpack } from '../src/lib/server/archive/unpack.ts';
-import { seededRandom } from '../../../packages/core/src/quantity/seeded-random.ts';
+import { seededRandom } from '@tender-crumb/core/quantity';
 import { TestServer } from './server.ts';
 
 /** So many of its bakes: each trial reads the whole file. */

@@ -1,4 +1,5 @@
-import { completeFormula, type BakeEvent } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { completeFormula } from '@tender-crumb/core/exchange';
 import { expect } from 'chai';
 import type { Database } from '../src/lib/server/database/open.ts';
 import { addBag, listBags, saveBag } from '../src/lib/server/store/bags.ts';

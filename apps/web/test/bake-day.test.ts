@@ -1,5 +1,5 @@
 import { testTime } from '../../../scripts/test-clock.mjs';
-import { machines } from '@tender-crumb/core';
+import { machines } from '@tender-crumb/core/machine';
 import { expect } from 'chai';
 import { copyFileSync, mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';

@@ -1,4 +1,4 @@
-import { leastGrams, mostGrams, type Field, type Shape } from '@tender-crumb/core';
+import { leastGrams, mostGrams, type Field, type Shape } from '@tender-crumb/core/quantity';
 
 /** Values that a field just takes, and values that it just does not. */
 export function edges(field: Field): { taken: unknown[]; refused: unknown[] } {

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { bakeEventKinds, eventKinds, outcomeWords, type Field } from '@tender-crumb/core';
+import { bakeEventKinds, eventKinds, outcomeWords } from '@tender-crumb/core/bake';
+import type { Field } from '@tender-crumb/core/quantity';
 import { eventsBody } from '../src/lib/server/boundary/schemas.ts';
 import { edges, full } from './edges.ts';
 

@@ -2,16 +2,16 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
-  bagShape,
   completeFormula,
-  defaultHousehold,
   formulaSchemas,
   formulaShape,
   formulaShape1,
-  readRecipe,
   upgrade,
-  type Shape,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/exchange';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import { bagShape } from '@tender-crumb/core/ingredient';
+import type { Shape } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
 import { bagBody, formulaIn, joiOf } from '../src/lib/server/boundary/schemas.ts';
 import { edges, fieldsOf, usual } from './edges.ts';
 

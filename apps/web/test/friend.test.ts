@@ -1,4 +1,6 @@
-import { toSend, type Bag, type Formula, type HouseKnows, type Parcel } from '@tender-crumb/core';
+import { toSend, type HouseKnows, type Parcel } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Bag } from '@tender-crumb/core/ingredient';
 import { expect } from 'chai';
 import { TestServer } from './server.ts';
 

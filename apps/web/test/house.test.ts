@@ -47,13 +47,10 @@ import { learnWholeBook } from '../src/lib/server/store/learn-book.ts';
 import { listBakes, readBake } from '../src/lib/server/store/bakes.ts';
 import { TestFolder } from './kitchen.ts';
 import { TestServer } from './server.ts';
-import {
-  completeFormula,
-  formulaFormat,
-  layLines,
-  modelVersion,
-  type Belief,
-} from '@tender-crumb/core';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { formulaFormat, layLines } from '@tender-crumb/core/formula';
+import type { Belief } from '@tender-crumb/core/household';
+import { modelVersion } from '@tender-crumb/core/learn';
 
 const loaf = completeFormula({
   name: 'Loaf',

@@ -1,4 +1,5 @@
-import { completeFormula, nothingLearned } from '@tender-crumb/core';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { nothingLearned } from '@tender-crumb/core/household';
 import { expect } from 'chai';
 import { drawnAsked } from '../src/lib/server/boundary/drawn-query.ts';
 import { breadsAtOnce } from '../src/lib/server/store/book-list.ts';

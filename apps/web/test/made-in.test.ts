@@ -1,4 +1,4 @@
-import { machines } from '@tender-crumb/core';
+import { machines } from '@tender-crumb/core/machine';
 import { expect } from 'chai';
 import { TestServer } from './server.ts';
 

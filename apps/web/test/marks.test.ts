@@ -1,4 +1,5 @@
-import { judgements, type MeasureId } from '@tender-crumb/core';
+import { judgements } from '@tender-crumb/core/bake';
+import type { MeasureId } from '@tender-crumb/core/book';
 import { expect } from 'chai';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { measureMarks } from '../src/lib/book/measure-marks.ts';

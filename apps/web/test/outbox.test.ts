@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
-import { completeFormula, type BakeEvent } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { completeFormula } from '@tender-crumb/core/exchange';
 import { expect } from 'chai';
 import { openDB } from 'idb';
 import { backoff } from '../src/lib/sync/backoff.ts';
@@ -28,7 +29,7 @@ import { oldKept } from '../src/lib/sync/old-kept.ts';
 import { Outbox, type Outcome } from '../src/lib/sync/outbox.ts';
 import { FakeServer } from './fake-server.ts';
 import { withFullStorage, withoutStorage } from './no-storage.ts';
-import { defaultHousehold } from '@tender-crumb/core';
+import { defaultHousehold } from '@tender-crumb/core/household';
 
 const loaf = (name: string) =>
   completeFormula({ name, stages: [{ lines: [{ ingredient: 'bread-flour', grams: 500 }] }] });

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { defaultSettings } from '@tender-crumb/core';
+import { defaultSettings } from '@tender-crumb/core/household';
 import { nettleMeal } from './nettle-meal.ts';
 import { TestServer } from './server.ts';
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { usualWeek, type Week } from '@tender-crumb/core';
+import { usualWeek, type Week } from '@tender-crumb/core/household';
 import { clockFrom, closedIn, isZone, isoOf, minuteOf } from '../src/lib/plan/clock.ts';
 
 const berlin = 'Europe/Berlin';

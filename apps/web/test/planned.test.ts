@@ -1,13 +1,8 @@
 import { expect } from 'chai';
 import ICAL from 'ical.js';
-import {
-  defaultHousehold,
-  formulaFormat,
-  nothingLearned,
-  oneKitchen,
-  type Formula,
-  type MeasuringMethod,
-} from '@tender-crumb/core';
+import { formulaFormat, type Formula, type MeasuringMethod } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { oneKitchen } from '@tender-crumb/core/schedule';
 import { calendarOf } from '../src/lib/plan/calendar.ts';
 import { callsDue } from '../src/lib/plan/due.ts';
 import { isTimed, planned, type Question, type TimedPlan } from '../src/lib/plan/planned.ts';

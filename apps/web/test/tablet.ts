@@ -1,4 +1,6 @@
-import { completeFormula, defaultSettings, type Bag } from '@tender-crumb/core';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { defaultSettings } from '@tender-crumb/core/household';
+import type { Bag } from '@tender-crumb/core/ingredient';
 import type { NewEntry } from '../src/lib/sync/entry.ts';
 import { Keep } from '../src/lib/sync/keep.ts';
 import {

@@ -1,12 +1,7 @@
 import { expect } from 'chai';
-import {
-  completeFormula,
-  defaultHousehold,
-  resolve,
-  type Formula,
-  type Household,
-  type MeasuringMethod,
-} from '@tender-crumb/core';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { resolve, type Formula, type MeasuringMethod } from '@tender-crumb/core/formula';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { drawn, place, pointsAt, stretch } from '../src/lib/level/scale.ts';
 import { faultsOf, numberIn } from '../src/lib/pantry/faults.ts';
 import { columns } from '../src/lib/sheet/typed.ts';

@@ -1,19 +1,17 @@
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { measuringMethods, type Formula } from '@tender-crumb/core/formula';
 import {
-  catalogue,
   defaultHousehold,
-  defaultMeasures,
-  evaluate,
   figureGroups,
-  grindIds,
-  learnFromBake,
-  measuringMethods,
   nothingLearned,
-  readRecipe,
-  styleIds,
-  type BakeEvent,
-  type Formula,
   type Household,
-} from './core.ts';
+} from '@tender-crumb/core/household';
+import { catalogue, grindIds } from '@tender-crumb/core/ingredient';
+import { learnFromBake } from '@tender-crumb/core/learn';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
+import { styleIds } from '@tender-crumb/core/style';
 import { seeded } from './seeded.ts';
 
 const names = catalogue.flatMap((i) => [i.name, ...i.aliases]);

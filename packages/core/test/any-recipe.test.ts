@@ -1,19 +1,14 @@
 import { expect } from 'chai';
-import {
-  catalogue,
-  choicesFor,
-  defaultHousehold,
-  defaultMeasures,
-  evaluate,
-  findBread,
-  kitchenOf,
-  nothingLearned,
-  nutrition,
-  readRecipe,
-  resolve,
-  styleIds,
-  substitute,
-} from './core.ts';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { resolve } from '@tender-crumb/core/formula';
+import { findBread } from '@tender-crumb/core/goal';
+import { defaultHousehold, kitchenOf, nothingLearned } from '@tender-crumb/core/household';
+import { catalogue } from '@tender-crumb/core/ingredient';
+import { nutrition } from '@tender-crumb/core/nutrition';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
+import { styleIds } from '@tender-crumb/core/style';
+import { choicesFor, substitute } from '@tender-crumb/core/substitute';
 import { seeded } from './seeded.ts';
 
 const names = catalogue.flatMap((i) => [i.name, ...i.aliases]);

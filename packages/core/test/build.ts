@@ -1,16 +1,9 @@
-import {
-  defaultHousehold,
-  evaluate,
-  formulaFormat,
-  nothingLearned,
-  readRecipe,
-  defaultMeasures,
-  type Evaluation,
-  type Formula,
-  type Household,
-  type Line,
-  type StyleId,
-} from './core.ts';
+import { evaluate, type Evaluation } from '@tender-crumb/core/evaluate';
+import { formulaFormat, type Formula, type Line } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
+import type { StyleId } from '@tender-crumb/core/style';
 
 type Amounts = Readonly<Record<string, number>>;
 

@@ -1,9 +1,20 @@
 import { expect } from 'chai';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import * as core from './core.ts';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { resolve, totals } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { cataloguePantry } from '@tender-crumb/core/ingredient';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { rooms } from '../../../scripts/rooms.mjs';
 
 const root = new URL('../src/', import.meta.url).pathname;
+
+/** All that the core's rooms hand out, by name; of two of one name, the upper room's. */
+const core: Readonly<Record<string, unknown>> = Object.assign(
+  {},
+  ...(await Promise.all(rooms.map((room) => import(join(root, room, 'index.ts'))))),
+);
 
 interface Example {
   readonly at: string;
@@ -24,7 +35,7 @@ function* examples(): Generator<Example> {
 }
 
 /** Flour 500, water 400, a starter of 50 and 50, salt 8: the handbook's example of both schools. */
-const formula = core.completeFormula({
+const formula = completeFormula({
   name: 'Lockside',
   stages: [
     {
@@ -45,16 +56,16 @@ const formula = core.completeFormula({
     },
   ],
 });
-const lines = core.resolve(formula);
+const lines = resolve(formula);
 const names: Readonly<Record<string, unknown>> = {
   ...core,
   formula,
   lines,
-  totals: core.totals(lines),
-  pantry: core.cataloguePantry,
-  household: core.defaultHousehold,
-  measures: core.defaultMeasures,
-  belief: core.nothingLearned,
+  totals: totals(lines),
+  pantry: cataloguePantry,
+  household: defaultHousehold,
+  measures: defaultMeasures,
+  belief: nothingLearned,
   at: '2026-05-01T08:00:00Z',
 };
 

@@ -1,30 +1,30 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import type { Correction } from '@tender-crumb/core/correct';
+import { evaluate } from '@tender-crumb/core/evaluate';
 import {
-  catalogue,
-  defaultHousehold,
-  evaluate,
   giveBackCorrection,
-  massUnits,
-  nothingLearned,
   percentOf,
   resolve,
   scaleBy,
   scaleTo,
   setGrams,
-  styleIds,
   takeCorrection,
+  totals,
+  type Formula,
+  type Line,
+} from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { catalogue } from '@tender-crumb/core/ingredient';
+import {
+  massUnits,
   toGrams,
   toMillilitres,
-  totals,
   volumeUnits,
   defaultMeasures,
-  type Correction,
-  type Formula,
-  type Household,
-  type Line,
   type MassUnit,
-} from './core.ts';
+} from '@tender-crumb/core/quantity';
+import { styleIds } from '@tender-crumb/core/style';
 import { judge } from './build.ts';
 
 const flourIds = catalogue.filter((i) => i.role === 'flour').map((i) => i.id);

@@ -1,31 +1,24 @@
 import { expect } from 'chai';
+import { certaintyWords } from '@tender-crumb/core/correct';
+import { cannotTell, stateAt } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { formulaText } from '@tender-crumb/core/exchange';
+import { resolve, totals } from '@tender-crumb/core/formula';
 import {
-  bagProblems,
-  cannotTell,
-  certaintyWords,
   coefficients,
   defaultHousehold,
-  evaluate,
-  formulaText,
-  gramsPerMillilitre,
-  ingredient,
-  isGrams,
-  isRefused,
-  knownThirst,
-  leastGrams,
-  mostGrams,
   nothingLearned,
-  nutrition,
   kitchenOf,
-  resolve,
-  stateAt,
-  substitute,
-  totals,
   z80,
   type Belief,
   type Household,
-  type StyleId,
-} from './core.ts';
+} from '@tender-crumb/core/household';
+import { bagProblems, gramsPerMillilitre, ingredient } from '@tender-crumb/core/ingredient';
+import { knownThirst } from '@tender-crumb/core/learn';
+import { nutrition } from '@tender-crumb/core/nutrition';
+import { isGrams, isRefused, leastGrams, mostGrams } from '@tender-crumb/core/quantity';
+import type { StyleId } from '@tender-crumb/core/style';
+import { substitute } from '@tender-crumb/core/substitute';
 import { build, judge } from './build.ts';
 
 /** What is so just below a threshold and just above it. */

@@ -2,7 +2,7 @@ import { learningState } from '$lib/server/jobs/learning.ts';
 import { isDemo, kitchen } from '$lib/server/kitchen.ts';
 import { isWatched } from '$lib/server/store/plans.ts';
 import { readSettings } from '$lib/server/store/household.ts';
-import { plainWriting } from '@tender-crumb/core';
+import { plainWriting } from '@tender-crumb/core/quantity';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals }) => ({

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { styles } from '@tender-crumb/core';
+  import { styles } from '@tender-crumb/core/style';
   import Copy from '@lucide/svelte/icons/copy';
   import Trash2 from '@lucide/svelte/icons/trash-2';
-  import { completeFormula, firstLoaves, type Formula } from '@tender-crumb/core';
+  import { completeFormula, firstLoaves } from '@tender-crumb/core/exchange';
+  import type { Formula } from '@tender-crumb/core/formula';
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
   import { question } from '$lib/question.ts';

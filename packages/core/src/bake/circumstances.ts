@@ -5,7 +5,7 @@ import type { Household } from '../household/household.ts';
 import type { Room } from '../household/room.ts';
 
 /** What of a bag is true of a day only. What it is (kind, grind, label) is mended for all its bakes. */
-export type BagThen = Pick<Bag, 'openedOn' | 'moisture'>;
+type BagThen = Pick<Bag, 'openedOn' | 'moisture'>;
 
 /** A kitchen as it was when a bake began: what must not change with the household afterwards. */
 export interface KitchenThen {

@@ -3,10 +3,10 @@ import { styles, type StyleId } from '../style/style.ts';
 import { bakingPower } from '../style/baking.ts';
 
 /** Minutes in its tin or pan before it is turned out. Handbook section 13: 5 to 20. */
-export const inPan = figure(10, 'min', 5, commonPractice);
+const inPan = figure(10, 'min', 5, commonPractice);
 
 /** When a bread is turned out and cut, by the clock of its coming out. */
-export interface Cooling {
+interface Cooling {
   /** Minutes until it leaves its tin; 0 for what stands on a tray. */
   readonly outOfPan: number;
   /** Minutes until it is cut. */

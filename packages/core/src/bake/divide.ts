@@ -102,7 +102,7 @@ export function divide(
 }
 
 /** Where a division stands while pieces are weighed one after the other. */
-export interface Dividing {
+interface Dividing {
   /** What the next piece is to weigh: what is left, spread over those still to come. */
   readonly next: number;
   readonly left: number;

@@ -1,7 +1,7 @@
 import { commonPractice, figure } from '../figure/figure.ts';
 
 /** What a probe in the middle says of a bread in the oven. */
-export interface Doneness {
+interface Doneness {
   readonly standing: 'raw' | 'nearly' | 'done' | 'past';
   /** Minutes more, of such bread. */
   readonly more?: number;
@@ -96,5 +96,3 @@ export const ovenTroubles = {
     says: 'It had gone over. Leave the door shut and bake it through; it slices for toast.',
   },
 } as const satisfies Record<string, OvenTrouble>;
-
-export type OvenTroubleId = keyof typeof ovenTroubles;

@@ -33,7 +33,7 @@ export interface EventKind<S extends Shape> {
   retracts?(data: DataOf<S>): string;
 }
 
-export interface EventOf<S extends Shape> {
+interface EventOf<S extends Shape> {
   readonly id: string;
   readonly at: string;
   readonly data: DataOf<S>;
@@ -45,10 +45,10 @@ const kind = <S extends Shape>(row: EventKind<S>): EventKind<S> => row;
 const riseIds = ['first', 'final'] as const;
 const riseSenses = ['begun', 'not-yet', 'there', 'past'] as const;
 /** What a thermometer is held into. */
-export const warmthPlaces = ['water', 'dough', 'air'] as const;
+const warmthPlaces = ['water', 'dough', 'air'] as const;
 export type WarmthPlace = (typeof warmthPlaces)[number];
 /** What can be said of a step of the run. */
-export const stepSenses = ['begun', 'done', 'skipped', 'later', 'longer'] as const;
+const stepSenses = ['begun', 'done', 'skipped', 'later', 'longer'] as const;
 /** What a poked dough does. */
 export const pokes = ['at-once', 'slowly', 'stays'] as const;
 export type Poke = (typeof pokes)[number];
@@ -64,7 +64,7 @@ export const coreSpan = [0, 115] as const;
 /** Pieces of one dough. */
 export const mostOfPieces = 200;
 /** A batch may be so small, and so large, against its formula. */
-export const batchSpan = [0.1, 6] as const;
+const batchSpan = [0.1, 6] as const;
 
 /** What was noted of a rise, with one thing more: begun again, it begins anew. */
 const noted = (

@@ -8,7 +8,7 @@ import { styles } from '../style/style.ts';
 import type { Task } from '../schedule/task.ts';
 
 /** Something to have in the house before a first loaf. */
-export interface ToBuy {
+interface ToBuy {
   readonly name: string;
   readonly grams: number;
   /** As shops have it. */
@@ -64,7 +64,7 @@ export function toHave({ style, pieces = 1 }: Pick<Formula, 'style' | 'pieces'>)
 }
 
 /** Minutes from the scale to the cut loaf, of which hands are wanted for so many. */
-export interface DayOf {
+interface DayOf {
   readonly minutes: number;
   readonly hands: number;
 }

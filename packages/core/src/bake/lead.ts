@@ -24,7 +24,7 @@ export interface Sentence {
 }
 
 /** What the sentences of a step go by. */
-export interface LeadFacts {
+interface LeadFacts {
   readonly step: RunStep;
   readonly style: StyleId;
   readonly device: DeviceId;

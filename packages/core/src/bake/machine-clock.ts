@@ -11,7 +11,7 @@ const after = (iso: string, minutes: number): string =>
   new Date(Date.parse(iso) + minutes * minuteMs).toISOString();
 
 /** How far a machine is by the clock of the kitchen. ISO moments. */
-export interface MachineClock {
+interface MachineClock {
   /** Minute of its programme, 0 before it begins. */
   readonly minute: number;
   /** Minutes without power so far: its clock stood. */

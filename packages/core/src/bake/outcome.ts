@@ -32,7 +32,6 @@ export const crustWords = [
   'wrinkled',
   'blistered',
 ] as const;
-export type Crust = (typeof crustWords)[number];
 export const tastes = [
   'mild',
   'nutty',
@@ -43,7 +42,6 @@ export const tastes = [
   'salty',
   'bitter',
 ] as const;
-export type Taste = (typeof tastes)[number];
 
 /** What one star to five mean. */
 export const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'] as const;

@@ -10,7 +10,7 @@ const fanLess = figure(20, '°C', 5, fromMemory('fan ovens, 20 °C less'));
 const knob = 5;
 
 /** What an oven is set to so that a bread stands in a warmth. */
-export interface OvenSetting {
+interface OvenSetting {
   readonly set: number;
   readonly says: string;
 }
@@ -85,7 +85,7 @@ export function ovenPlace(
 }
 
 /** A way to make a warm place. */
-export interface WarmPlace {
+interface WarmPlace {
   readonly id: string;
   readonly says: string;
 }

@@ -7,7 +7,7 @@ import type { Kitchen } from '../household/kitchen.ts';
 import { gramsText, percentText } from '../quantity/number.ts';
 
 /** What a pour that missed its mark does, and what puts it right. */
-export interface OverPour {
+interface OverPour {
   /** More or less than was wanted, grams. */
   readonly off: number;
   /** Points by which the level moves. */

@@ -1,12 +1,12 @@
 /** One crossing of two neighbours: the strand at a place goes over, or under, the one to its right. Places from 0. */
-export interface Crossing {
+interface Crossing {
   readonly at: number;
   /** Of the two, whether the left one lies on top. */
   readonly leftOver: boolean;
 }
 
 /** A move of a hand: one strand taken across others. */
-export interface PlaitMove {
+interface PlaitMove {
   readonly says: string;
   readonly crossings: readonly Crossing[];
 }

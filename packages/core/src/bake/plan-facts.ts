@@ -2,7 +2,7 @@ import type { RunStep } from './run-steps.ts';
 import type { BakeState } from './state.ts';
 
 /** When steps were begun and done: ISO moments, by step. */
-export interface FactNoted {
+interface FactNoted {
   readonly start?: string;
   readonly end?: string;
   readonly notBefore?: string;

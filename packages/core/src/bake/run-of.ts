@@ -13,7 +13,7 @@ import { runSteps, type RunStep } from './run-steps.ts';
 import { bakeState, type BakeState, type CourseNoted } from './state.ts';
 
 /** A bake that is being made, with where it is made. */
-export interface RunGiven {
+interface RunGiven {
   readonly id: string;
   readonly formula: Formula;
   readonly device: DeviceId;
@@ -23,7 +23,7 @@ export interface RunGiven {
 }
 
 /** A bake as it is led: what it is made of, how it goes, what its steps are and how they stand. */
-export interface RunView {
+interface RunView {
   readonly state: BakeState;
   readonly formula: Formula;
   readonly bread: Bread;

@@ -33,7 +33,7 @@ export const riseOf = { 'first-rise': 'first', 'final-proof': 'final' } as const
 export const isRise = (kind: RunStepKindId): kind is keyof typeof riseOf => kind in riseOf;
 
 /** When a rise was over: when it was there, or had gone past. */
-export const riseOver = ({ notes }: RiseNoted): string | undefined =>
+const riseOver = ({ notes }: RiseNoted): string | undefined =>
   notes.findLast((n) => n.sense === 'there' || n.sense === 'past')?.at;
 
 /** A step of the plan's bread, without the bake's id. */

@@ -1,7 +1,7 @@
 import type { ScaleReading } from '../machine/stand-in/reading.ts';
 
 /** How what is being poured stands. */
-export type WeighStanding = 'waiting' | 'empty' | 'pouring' | 'over' | 'lifted' | 'in';
+type WeighStanding = 'waiting' | 'empty' | 'pouring' | 'over' | 'lifted' | 'in';
 
 /** One thing being weighed into what lies on the scale already. */
 export interface WeighIn {
@@ -24,7 +24,7 @@ const liftedBy = 15;
 const nearShare = 0.01;
 
 /** How near a mark is met, grams: a step of the scale, or one per cent; and never as near to nothing. */
-export const nearEnough = (target: number, step: number): number =>
+const nearEnough = (target: number, step: number): number =>
   Math.min(target / 2, Math.max(step, target * nearShare));
 
 /** So little that the scale does not show it: it goes in by the spoon. */

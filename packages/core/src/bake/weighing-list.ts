@@ -22,7 +22,7 @@ export interface WeighingItem {
   readonly whole?: true;
 }
 
-export interface WeighingStage {
+interface WeighingStage {
   readonly id: string;
   readonly kind: StageKind;
   readonly name: string;

@@ -5,7 +5,7 @@ import type { BakeRecord } from './record.ts';
 import { traitOf, type TraitId } from './traits.ts';
 
 /** A bake as a point of a drawing. */
-export interface DrawnPoint {
+interface DrawnPoint {
   readonly id: string;
   readonly day: string;
   /** Moment in ms along the calendar, else in the unit of the measure. */

@@ -26,8 +26,8 @@ export const outcomes = {
     }
   >
 >;
-export type OutcomeId = keyof typeof outcomes;
-export const outcomeIds = Object.keys(outcomes) as OutcomeId[];
+type OutcomeId = keyof typeof outcomes;
+const outcomeIds = Object.keys(outcomes) as OutcomeId[];
 
 /** The prior of the noise counts as so many bakes. Own choice, no source. */
 const noiseBakes = figure(4, 'bakes', 2, 'own choice, no source');
@@ -191,7 +191,7 @@ function concluded(helped: number, many: boolean): Conclusion {
 }
 
 /** One bake that would tell most. */
-export interface Trial {
+interface Trial {
   readonly key: string;
   readonly says: string;
   /** Times by which it would narrow what is known of that change, 0 to 1. */
@@ -199,7 +199,7 @@ export interface Trial {
 }
 
 /** What the bakes of a bread say of what was changed. */
-export interface Helped {
+interface Helped {
   readonly outcome: OutcomeId;
   /** Bakes in which that was noted. */
   readonly bakes: number;

@@ -8,7 +8,7 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import type { BakeRecord } from './record.ts';
 
 /** What a measure is to a baker. */
-export type MeasureSort =
+type MeasureSort =
   /** Settled before: another can be taken next time. */
   | 'set'
   /** It comes of the day: it can be waited for, not set. */

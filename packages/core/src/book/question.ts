@@ -4,7 +4,7 @@ import { measureOf, type MeasureId } from './measures.ts';
 export type Along = 'day' | MeasureId;
 
 /** A question that a chart answers. */
-export interface Question {
+interface Question {
   readonly asks: string;
   readonly of: MeasureId;
   readonly along: Along;

@@ -23,7 +23,7 @@ export interface WasAndIs<T> {
 }
 
 /** A step as it would be led, beside how long it took by what was tapped. Minutes. */
-export interface ReplayedStep {
+interface ReplayedStep {
   readonly id: string;
   readonly label: string;
   readonly standing: RunStanding;

@@ -5,7 +5,7 @@ import { measures } from './measures.ts';
 import type { BakeRecord } from './record.ts';
 
 /** A stretch of a bake: how long it was thought to take, and how long it took, minutes. */
-export interface TimeRow {
+interface TimeRow {
   readonly says: string;
   readonly thought?: Expected;
   readonly took?: number;

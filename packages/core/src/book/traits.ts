@@ -28,7 +28,7 @@ const bagName = (id: string, { bags }: Household): string =>
 const ofBag = `${paceKey}bag:`;
 
 /** One row a trait. */
-export const traits = {
+const traits = {
   bag: {
     says: 'bag',
     of: ({ made }) =>

@@ -38,7 +38,7 @@ export type FaultId = keyof typeof faults;
 export const faultIds = Object.keys(faults) as FaultId[];
 
 /** What the next bake does otherwise. */
-export interface Fix {
+interface Fix {
   readonly says: string;
   /** As a correction of the formula. */
   readonly changes?: readonly Change[];
@@ -356,7 +356,7 @@ const causes = {
   },
 } as const satisfies Record<string, CauseRow>;
 
-export type WrongId = keyof typeof causes;
+type WrongId = keyof typeof causes;
 
 /** How strongly a fault points to a cause, beside its other causes. Common practice, no source. */
 const pointsTo: Readonly<Record<FaultId, Readonly<Partial<Record<WrongId, number>>>>> = {

@@ -8,7 +8,7 @@ export interface BakedDay {
 }
 
 /** A month of a year, day by day. */
-export interface BakedMonth {
+interface BakedMonth {
   /** As ISO 8601 has it. */
   readonly month: string;
   readonly bakes: number;

@@ -48,7 +48,7 @@ export const allergenLists: Readonly<Record<Allergen, Listed>> = {
   molluscs: { eu: 'molluscs', words: /\b(?:mussels?|clams?|oysters?|squid|snails?)\b/i },
 };
 
-export interface AllergenLists {
+interface AllergenLists {
   readonly eu: readonly string[];
   readonly us: readonly string[];
 }

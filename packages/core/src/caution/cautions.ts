@@ -18,7 +18,7 @@ export interface Caution {
 }
 
 /** What a caution's condition may look at. */
-export interface CautionFacts {
+interface CautionFacts {
   readonly style: StyleId;
   /** What is in the dough. */
   readonly lines: readonly ResolvedLine[];

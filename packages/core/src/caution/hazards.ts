@@ -5,7 +5,7 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
  * What a thing is to somebody that must not have it, by its words: a household's own honey is honey, and so
  * is a line that says so where the pantry's row is of many things. Common practice, no source.
  */
-export const hazards = {
+const hazards = {
   honey: /\bhoney\b/i,
   xylitol: /\b(?:xylitol|birch sugar)\b/i,
   grapes: /\b(?:raisins?|sultanas?|currants?|grapes?)\b/i,

@@ -14,7 +14,7 @@ import type { Level } from '../dough/level.ts';
 import type { Window } from '../style/style.ts';
 
 /** What a formula calls for by itself; a substitution may also ask for fat and sugar. */
-export type CorrectionKind = 'water' | 'flour' | 'gluten' | 'yeast' | 'salt' | 'fat' | 'sugar';
+type CorrectionKind = 'water' | 'flour' | 'gluten' | 'yeast' | 'salt' | 'fat' | 'sugar';
 
 /** A correction that the baker may take or leave. */
 export interface Correction {

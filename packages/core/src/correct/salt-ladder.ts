@@ -4,7 +4,7 @@ import type { Kitchen } from '../household/kitchen.ts';
 import { saltEffect } from './salt.ts';
 
 /** What a dough would be at another saltiness. */
-export interface SaltRung {
+interface SaltRung {
   readonly percent: number;
   readonly label: string;
   /** Grams of salt to add, or negative, to hold back. */

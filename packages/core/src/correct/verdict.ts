@@ -9,7 +9,7 @@ import { outside } from '../dough/window.ts';
 import type { Window } from '../style/style.ts';
 
 /** The level in words: what stands beside the picture, always. */
-export interface Verdict {
+interface Verdict {
   readonly state: string;
   /** In or out of the window, and what brings it home. */
   readonly says: string;
@@ -23,7 +23,7 @@ export interface Verdict {
 }
 
 /** What a verdict is passed on. */
-export interface Judged {
+interface Judged {
   readonly level: Level;
   readonly state: DoughState;
   readonly window: Window;

@@ -40,7 +40,7 @@ function programmeOf(
 }
 
 /** Size whose flour is nearest to that: the smallest that it fits, else the largest. */
-export const sizeFor = ({ sizes }: Machine, flour: number): MachineSizeId =>
+const sizeFor = ({ sizes }: Machine, flour: number): MachineSizeId =>
   sizes.find((id) => flour <= machineSizes[id].flour[1]) ?? sizes.at(-1)!;
 
 /**
@@ -65,10 +65,10 @@ export function courseFor(
 }
 
 /** Minutes that a sourdough or a heavy loaf bakes longer than the programme says. Common practice, no source. */
-export const bakesLonger = 15;
+const bakesLonger = 15;
 
 /** What of a course takes how long, minutes. */
-export interface CourseTimes {
+interface CourseTimes {
   readonly delay: number;
   /** Of the programme that is started first: to the loaf, to the risen dough, or to the kneaded one. */
   readonly first: number;

@@ -33,7 +33,7 @@ export type MachineFix =
     };
 
 /** Something about a dough that does not fit a machine and its programme, with what puts it right. */
-export interface MachineFinding {
+interface MachineFinding {
   readonly id: string;
   readonly says: string;
   readonly fixes: readonly MachineFix[];

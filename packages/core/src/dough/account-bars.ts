@@ -13,7 +13,7 @@ export interface AccountSegment {
   readonly to: number;
 }
 
-export interface AccountBars {
+interface AccountBars {
   readonly brings: readonly AccountSegment[];
   readonly drinks: readonly AccountSegment[];
   /** Grams at the end of the scale. */

@@ -2,7 +2,7 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { DoughModel } from './dough-model.ts';
 
 /** One line's part in the water account, in grams. */
-export interface AccountEntry {
+interface AccountEntry {
   readonly line: string;
   readonly of: Ingredient;
   readonly stage: string;

@@ -3,7 +3,7 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { roles } from '../ingredient/role.ts';
 
 /** Fat softens like so much water up to here; past it each gram does less. */
-export const fatSaturates = figure(15, '% of the base', 4, ownModel);
+const fatSaturates = figure(15, '% of the base', 4, ownModel);
 
 /**
  * How far a gram of fat softens, beside a gram in a lean dough: 1 up to 15 % of the base, and past that so

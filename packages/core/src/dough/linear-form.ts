@@ -70,7 +70,7 @@ const noThirst: Figure = figure(
 );
 
 /** Whether a line goes in only once the dough has been felt: what was soaked goes in with the rest. */
-export const atSignal = (line: ResolvedLine): boolean =>
+const atSignal = (line: ResolvedLine): boolean =>
   roles[line.of.role].atSignal && line.stageKind === 'dough' && !isFlour(line);
 
 /** Share of its thirst that a thing drinks only after a rest; what soaked before has drunk already. */

@@ -2,7 +2,7 @@
  * Flour moisture. Absorption and protein are quoted at 14 % moisture, whatever the bag holds.
  * Source: the 14 % basis of ICC 115/1 and ISO 5530-1.
  */
-export const standardMoisture = 14;
+const standardMoisture = 14;
 
 /**
  * Moisture at which the tables' thirsts hold, per cent: that of a bag in ordinary air, 21 °C and 60 %

@@ -5,7 +5,7 @@ import type { StyleId, Window } from '../style/style.ts';
 import { edgeFor, windowFor } from './window.ts';
 
 /** Where a household's loaves of a bread come out well, by how they did. */
-export interface OwnWindow {
+interface OwnWindow {
   readonly window: Window;
   /** How far each end is still in doubt, standard deviation in points. */
   readonly sd: readonly [low: number, high: number];

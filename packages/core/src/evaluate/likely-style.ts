@@ -9,7 +9,7 @@ import { roles } from '../ingredient/role.ts';
 import type { StyleId } from '../style/style.ts';
 
 /** The style that a formula most likely is of, and what says so. */
-export interface LikelyStyle {
+interface LikelyStyle {
   readonly style: StyleId;
   /** As it stands in a sentence: "it is taken for pizza, by its name". */
   readonly because: string;
@@ -173,7 +173,7 @@ const byMakeUp: readonly Row[] = [
  * @param points where it stands
  * @example likelyStyle(formula called "Friday pizza", lines, 3).because // 'by its name'
  */
-export function likelyStyle(
+function likelyStyle(
   formula: Formula,
   lines: readonly ResolvedLine[],
   points: number,

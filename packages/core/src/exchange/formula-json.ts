@@ -5,7 +5,7 @@ import type { StyleId } from '../style/style.ts';
 import { formatLimits, type FormulaJson } from './formula-shape.ts';
 
 /** A formula that is larger than a kitchen's, or that speaks of what is not in it: the field is a path. */
-export type FormulaProblem = Refusal<'too-many' | 'unknown-stage' | 'unknown-line'> & {
+type FormulaProblem = Refusal<'too-many' | 'unknown-stage' | 'unknown-line'> & {
   readonly field: string;
 };
 

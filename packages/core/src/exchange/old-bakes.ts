@@ -33,14 +33,14 @@ export type OldColumn = keyof typeof oldColumns;
 export const oldColumnIds = Object.keys(oldColumns) as OldColumn[];
 
 /** A table as it was read: its headings, its rows, what each column is likely to be. */
-export interface OldTable {
+interface OldTable {
   readonly heads: readonly string[];
   readonly rows: ReadonlyArray<readonly string[]>;
   readonly guessed: readonly OldColumn[];
 }
 
 /** Rows that are brought along at once. */
-export const mostOldBakes = 20_000;
+const mostOldBakes = 20_000;
 
 /**
  * Reads somebody's table of bakes. Separators and quotes are found by themselves.
@@ -129,7 +129,7 @@ function feltIn(text: string): number | undefined {
 }
 
 /** A bake from before, as it is brought along. */
-export interface OldBake {
+interface OldBake {
   /** Made of what the row says: the same row twice is one bake. */
   readonly id: string;
   readonly bread: string;
@@ -138,7 +138,7 @@ export interface OldBake {
 }
 
 /** A row that could not be read, and why. */
-export interface OldFault {
+interface OldFault {
   readonly row: number;
   readonly says: string;
 }

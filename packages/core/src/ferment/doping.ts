@@ -11,7 +11,7 @@ import { usualRise, type RiseModel } from './rise.ts';
 import type { Rise } from './rises.ts';
 
 /** Yeast beside a starter, so that the dough keeps a time. */
-export type Doping =
+type Doping =
   | {
       readonly grams: number;
       readonly low: number;

@@ -2,7 +2,7 @@ import { normalBelow, normalDensity } from '../quantity/normal.ts';
 import { riseDoubts, type Pace, type RiseBand } from './rise-doubt.ts';
 
 /** What was noted of a rise: it was there at that hour, or not yet, or past it already. */
-export interface NotedRise {
+interface NotedRise {
   readonly hours: number;
   readonly sense: 'there' | 'not-yet' | 'past';
 }

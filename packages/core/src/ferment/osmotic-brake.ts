@@ -11,7 +11,7 @@ const ions = 2;
 export const osmoticPower = 1.4;
 
 /** What is dissolved in a dough's water, grams: anything of one unit. */
-export interface Dissolved {
+interface Dissolved {
   readonly salt: number;
   /** Sugars that are no lactose: yeast splits cane sugar in a few minutes. */
   readonly sugar: number;
@@ -23,7 +23,7 @@ export interface Dissolved {
  *
  * @example osmolality({salt: 2, sugar: 0, water: 60}) // 1.14
  */
-export const osmolality = ({ salt, sugar, water }: Dissolved): number =>
+const osmolality = ({ salt, sugar, water }: Dissolved): number =>
   water > 0
     ? (1000 * ((ions * salt) / saltMole + (splits * sugar) / sugarMole)) / water
     : salt + sugar > 0

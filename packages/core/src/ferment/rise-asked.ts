@@ -12,7 +12,7 @@ import { usualRise, type Air, type RiseModel, type RisePoint, type RisingDough }
 import type { VesselId } from './vessel.ts';
 
 /** A leaven as a baker says it: yeast in grams to 100 g of all flour, a starter by its flour. */
-export interface LeavenAsked {
+interface LeavenAsked {
   readonly kind: YeastKind | 'starter';
   /** Absent where it is what is asked for. */
   readonly percent?: number;
@@ -37,7 +37,7 @@ export interface RiseAsked {
 }
 
 /** What a rise comes to. */
-export interface RiseAnswer {
+interface RiseAnswer {
   /** None where it never comes there; `why` says so then. */
   readonly hours: { readonly middle: number; readonly low: number; readonly high: number } | null;
   readonly why?: string;
@@ -47,7 +47,7 @@ export interface RiseAnswer {
 }
 
 /** How much leaven a time takes. */
-export interface LeavenAnswer {
+interface LeavenAnswer {
   readonly percent: { readonly middle: number; readonly low: number; readonly high: number } | null;
   readonly why?: string;
   /** The nearest that there is. */

@@ -18,7 +18,7 @@ const floras = {
   },
 } as const;
 
-export type Flora = keyof typeof floras;
+type Flora = keyof typeof floras;
 
 /**
  * Growth of a sourdough's flora in broth, 1/h; 0 above what it bears. In dough it is about half.

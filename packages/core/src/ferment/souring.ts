@@ -7,7 +7,7 @@ const own =
 const of = (value: number, unit: string, sd: number): Figure => figure(value, unit, sd, own);
 
 /** Figures of souring. A ripe starter's lactobacilli are 1; acid in ml of tenth-normal alkali for 10 g of dough. */
-export const souringFigures = {
+const souringFigures = {
   growth: of(0.33, '1/h at their best', 0.1),
   crowd: of(1.3, 'of a ripe starter', 0.4),
   /** Power of the rate in broth: they slow less steeply in dough, as a starter's yeast does. */
@@ -45,7 +45,7 @@ export const tangIds = Object.keys(tangs) as TangId[];
 export const tangOf = (sour: number): TangId => tangIds.find((id) => sour <= tangs[id].upTo)!;
 
 /** A rise that a dough goes through, hours. */
-export interface Stay {
+interface Stay {
   readonly dough: RisingDough;
   readonly hours: number;
 }

@@ -4,7 +4,7 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import { starterParts } from './feeding.ts';
 
 /** The starter of a dough, as it stands in it. */
-export interface StarterIn {
+interface StarterIn {
   /** Its first stage. */
   readonly stage: string;
   /** Its flour, % of all flour. */

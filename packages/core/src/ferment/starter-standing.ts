@@ -53,7 +53,7 @@ export const starterStandings = {
   },
 } as const satisfies Record<string, Standing>;
 
-export type StarterStandingId = keyof typeof starterStandings;
+type StarterStandingId = keyof typeof starterStandings;
 const rows = Object.entries(starterStandings) as Array<[StarterStandingId, Standing]>;
 
 /** What is thrown away, whatever else it looks like. Handbook section 17; common practice. */

@@ -1,7 +1,7 @@
 import { commonPractice, figure, type Figure } from '../figure/figure.ts';
 
 /** What a dough stands in, and how fast its warmth follows the air's. */
-export interface Vessel {
+interface Vessel {
   readonly label: string;
   /** Hours in which two thirds of the difference are gone, at a kilo. */
   readonly lag: Figure;

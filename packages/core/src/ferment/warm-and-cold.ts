@@ -22,7 +22,7 @@ interface School {
 const coolRoom = figure(18, '°C', 2, commonPractice);
 
 /** One row a school. */
-export const warmthSchools = {
+const warmthSchools = {
   warm: {
     label: 'Warm and fast',
     dough: figure(28, '°C', 1, commonPractice),
@@ -37,9 +37,9 @@ export const warmthSchools = {
   },
 } as const satisfies Record<string, School>;
 
-export type WarmthSchool = keyof typeof warmthSchools;
+type WarmthSchool = keyof typeof warmthSchools;
 
-export interface SchoolPlan {
+interface SchoolPlan {
   readonly id: WarmthSchool;
   readonly label: string;
   readonly says: string;

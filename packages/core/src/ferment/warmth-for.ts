@@ -8,7 +8,7 @@ export const airSpan = [4, 36] as const;
 const halvings = 10;
 
 /** How warm a place has a dough ready in a time; or what the coldest and the warmest of them do. */
-export type WarmthFor =
+type WarmthFor =
   | { readonly celsius: number }
   | {
       readonly celsius?: undefined;

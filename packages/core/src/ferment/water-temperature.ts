@@ -52,7 +52,7 @@ function capacity({ of: { composition }, grams }: ResolvedLine): number {
 }
 
 /** Where things come from before they are mixed, °C. */
-export interface BeforeMixing {
+interface BeforeMixing {
   readonly room: number;
   /** Milk, egg and their like come straight from the fridge. */
   readonly fridge?: boolean;

@@ -3,7 +3,7 @@ import type { Refusal } from '../quantity/refusal.ts';
 import type { Formula } from './formula.ts';
 
 /** A line or stage that is bound to a bag that is not there, or that is a bag of something else. */
-export type BindingProblem = Refusal<'unknown-bag' | 'other-bag'> & { readonly field: string };
+type BindingProblem = Refusal<'unknown-bag' | 'other-bag'> & { readonly field: string };
 
 interface Binding {
   readonly field: string;

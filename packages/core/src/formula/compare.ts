@@ -15,7 +15,7 @@ export interface ComparedLine {
 }
 
 /** Two formulas beside each other. */
-export interface Comparison {
+interface Comparison {
   readonly name?: readonly [one: string, other: string];
   readonly style: boolean;
   readonly lines: readonly ComparedLine[];

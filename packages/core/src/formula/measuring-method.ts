@@ -2,7 +2,7 @@ import type { Fill, Measures } from '../quantity/measures.ts';
 import type { Line, MeasuringMethod } from './formula.ts';
 
 /** What a way of measuring is. */
-export interface MethodTraits {
+interface MethodTraits {
   readonly label: string;
   readonly by: 'scale' | 'volume' | 'count';
   /** How flour gets into the cup, where that is not as the household always does it. */

@@ -6,7 +6,7 @@ import type { Totals } from './totals.ts';
 export const bigBatch = figure(1500, 'g of flour', 500, commonPractice);
 
 /** A line told by the kilo of flour. */
-export interface PerKilo {
+interface PerKilo {
   readonly line: string;
   readonly name: string;
   /** Grams per kilo of flour. */

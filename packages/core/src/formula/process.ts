@@ -1,7 +1,7 @@
 import { maybe, meaning, number, object, word, type DataOf } from '../quantity/shape.ts';
 
 /** Where a dough, a starter or a soaker stands meanwhile. */
-export const places = ['room', 'fridge', 'warm', 'machine', 'oven'] as const;
+const places = ['room', 'fridge', 'warm', 'machine', 'oven'] as const;
 export type Place = (typeof places)[number];
 
 /** What ends a wait: the clock, what it looks like, or what a thermometer says. */

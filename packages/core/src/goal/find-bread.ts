@@ -19,7 +19,7 @@ import {
 import { solveProgramme, type Amounts } from './solve.ts';
 
 /** One ingredient of the bread that was found. */
-export interface FoundLine {
+interface FoundLine {
   readonly ingredient: string;
   readonly name: string;
   readonly now: number;
@@ -27,7 +27,7 @@ export interface FoundLine {
 }
 
 /** What a bread would be, by the same functions that judge every other. */
-export interface FoundFigures {
+interface FoundFigures {
   readonly portion: Nutrition;
   /** Protein in 100 g of bread. */
   readonly protein: number;

@@ -5,7 +5,7 @@ import type { CandidateStuff, Programme, Row } from './programme.ts';
 export type Amounts = ReadonlyMap<string, number>;
 
 /** What is made small: the changes, their number, the money, or how far one goal gives way. */
-export type Aim =
+type Aim =
   | { readonly kind: 'fewest' | 'cheapest' }
   | { readonly kind: 'relax'; readonly goals: ReadonlySet<string> };
 

@@ -10,7 +10,7 @@ import { coefficients, type CoefficientName } from './coefficients.ts';
 import { riseFigures, type RiseFigure } from './rise-figures.ts';
 
 /** Every key under which a household may set a figure of its own. */
-export type FigureKey =
+type FigureKey =
   CoefficientName | RiseFigure | `thirst:${string}` | StyleFigure | YeastFigure | StructureFigure;
 
 /** What a household set by itself, by the figure's key. */
@@ -23,7 +23,7 @@ export interface FigureRow extends Settable {
   readonly own?: number;
 }
 
-export interface FigureGroup {
+interface FigureGroup {
   readonly title: string;
   readonly rows: readonly FigureRow[];
 }
@@ -76,7 +76,7 @@ export const figureGroups = (all: readonly Ingredient[], own: OwnFigures): Figur
   }));
 
 /** What is wrong with a figure that a household set: its field is the figure's key. */
-export type FigureProblem = Refusal<'unknown' | 'beyond' | 'upside-down'> & {
+type FigureProblem = Refusal<'unknown' | 'beyond' | 'upside-down'> & {
   readonly field: string;
 };
 

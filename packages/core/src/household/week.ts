@@ -1,15 +1,11 @@
-import { list, number, object, text, type DataOf } from '../quantity/shape.ts';
-
 /** Hours of some days of the week, by the clock of the house. Past midnight where the end is not after the beginning. */
-const hoursShape = {
+export interface Hours {
   /** 1 for Monday to 7 for Sunday: the day on which they begin. */
-  days: list(number(1, 7), 7, 1),
+  readonly days: readonly number[];
   /** 'HH:MM'. */
-  from: text(5, 5),
-  to: text(5, 5),
-} as const;
-export type Hours = DataOf<typeof hoursShape>;
-export const hoursField = object(hoursShape);
+  readonly from: string;
+  readonly to: string;
+}
 
 /** What a household does by the week. */
 export interface Week {

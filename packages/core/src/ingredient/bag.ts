@@ -65,9 +65,9 @@ export type Bag = {
   readonly hasLeft?: number;
 } & DataOf<typeof bagShape>;
 
-export type BagField = keyof typeof bagShape;
+type BagField = keyof typeof bagShape;
 /** What cannot be of a bag, said at its field. */
-export type BagProblem = Refusal<'beyond' | 'not-of-this-kind' | 'no-such-day', BagField>;
+type BagProblem = Refusal<'beyond' | 'not-of-this-kind' | 'no-such-day', BagField>;
 
 /** Fields that only some kinds have, with those that have them. */
 const ofKinds: Readonly<Partial<Record<BagField, readonly BagKind[]>>> = {

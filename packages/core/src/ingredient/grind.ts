@@ -5,7 +5,7 @@ import type { Composition, Ingredient } from './ingredient.ts';
 import { perCup } from './rows.ts';
 
 /** What a grind does to a whole flour. */
-export interface Grind {
+interface Grind {
   readonly label: string;
   /** Added to the thirst of the bought flour, g per g. */
   readonly thirst: Figure;
@@ -98,7 +98,7 @@ export function groundAs(of: Ingredient, bag: Pick<Bag, 'grind' | 'extraction'>)
 }
 
 /** What to mill for a wanted weight of flour. */
-export interface Milling {
+interface Milling {
   readonly grain: number;
   /** Bran that stays in the sieve. */
   readonly bran: number;

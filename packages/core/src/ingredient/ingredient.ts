@@ -89,4 +89,4 @@ export interface Ingredient {
  * What a flour's proteins can build: strong holds a long kneading; weak (the old wheats, durum)
  * stretches and tears sooner; soft is pastry wheat; none has no gluten that holds.
  */
-export type Strength = 'strong' | 'weak' | 'soft' | 'none';
+type Strength = 'strong' | 'weak' | 'soft' | 'none';

@@ -26,7 +26,7 @@ export interface Label {
   readonly allergens?: readonly Allergen[];
 }
 
-export type LabelField = keyof Label;
+type LabelField = keyof Label;
 
 /** Most moisture of a dry good, per cent; beyond it a label is misread. Common practice, no source. */
 const mostMoisture = 20;

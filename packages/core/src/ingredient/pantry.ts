@@ -28,7 +28,7 @@ export const cataloguePantry: Pantry = {
 };
 
 /** What a household put into its pantry. */
-export interface PantryContents {
+interface PantryContents {
   readonly own: readonly Ingredient[];
   readonly bags: readonly Bag[];
   /** The household's own figures over the catalogue's. */

@@ -1,5 +1,5 @@
 /** What an ingredient does in a dough. One row a role; nothing else in the core switches on a role. */
-export interface RoleTraits {
+interface RoleTraits {
   /** One letter that stands beside the colour wherever a role is drawn. */
   readonly letter: string;
   readonly label: string;

@@ -2,7 +2,7 @@ import { commonPractice, fromMemory } from '../figure/figure.ts';
 import type { YeastKind } from './ingredient.ts';
 
 /** How yeast of a kind goes into a dough: the ways that are taught. */
-export interface YeastUse {
+interface YeastUse {
   readonly says: string;
   /** Of the liquid that it is put in; absent where it goes into the flour. °C. */
   readonly liquid?: readonly [least: number, most: number];

@@ -8,7 +8,7 @@ export interface BreadBlock {
 }
 
 /** Blocks by the key of the bread: see {@link bookKey}. */
-export type BreadBlocks = ReadonlyMap<string, BreadBlock>;
+type BreadBlocks = ReadonlyMap<string, BreadBlock>;
 
 const fields = ['bakes', 'windows', 'rested'] as const satisfies ReadonlyArray<keyof BreadBlock>;
 

@@ -27,7 +27,7 @@ export interface BookBake {
 }
 
 /** A bake that is learned: how many are by now, what was believed before it, what it taught. */
-export interface LearnedBake {
+interface LearnedBake {
   readonly done: number;
   /** With all that is known of its bread. */
   readonly before: Belief;

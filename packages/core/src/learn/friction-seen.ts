@@ -31,7 +31,7 @@ const courseSeen = ({ formula, lines, state, household, device }: MadeBake): Cou
   usualCourse(formula, lines, device, household);
 
 /** How warm a dough is without its kneading, °C. */
-export interface Unkneaded {
+interface Unkneaded {
   readonly celsius: number;
   readonly doubt: number;
 }

@@ -172,7 +172,7 @@ export function learnedName(
 }
 
 /** One figure that the book has learned. */
-export interface LearnedFigure extends LearnedName {
+interface LearnedFigure extends LearnedName {
   readonly key: string;
   readonly now: { readonly value: number; readonly sd: number };
   /** As the tables have it. */
@@ -183,7 +183,7 @@ export interface LearnedFigure extends LearnedName {
 }
 
 /** A window that the book has learned, beside the style's. */
-export interface LearnedWindow {
+interface LearnedWindow {
   readonly bread: string;
   readonly style: readonly [number, number];
   readonly own: readonly [number, number];

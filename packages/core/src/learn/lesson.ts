@@ -24,7 +24,7 @@ import { learnFromRises } from './rises.ts';
 import { learnFromOutcome } from './outcome-look.ts';
 
 /** What a bake taught about one figure. */
-export interface Taught {
+interface Taught {
   /** Under which the book keeps it; see learned-figures.ts. */
   readonly key: string;
   readonly ingredient?: string;

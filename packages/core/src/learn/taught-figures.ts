@@ -3,7 +3,7 @@ import { learnedName, type LearnedName } from './learned-figures.ts';
 import type { Lesson } from './lesson.ts';
 
 /** A figure that a bake moved: how it is called, what it was, what it is. */
-export interface TaughtFigure extends LearnedName {
+interface TaughtFigure extends LearnedName {
   readonly key: string;
   readonly before: number;
   readonly after: number;

@@ -1,7 +1,7 @@
 import { departure, doubtOf, placeOf, type Belief } from '../household/belief.ts';
 
 /** One look at a dough: how far it stood from the forecast, and what the forecast leans on. */
-export interface Observation {
+interface Observation {
   /** Points seen minus points forecast. */
   readonly residual: number;
   /** Points by which the level moves for one unit of each key. */

@@ -18,7 +18,7 @@ export const applianceKinds = {
   fridge: { label: 'fridge or cold box', room: 'doughs at once', holds: 3, source: commonPractice },
 } as const satisfies Record<string, ApplianceKind>;
 
-export type ApplianceKindId = keyof typeof applianceKinds;
+type ApplianceKindId = keyof typeof applianceKinds;
 export const applianceKindIds = Object.keys(applianceKinds) as ApplianceKindId[];
 
 /** What an oven gives steam with. */

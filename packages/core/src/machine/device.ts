@@ -2,7 +2,7 @@ import { kneadingIds, kneadings, type Kneading, type KneadingId } from './kneadi
 import { loadingOrders, type LoadingOrder } from './loading-order.ts';
 
 /** All that is known of what a dough is made in: in what order it is loaded, and how it is worked. */
-export interface Device {
+interface Device {
   readonly label: string;
   readonly loading: LoadingOrder;
   readonly kneading: Kneading;

@@ -2,7 +2,7 @@ import { commonPractice, figure, type Figure } from '../figure/figure.ts';
 import type { Programme } from './programme.ts';
 
 /** A size that a machine names, with the flour that really fits. */
-export interface MachineSize {
+interface MachineSize {
   readonly label: string;
   /** Grams of flour, least and most. */
   readonly flour: readonly [least: number, most: number];
@@ -48,7 +48,7 @@ export type CrustId = keyof typeof crusts;
 export const crustIds = Object.keys(crusts) as CrustId[];
 
 /** A size up or down is so many minutes of baking. Handbook section 16: ±10 min. */
-export const minutesASize: Figure = figure(5, 'min', 2, commonPractice);
+const minutesASize: Figure = figure(5, 'min', 2, commonPractice);
 
 /** A machine: how it is loaded, how large its loaves are, what it can do. */
 export interface Machine {

@@ -30,7 +30,7 @@ export const panKinds = {
   bowl: { label: 'bowl', use: 'mix', holds: [perGram(2.5), perGram(8)] },
 } as const satisfies Record<string, PanKind>;
 
-export type PanKindId = keyof typeof panKinds;
+type PanKindId = keyof typeof panKinds;
 export const panKindIds = Object.keys(panKinds) as PanKindId[];
 
 /** One that a household has. */
@@ -49,7 +49,7 @@ export const panMillilitres = [50, 30_000] as const;
 export const panGrams = [1, 15_000] as const;
 
 /** How a dough fits a pan. */
-export interface PanFit {
+interface PanFit {
   readonly fits: 'right' | 'too-small' | 'too-large' | 'any';
   /** Grams of dough that it is for. */
   readonly least?: number;

@@ -53,7 +53,7 @@ export interface Programme {
 }
 
 /** A stage by the minutes of its programme. */
-export interface StageSpan extends MachineStage {
+interface StageSpan extends MachineStage {
   readonly from: number;
   readonly to: number;
 }

@@ -16,7 +16,7 @@ const energyFactors = {
   organicAcids: { kJ: kj(13), kcal: kcal(3) },
 } as const;
 
-export type EnergyPart = keyof typeof energyFactors;
+type EnergyPart = keyof typeof energyFactors;
 
 /**
  * Energy by the factors of the EU's annex XIV.

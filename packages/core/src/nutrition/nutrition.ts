@@ -27,7 +27,7 @@ const nutrients = [
   'kJ',
   'kcal',
 ] as const;
-export type Nutrient = (typeof nutrients)[number];
+type Nutrient = (typeof nutrients)[number];
 
 /** Grams (sodium: milligrams; energy: kJ and kcal). Carbohydrate as the school counts it. */
 export type Nutrition = Readonly<Record<Nutrient, Estimate>> & { readonly grams: number };

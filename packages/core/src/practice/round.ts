@@ -25,8 +25,8 @@ export const calls = {
     hurry: 'It is over: bake at once',
   },
 } as const;
-export type KneadCall = keyof (typeof calls)['knead'];
-export type ProofCall = keyof (typeof calls)['proof'];
+type KneadCall = keyof (typeof calls)['knead'];
+type ProofCall = keyof (typeof calls)['proof'];
 export type Call = KneadCall | ProofCall;
 
 /** Kinds of dough to practise on: each has the window of its style, and so many points of slow thirst. */
@@ -37,7 +37,7 @@ export const practiceDoughs = {
   hearth: { says: 'slack hearth loaf', style: 'slack', slow: 1.5 },
 } as const satisfies Record<string, { says: string; style: StyleId; slow: number }>;
 const windowOf = (dough: PracticeDough) => styles[practiceDoughs[dough].style].window;
-export type PracticeDough = keyof typeof practiceDoughs;
+type PracticeDough = keyof typeof practiceDoughs;
 
 /** One dough, with what is true of it and what it shows. */
 export interface Round {
@@ -56,7 +56,7 @@ export interface Round {
 /** Minutes after which slow flour has drunk, as the coefficient restMinutes has it. */
 const drunkAfter = 25;
 /** A proof that is ripe is so for a tenth of its time before and after. Common practice, no source. */
-export const ripe = [0.88, 1.12] as const;
+const ripe = [0.88, 1.12] as const;
 /** Points a dough is drawn outside its window at most. Own choice. */
 const beyond = 11;
 
@@ -119,7 +119,7 @@ export function practiceRound(lesson: LessonId, seed: number): Round {
 }
 
 /** How a call is judged. */
-export interface CallJudged {
+interface CallJudged {
   readonly right: boolean;
   readonly best: Call;
   /** Of the best call: why. */
@@ -195,7 +195,7 @@ export function judgeCall(round: Round, call: Call): CallJudged {
 }
 
 /** Where somebody's judgement leans, after some rounds. */
-export interface Leaning {
+interface Leaning {
   readonly rounds: number;
   readonly right: number;
   /** Mean points by which doughs are called looser than they are, with its standard error; of doughs in the bowl. */

@@ -2,11 +2,11 @@
 export type Attended = 'all' | 'start' | 'ends' | 'none';
 
 /** What a step of a bake takes hold of. */
-export const resourceKinds = ['oven', 'mixer', 'machine', 'fridge'] as const;
+const resourceKinds = ['oven', 'mixer', 'machine', 'fridge'] as const;
 export type ResourceKind = (typeof resourceKinds)[number];
 
 /** All that is known of a kind of step, whatever the bread. */
-export interface StepKind {
+interface StepKind {
   readonly label: string;
   readonly attended: Attended;
   /** Minutes of hands at its start, or at each of its ends, where it is not attended throughout. */

@@ -4,7 +4,7 @@ import { placeIn, processIn } from './process-in.ts';
 import type { StepKindId } from './step-kind.ts';
 
 /** What a recipe says of a step: in its words, and what was read of them. */
-export interface WrittenStep {
+interface WrittenStep {
   readonly says: string;
   readonly process: Process;
 }

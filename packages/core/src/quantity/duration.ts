@@ -1,5 +1,5 @@
 /** A span of time, minutes. */
-export interface Minutes {
+interface Minutes {
   readonly least: number;
   /** Where a span was given. */
   readonly most?: number;

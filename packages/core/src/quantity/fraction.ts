@@ -67,15 +67,6 @@ const nearestMark = (rest: number): readonly [number, string] =>
   marks.reduce((best, mark) => (Math.abs(mark[0] - rest) < Math.abs(best[0] - rest) ? mark : best));
 
 /**
- * A number rounded to the nearest eighth or third: to what spoons and cups have marks for.
- *
- * @param value 0 or more
- * @example toKitchenMark(1.34) // 1.333…
- */
-export const toKitchenMark = (value: number): number =>
-  Math.floor(value) + nearestMark(value - Math.floor(value))[0];
-
-/**
  * A number set as a kitchen fraction, to the nearest eighth or third.
  *
  * @param value 0 or more

@@ -34,9 +34,9 @@ export const eggGrams = {
   'eu-large': 58,
 } as const;
 
-export type CupKind = keyof typeof cupMillilitres;
-export type TablespoonKind = keyof typeof tablespoonMillilitres;
-export type EggKind = keyof typeof eggGrams;
+type CupKind = keyof typeof cupMillilitres;
+type TablespoonKind = keyof typeof tablespoonMillilitres;
+type EggKind = keyof typeof eggGrams;
 export const fills = ['spooned', 'dipped', 'fresh'] as const;
 export type Fill = (typeof fills)[number];
 

@@ -7,7 +7,7 @@ import {
 } from './measures.ts';
 
 /** Names of the measures: in full for a sentence, short for a table. */
-export type SpoonNames = 'full' | 'short';
+type SpoonNames = 'full' | 'short';
 
 const names = {
   full: { cup: 'cup', tablespoon: 'tablespoon', teaspoon: 'teaspoon', plural: 's', and: ' and ' },

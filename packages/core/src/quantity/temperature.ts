@@ -3,7 +3,7 @@
  *
  * @example toCelsius(212) // 100
  */
-export const toCelsius = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
+const toCelsius = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
 
 /**
  * A temperature as a recipe writes it: "190 °C", "375F", "gas mark 5".

@@ -4,14 +4,14 @@ import { gramsNumber, thinSpace } from './number.ts';
 
 /** The unit of mass that a household reads and types. */
 export const massSchools = ['g', 'oz'] as const;
-export type MassSchool = (typeof massSchools)[number];
+type MassSchool = (typeof massSchools)[number];
 
 export const temperatureSchools = ['C', 'F'] as const;
-export type TemperatureSchool = (typeof temperatureSchools)[number];
+type TemperatureSchool = (typeof temperatureSchools)[number];
 
 /** What stands before the tenths of a number. */
 export const decimalMarks = ['point', 'comma'] as const;
-export type DecimalMark = (typeof decimalMarks)[number];
+type DecimalMark = (typeof decimalMarks)[number];
 
 /**
  * How a household writes numbers. The core works and speaks in grams, degrees Celsius and decimal

@@ -4,11 +4,11 @@ import { gramsByVolume, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
-import { defaultMeasures, type Measures } from '../quantity/measures.ts';
+import type { Measures } from '../quantity/measures.ts';
 import { coefficients, type Coefficients } from '../household/coefficients.ts';
 import { readAmount, type NumberStyle, type ReadAmount } from './amount.ts';
 import type { ReadUnit } from './units.ts';
-import { matchWithNotes, vocabularyOf, type Vocabulary } from './match.ts';
+import { matchWithNotes, type Vocabulary } from './match.ts';
 import { pieceWeight } from './piece-weights.ts';
 import { starterWord } from './starter.ts';
 
@@ -33,7 +33,7 @@ export interface CannotRead extends Refusal<UnreadCode> {
 }
 
 /** A line that was read: so much of that. */
-export interface ReadLine {
+interface ReadLine {
   /** Text that names the ingredient. */
   readonly what: string;
   readonly of: Ingredient;
@@ -60,15 +60,6 @@ export interface ReadingWith {
   /** Numbers alone are grams: a whole text is written so. */
   readonly bareGrams?: boolean;
 }
-
-/** Nothing but the catalogue and the usual measures. */
-export const plainReading = (measures: Measures = defaultMeasures): ReadingWith => ({
-  measures,
-  table: coefficients,
-  words: vocabularyOf([], {}),
-  each: {},
-  style: 'point',
-});
 
 /** Longest line that is read, characters. */
 export const longestLine = 500;

@@ -22,7 +22,7 @@ export interface TextRow {
 }
 
 /** Spaces, dashes, quotes and leaders as a keyboard has them. */
-export const cleaned = (text: string): string =>
+const cleaned = (text: string): string =>
   // Most rows are plain, and a page has thousands.
   /^(?:[\x20-_a-~]|\t)*$/.test(text) && !/\.\s?\.|__/.test(text) ? text : cleanedOdd(text);
 

@@ -3,7 +3,7 @@ import type { StageKind } from '../formula/formula.ts';
 import { starterKind } from './starter.ts';
 
 /** What a heading opens. */
-export type Section =
+type Section =
   | { readonly opens: 'stage'; readonly kind: StageKind; readonly name: string }
   | { readonly opens: 'outside'; readonly use: OutsideUse }
   | { readonly opens: 'method' | 'notes' };

@@ -4,7 +4,7 @@ import { sectionOf } from './section.ts';
 import { starterWord } from './starter.ts';
 
 /** One of several recipes that stand in a text: its rows, its title with them. */
-export interface RecipeRows {
+interface RecipeRows {
   readonly title: string;
   readonly from: number;
   /** The row after its last. */

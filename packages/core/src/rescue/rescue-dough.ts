@@ -16,7 +16,7 @@ import { normalDensity } from '../quantity/normal.ts';
 import { ranked, type Cause, type Weighed } from './cause.ts';
 
 /** What becomes of a dough that feels wrong. */
-export interface DoughRescue {
+interface DoughRescue {
   /** What to add now, or to leave alone. */
   readonly advice: DoughAdvice;
   /** Whether waiting alone helps, in words; absent where it does not. */

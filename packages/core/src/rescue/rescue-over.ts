@@ -9,7 +9,7 @@ export interface GoneOver {
 }
 
 /** What can still be saved of a dough that has gone too far. */
-export interface OverRescue {
+interface OverRescue {
   readonly id: string;
   readonly says: string;
   readonly why: string;

@@ -23,7 +23,7 @@ export interface NoRise {
 }
 
 /** What to do about a rise that does not come. */
-export interface RiseRescue {
+interface RiseRescue {
   readonly now: readonly string[];
   readonly causes: readonly Cause[];
   /** Hours from its mixing in which it should be risen, 8 times in 10; none where nothing in it raises it. */

@@ -48,7 +48,7 @@ export interface Bread {
 }
 
 /** What is said of a bread beside its formula; the household's usual where absent. */
-export interface BreadSaid {
+interface BreadSaid {
   readonly id: string;
   readonly formula: Formula;
   readonly device?: DeviceId;

@@ -13,7 +13,7 @@ export interface Placed {
 type Moment = { readonly index: number; readonly end: 'start' | 'end' } | undefined;
 
 /** One way out of a clash: `before` comes at least `gap` minutes before `after`. */
-export interface WayOut {
+interface WayOut {
   readonly before: Moment;
   readonly after: Moment;
   readonly gap: number;

@@ -8,7 +8,7 @@ import { margins } from './unsure.ts';
 import { wayCost, wayIds, ways, type RiseWays, type WayId } from './ways.ts';
 
 /** A bread with what is wished of it. Minutes from the plan's beginning. */
-export interface BreadWished {
+interface BreadWished {
   readonly bread: Bread;
   readonly wish: Wish;
   /** The only ways that it may rise; every one where absent. */
@@ -45,7 +45,7 @@ export interface PlannedBread {
 }
 
 /** A wish that, dropped, lets the rest be met. */
-export interface Dropped {
+interface Dropped {
   /** 'asleep', 'away', 'power', or a bread's id with a colon and its wish. */
   readonly wish: string;
   /** What is had then: when each bread is ready, minutes. */

@@ -23,7 +23,7 @@ export interface Puzzle {
 /** When each task is done, by its id. */
 export type Timetable = ReadonlyMap<string, { readonly start: number; readonly end: number }>;
 
-export interface Search {
+interface Search {
   /** None within the tries that it had. */
   readonly timetable?: Timetable;
   /** There is none: every way was tried. False where the tries ran out. */

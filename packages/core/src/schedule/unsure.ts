@@ -3,7 +3,7 @@ import type { Link, Task } from './task.ts';
 import type { Timetable } from './timetable.ts';
 
 /** When a step may really begin and be over, 8 times in 10, minutes. */
-export interface Margin {
+interface Margin {
   /** It may begin so early. */
   readonly earliest: number;
   /** It may be over so early, and so late. */

@@ -23,7 +23,7 @@ export interface RiseWay {
 }
 
 /** A rise without its forecast. */
-export type Rising = Pick<Rise, 'id' | 'label' | 'until' | 'dough' | 'end'>;
+type Rising = Pick<Rise, 'id' | 'label' | 'until' | 'dough' | 'end'>;
 
 export interface RiseWays {
   /** It is frozen before its first rise, and thawed in the fridge. */

@@ -3,7 +3,7 @@ import { settable, tableWithOwn, type OwnValues, type Settable } from '../figure
 import type { Role } from '../ingredient/role.ts';
 
 /** The two kinds of dough that hold together in different ways: on cereal flour, and without. */
-export type BreadBase = 'dry' | 'wheat';
+type BreadBase = 'dry' | 'wheat';
 type Edge = 'least' | 'most';
 
 /** Keys under which a household sets how much of what a bread holds together with. */

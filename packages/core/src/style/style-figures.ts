@@ -2,11 +2,11 @@ import { figure, commonPractice } from '../figure/figure.ts';
 import { isInRange, settable, type OwnValues, type Settable } from '../figure/settable.ts';
 import { styleIds, styles, windowSource, type Style, type StyleId } from './style.ts';
 
-export const ends = ['low', 'high'] as const;
-export type End = (typeof ends)[number];
+const ends = ['low', 'high'] as const;
+type End = (typeof ends)[number];
 /** Pairs of a style whose ends must not change places. */
 export const spans = ['window', 'protein'] as const;
-export type Span = (typeof spans)[number];
+type Span = (typeof spans)[number];
 
 /** Keys under which a household sets what a style wants. */
 export type StyleFigure = `${Span}:${StyleId}:${End}` | `loss:${StyleId}`;

@@ -6,7 +6,7 @@ import { mostWithout } from '../dough/strength.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 
 /** A formula before or after something took a line's place. */
-export interface MadeOf {
+interface MadeOf {
   readonly lines: readonly ResolvedLine[];
   readonly totals: Totals;
 }

@@ -11,7 +11,7 @@ import { takeCorrection } from '../formula/take-correction.ts';
 import { substitute, type Substitution } from './substitute.ts';
 
 /** A bag that has less left than a formula wants of it. */
-export interface RunningOut {
+interface RunningOut {
   readonly bag: Bag;
   readonly wants: number;
   readonly left: number;
@@ -20,7 +20,7 @@ export interface RunningOut {
 }
 
 /** What makes up for what a bag has too little of. */
-export interface MakeUp {
+interface MakeUp {
   readonly from: Bag;
   readonly grams: number;
   /** With that much of the other bag, and all that follows from it. */

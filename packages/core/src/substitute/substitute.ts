@@ -16,7 +16,7 @@ import type { Candidate, Held, Swap, SwapContext } from './rule.ts';
 import { rules } from './rules.ts';
 
 /** What may take a line's place, or why it may not. */
-export interface Choice {
+interface Choice {
   readonly id: string;
   readonly label: string;
   readonly refused?: Refusal;

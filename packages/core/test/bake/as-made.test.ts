@@ -1,14 +1,7 @@
 import { expect } from 'chai';
-import {
-  asBaked,
-  asMade,
-  bakeState,
-  formulaText,
-  mixedLines,
-  resolve,
-  type BakeEvent,
-  type Formula,
-} from '../core.ts';
+import { asBaked, asMade, bakeState, mixedLines, type BakeEvent } from '@tender-crumb/core/bake';
+import { formulaText } from '@tender-crumb/core/exchange';
+import { resolve, type Formula } from '@tender-crumb/core/formula';
 import { build } from '../build.ts';
 
 let n = 0;

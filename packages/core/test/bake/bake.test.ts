@@ -3,19 +3,16 @@ import fc from 'fast-check';
 import {
   bakeState,
   checkDough,
-  defaultMeasures,
-  defaultHousehold,
-  ingredient,
-  kitchenOf,
-  level,
-  loadingOrders,
   mixedLines,
-  resolve,
-  roles,
   weighingList,
   type BakeEvent,
-  type DeviceId,
-} from '../core.ts';
+} from '@tender-crumb/core/bake';
+import { level } from '@tender-crumb/core/dough';
+import { resolve } from '@tender-crumb/core/formula';
+import { defaultHousehold, kitchenOf } from '@tender-crumb/core/household';
+import { ingredient, roles } from '@tender-crumb/core/ingredient';
+import { loadingOrders, type DeviceId } from '@tender-crumb/core/machine';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
 const loaf = build(

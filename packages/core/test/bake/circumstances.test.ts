@@ -1,16 +1,9 @@
 import { expect } from 'chai';
-import {
-  asAlways,
-  completeFormula,
-  defaultHousehold,
-  householdOn,
-  kitchenNow,
-  learnBook,
-  type Bag,
-  type Belief,
-  type BookBake,
-  type Household,
-} from '../core.ts';
+import { asAlways, householdOn, kitchenNow } from '@tender-crumb/core/bake';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { defaultHousehold, type Belief, type Household } from '@tender-crumb/core/household';
+import type { Bag } from '@tender-crumb/core/ingredient';
+import { learnBook, type BookBake } from '@tender-crumb/core/learn';
 
 const bag: Bag = {
   id: 'blue',

@@ -1,22 +1,18 @@
 import { expect } from 'chai';
 import {
   bakeLoss,
-  breadOf,
-  breadTasks,
-  defaultHousehold,
-  deviceFor,
   drinksFor,
-  firstLoaves,
   hasDrunk,
   leadOf,
-  nothingLearned,
-  pieceKilograms,
   pokeSays,
   signOf,
-  ways,
   wetFor,
   bakeState,
-} from '../core.ts';
+} from '@tender-crumb/core/bake';
+import { firstLoaves } from '@tender-crumb/core/exchange';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { deviceFor } from '@tender-crumb/core/process';
+import { breadOf, breadTasks, pieceKilograms, ways } from '@tender-crumb/core/schedule';
 
 const loaf = (name: string) => firstLoaves.find((f) => f.name === name)!;
 const breadOfLoaf = (name: string) =>

@@ -1,16 +1,13 @@
 import { expect } from 'chai';
+import { courseReady, lookInto, machineClock, type BakeState } from '@tender-crumb/core/bake';
+import type { Course } from '@tender-crumb/core/course';
 import {
-  courseReady,
-  lookInto,
-  machineClock,
   machineLater,
   machineReading,
   machineStandIn,
   machines,
   power,
-  type BakeState,
-  type Course,
-} from '../core.ts';
+} from '@tender-crumb/core/machine';
 
 const at = (time: string) => `2026-11-26T${time}:00.000Z`;
 const course: Course = {

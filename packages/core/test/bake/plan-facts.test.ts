@@ -1,14 +1,8 @@
 import { expect } from 'chai';
-import {
-  defaultHousehold,
-  nothingLearned,
-  planFacts,
-  putOff,
-  runOf,
-  type BakeEvent,
-  type DeviceId,
-  type Formula,
-} from '../core.ts';
+import { planFacts, putOff, runOf, type BakeEvent } from '@tender-crumb/core/bake';
+import type { Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import type { DeviceId } from '@tender-crumb/core/machine';
 import { build } from '../build.ts';
 import { demoBreads } from '../../../../demo/formulas.ts';
 

@@ -5,33 +5,27 @@ import {
   cautionsAt,
   checkKindOf,
   dayOf,
-  defaultHousehold,
-  deviceIds,
   eventsThatCount,
-  firstLoaves,
   leadOf,
   loavesOf,
-  machines,
   mixedLines,
-  nothingLearned,
-  resolve,
   runOf,
   runStepKinds,
   signOf,
   stepCautions,
   stepNow,
-  styleIds,
-  styles,
   toBuy,
   toHave,
   usualShaping,
   weighingList,
   type BakeEvent,
-  type DeviceId,
-  type Formula,
-  type Household,
   type StepFacts,
-} from '../core.ts';
+} from '@tender-crumb/core/bake';
+import { firstLoaves } from '@tender-crumb/core/exchange';
+import { resolve, type Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { deviceIds, machines, type DeviceId } from '@tender-crumb/core/machine';
+import { styleIds, styles } from '@tender-crumb/core/style';
 import { build } from '../build.ts';
 import { demoBreads } from '../../../../demo/formulas.ts';
 

@@ -5,15 +5,11 @@ import {
   bakeLoss,
   coolingOf,
   coreReadings,
-  defaultHousehold,
   divide,
   dividing,
   doneBy,
   fiveMore,
   formRows,
-  isRefused,
-  kitchenOf,
-  level,
   overPour,
   ovenPlace,
   ovenSetting,
@@ -21,14 +17,16 @@ import {
   plaitAfter,
   plaits,
   plaitStrands,
-  resolve,
   scraps,
   setAside,
   strandCm,
   warmPlaces,
   type Division,
-  type ResolvedLine,
-} from '../core.ts';
+} from '@tender-crumb/core/bake';
+import { level } from '@tender-crumb/core/dough';
+import { resolve, type ResolvedLine } from '@tender-crumb/core/formula';
+import { defaultHousehold, kitchenOf } from '@tender-crumb/core/household';
+import { isRefused } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
 describe('dividing (handbook section 12)', () => {

@@ -1,14 +1,12 @@
 import { expect } from 'chai';
+import { breadCost } from '@tender-crumb/core/book';
 import {
-  breadCost,
   defaultHousehold,
   isCurrency,
-  machinePower,
-  machines,
   nothingLearned,
-  ovenPower,
   type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { machinePower, machines, ovenPower } from '@tender-crumb/core/machine';
 import { aBake, at } from './a-bake.ts';
 
 const household: Household = {

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import {
   compareBakes,
-  defaultHousehold,
   differences,
   measureIds,
   measureOf,
@@ -9,9 +8,9 @@ import {
   valueText,
   questionOf,
   questions,
-  setGrams,
-  type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/book';
+import { setGrams } from '@tender-crumb/core/formula';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { build } from '../build.ts';
 import { aBake, at, loaf } from './a-bake.ts';
 

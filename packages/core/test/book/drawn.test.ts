@@ -1,6 +1,8 @@
 import { expect } from 'chai';
-import { bakeRecord, defaultHousehold, drawnPoint, judgedBy, kitchenNow } from '../core.ts';
-import type { BakeEvent } from '../core.ts';
+import { kitchenNow } from '@tender-crumb/core/bake';
+import { bakeRecord, drawnPoint, judgedBy } from '@tender-crumb/core/book';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import type { BakeEvent } from '@tender-crumb/core/bake';
 import { at, loaf } from './a-bake.ts';
 
 const event = (minute: number, kind: string, data: object) =>

@@ -1,27 +1,26 @@
 import { expect } from 'chai';
+import { kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
 import {
   bakeRecord,
-  completeFormula,
-  defaultHousehold,
   expectedOf,
-  feltBand,
-  frictionFrom,
-  kitchenNow,
-  kneadings,
-  learnFromBake,
   measureOf,
-  nothingLearned,
-  ovenMinutes,
-  resolve,
-  styles,
-  sumGrams,
   timesOf,
-  coefficients,
-  type BakeEvent,
   type BakeRecord,
+} from '@tender-crumb/core/book';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { frictionFrom } from '@tender-crumb/core/ferment';
+import { resolve } from '@tender-crumb/core/formula';
+import {
+  defaultHousehold,
+  nothingLearned,
+  coefficients,
   type Belief,
   type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { feltBand, learnFromBake } from '@tender-crumb/core/learn';
+import { kneadings } from '@tender-crumb/core/machine';
+import { sumGrams } from '@tender-crumb/core/quantity';
+import { ovenMinutes, styles } from '@tender-crumb/core/style';
 import { between } from '../checks/near.ts';
 import { once } from '../once.ts';
 import { seeded } from '../seeded.ts';

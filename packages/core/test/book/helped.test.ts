@@ -1,13 +1,8 @@
 import { expect } from 'chai';
 import { Matrix, inverse } from 'ml-matrix';
-import {
-  defaultHousehold,
-  helped,
-  outcomes,
-  setGrams,
-  type BakeRecord,
-  type Household,
-} from '../core.ts';
+import { helped, outcomes, type BakeRecord } from '@tender-crumb/core/book';
+import { setGrams } from '@tender-crumb/core/formula';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { seeded } from '../seeded.ts';
 import { aBake, loaf } from './a-bake.ts';
 

@@ -1,15 +1,8 @@
 import { expect } from 'chai';
-import {
-  defaultHousehold,
-  forecastOf,
-  kitchenNow,
-  learnBook,
-  nothingLearned,
-  replayBook,
-  type BakeEvent,
-  type BookBake,
-  type KeptBake,
-} from '../core.ts';
+import { kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
+import { replayBook, type KeptBake } from '@tender-crumb/core/book';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { forecastOf, learnBook, type BookBake } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 
 const formula = build({ 'bread-flour': 500, water: 310, salt: 9, 'instant-yeast': 5 });

@@ -1,17 +1,14 @@
 import { expect } from 'chai';
+import { firstRiseOf, timesOf } from '@tender-crumb/core/book';
 import {
   bakeCsvRow,
   bakeMarkdown,
   bakesCsvHead,
-  defaultHousehold,
-  firstRiseOf,
   linesCsvHead,
   linesCsvRows,
-  nothingLearned,
-  practiceRound,
-  timesOf,
-  watchedCourse,
-} from '../core.ts';
+} from '@tender-crumb/core/exchange';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { practiceRound, watchedCourse } from '@tender-crumb/core/practice';
 import { aBake, at } from './a-bake.ts';
 
 const bake = aBake(3, {

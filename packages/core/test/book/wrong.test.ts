@@ -1,24 +1,17 @@
 import { expect } from 'chai';
+import { coolingOf, type BakeEvent } from '@tender-crumb/core/bake';
+import { faultIds, timesOf, wentWrong, type FaultId } from '@tender-crumb/core/book';
+import { level } from '@tender-crumb/core/dough';
+import { resolve, setGrams, takeCorrection } from '@tender-crumb/core/formula';
 import {
-  coolingOf,
   defaultHousehold,
-  faultIds,
-  forBread,
   kitchenOf,
-  learnFromBake,
-  level,
   nothingLearned,
-  pointsText,
-  resolve,
-  setGrams,
-  styles,
-  takeCorrection,
-  timesOf,
-  wentWrong,
-  type BakeEvent,
   type Belief,
-  type FaultId,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { forBread, learnFromBake } from '@tender-crumb/core/learn';
+import { pointsText } from '@tender-crumb/core/quantity';
+import { styles } from '@tender-crumb/core/style';
 import { aBake, at, loaf } from './a-bake.ts';
 
 const why = (record: ReturnType<typeof aBake>, ...seen: FaultId[]) =>

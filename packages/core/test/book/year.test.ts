@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import { expect } from 'chai';
-import { yearOfBakes } from '../core.ts';
+import { yearOfBakes } from '@tender-crumb/core/book';
 
 const baked = (day: string, bakes: number, stars: number | null = null) => ({ day, bakes, stars });
 

@@ -1,15 +1,9 @@
 import { expect } from 'chai';
-import {
-  allergenLists,
-  allergensOf,
-  cautionTable,
-  defaultHousehold,
-  growthRate,
-  ingredientFromLabel,
-  type Household,
-  type Ingredient,
-  type StyleId,
-} from '../core.ts';
+import { allergenLists, allergensOf, cautionTable } from '@tender-crumb/core/caution';
+import { growthRate } from '@tender-crumb/core/ferment';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
+import { ingredientFromLabel, type Ingredient } from '@tender-crumb/core/ingredient';
+import type { StyleId } from '@tender-crumb/core/style';
 import { build, judge } from '../build.ts';
 
 type Dough = Record<string, number>;

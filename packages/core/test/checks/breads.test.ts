@@ -1,17 +1,12 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import {
-  defaultHousehold,
-  evaluate,
-  fitted,
-  nothingLearned,
-  outside,
-  readerOf,
-  readRecipe,
-  takeCorrection,
-  type Correction,
-  type Formula,
-} from '../core.ts';
+import type { Correction } from '@tender-crumb/core/correct';
+import { outside } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { fitted } from '@tender-crumb/core/ingredient';
+import { readerOf, readRecipe } from '@tender-crumb/core/reader';
 import {
   levelWith,
   looksOf,

@@ -1,21 +1,11 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import {
-  baseOf,
-  baseShares,
-  catalogue,
-  cataloguePantry,
-  defaultHousehold,
-  evaluate,
-  kitchenOf,
-  level,
-  nothingLearned,
-  resolve,
-  windowFor,
-  type Ingredient,
-  type ResolvedLine,
-  type StyleId,
-} from '../core.ts';
+import { level, windowFor } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { baseOf, baseShares, resolve, type ResolvedLine } from '@tender-crumb/core/formula';
+import { defaultHousehold, kitchenOf, nothingLearned } from '@tender-crumb/core/household';
+import { catalogue, cataloguePantry, type Ingredient } from '@tender-crumb/core/ingredient';
+import type { StyleId } from '@tender-crumb/core/style';
 import { build, judge } from '../build.ts';
 
 /**

@@ -1,23 +1,18 @@
 import { demoData } from '../../../../demo/household.ts';
 import { thirstierBag } from '../../../../demo/story.ts';
+import { kitchenNow } from '@tender-crumb/core/bake';
+import { bakeRecord, helped, type BakeRecord, type Conclusion } from '@tender-crumb/core/book';
+import { windowIn } from '@tender-crumb/core/dough';
 import {
-  bakeRecord,
   defaultHousehold,
   departure,
-  helped,
-  kitchenNow,
-  learnFromBake,
   nothingLearned,
-  forBread,
   kitchenOf,
   thirstKey,
-  windowIn,
-  type BakeRecord,
   type Belief,
-  type Conclusion,
   type Household,
-  type Lesson,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { learnFromBake, forBread, type Lesson } from '@tender-crumb/core/learn';
 
 /** What the book of the invented household says, filled on one day. */
 export interface Said {

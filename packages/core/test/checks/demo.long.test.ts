@@ -1,5 +1,6 @@
 import { demoData, type DemoData } from '../../../../demo/household.ts';
-import { defaultHousehold, learnFromBake, nothingLearned, type Belief } from '../core.ts';
+import { defaultHousehold, nothingLearned, type Belief } from '@tender-crumb/core/household';
+import { learnFromBake } from '@tender-crumb/core/learn';
 import { once } from '../once.ts';
 import { daysFrom, saidOn } from './demo-promises.ts';
 import { knownWrong } from './known-wrong.ts';

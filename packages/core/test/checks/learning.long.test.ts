@@ -1,5 +1,8 @@
 import { expect } from 'chai';
 import { Matrix, inverse } from 'ml-matrix';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { level, ordinaryMoisture, type Level } from '@tender-crumb/core/dough';
+import { resolve, scaleBy, type Formula } from '@tender-crumb/core/formula';
 import {
   coefficients,
   defaultHousehold,
@@ -7,25 +10,16 @@ import {
   doubtOf,
   blankBelief,
   fillKey,
-  ingredient,
   kitchenOf,
-  learnFromBake,
-  nextTime,
   pantryIn,
-  level,
   nothingLearned,
-  ordinaryMoisture,
-  resolve,
-  scaleBy,
   thirstKey,
-  updateBelief,
   z80,
-  type BakeEvent,
   type Belief,
-  type Formula,
   type Household,
-  type Level,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { ingredient } from '@tender-crumb/core/ingredient';
+import { learnFromBake, nextTime, updateBelief } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 import { between, tally } from './near.ts';
 import { seeded } from '../seeded.ts';

@@ -1,11 +1,8 @@
 import { expect } from 'chai';
-import {
-  defaultHousehold,
-  nothingLearned,
-  substitute,
-  swapIngredient,
-  type StyleId,
-} from '../core.ts';
+import { swapIngredient } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import type { StyleId } from '@tender-crumb/core/style';
+import { substitute } from '@tender-crumb/core/substitute';
 import { build, judge } from '../build.ts';
 import { between } from './near.ts';
 

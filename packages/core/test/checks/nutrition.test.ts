@@ -1,28 +1,24 @@
 import { expect } from 'chai';
+import { allergensOf } from '@tender-crumb/core/caution';
+import { resolve } from '@tender-crumb/core/formula';
+import { defaultHousehold, kitchenOf, z80 } from '@tender-crumb/core/household';
+import { ingredient, ingredientFromLabel } from '@tender-crumb/core/ingredient';
 import {
-  allergensOf,
   availableCarbs,
   costOf,
-  defaultHousehold,
   doughFor,
-  styles,
   energy,
-  ingredient,
-  ingredientFromLabel,
-  kitchenOf,
   netCarbs,
   nutrition,
   partOf,
   portionsOf,
-  readerOf,
-  readRecipe,
-  resolve,
   slicesFor,
   spreadOf,
   usRounded,
-  z80,
   type UsPart,
-} from '../core.ts';
+} from '@tender-crumb/core/nutrition';
+import { readerOf, readRecipe } from '@tender-crumb/core/reader';
+import { styles } from '@tender-crumb/core/style';
 import { build, judge } from '../build.ts';
 import { near } from './near.ts';
 

@@ -6,25 +6,19 @@ import {
   absorptionAt,
   absorptionFromBowl,
   absorptionSlope,
-  boilsAt,
   bowlFlour,
-  catalogue,
-  matchIngredient,
-  convertYeast,
   equilibriumMoisture,
   glutenToAdd,
   glutenToReplace,
-  growthRate,
-  percentOf,
   proteinOn14,
-  toMillilitres,
-  totals,
-  resolve,
   wetBasis,
-  defaultMeasures,
-  ingredient,
-  type Measures,
-} from '../core.ts';
+} from '@tender-crumb/core/dough';
+import { growthRate } from '@tender-crumb/core/ferment';
+import { percentOf, totals, resolve } from '@tender-crumb/core/formula';
+import { catalogue, convertYeast, ingredient } from '@tender-crumb/core/ingredient';
+import { toMillilitres, defaultMeasures, type Measures } from '@tender-crumb/core/quantity';
+import { matchIngredient } from '@tender-crumb/core/reader';
+import { boilsAt } from '@tender-crumb/core/style';
 import { build } from '../build.ts';
 import { near } from './near.ts';
 

@@ -10,7 +10,7 @@ import {
   type RiseDoubt,
   type RiseEnd,
   type RisingDough,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
 import { between, tally } from './near.ts';
 import { seeded } from '../seeded.ts';
 

@@ -1,20 +1,22 @@
 import { expect } from 'chai';
 import {
-  defaultHousehold,
   frictionByRule,
   frictionFrom,
-  frictionOf,
-  kneadings,
-  nothingLearned,
   tapCelsius,
-  withFriction,
   iceFor,
-  pantryIn,
-  resolve,
   waterByRule,
   waterTemperature,
+} from '@tender-crumb/core/ferment';
+import { resolve } from '@tender-crumb/core/formula';
+import {
+  defaultHousehold,
+  frictionOf,
+  nothingLearned,
+  withFriction,
+  pantryIn,
   type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { kneadings } from '@tender-crumb/core/machine';
 import { build } from '../build.ts';
 import { near } from './near.ts';
 

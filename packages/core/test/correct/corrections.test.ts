@@ -1,18 +1,20 @@
 import { expect } from 'chai';
+import { cautionTable } from '@tender-crumb/core/caution';
+import { level } from '@tender-crumb/core/dough';
+import { resolve } from '@tender-crumb/core/formula';
 import {
   defaultHousehold,
+  kitchenOf,
+  nothingLearned,
+  type Belief,
+} from '@tender-crumb/core/household';
+import {
   normalBelow,
   spoonsInWords,
   defaultMeasures,
   gramsText,
   pointsText,
-  kitchenOf,
-  level,
-  resolve,
-  cautionTable,
-  nothingLearned,
-  type Belief,
-} from '../core.ts';
+} from '@tender-crumb/core/quantity';
 import { build, judge } from '../build.ts';
 
 const kinds = (

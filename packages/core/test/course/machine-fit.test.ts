@@ -1,29 +1,20 @@
 import { expect } from 'chai';
 import {
-  breadOf,
-  breadTasks,
   courseFor,
   courseTimes,
-  defaultHousehold,
   doughWants,
   machineFit,
   isMostlyFresh,
-  machineSizes,
-  machines,
-  mixingAdvice,
-  nothingLearned,
-  resolve,
-  scaleBy,
-  substitute,
-  isRefused,
-  usualCourse,
-  ways,
   type Course,
-  type Formula,
-  type Household,
-  type Machine,
-  type StyleId,
-} from '../core.ts';
+} from '@tender-crumb/core/course';
+import { mixingAdvice } from '@tender-crumb/core/dough';
+import { resolve, scaleBy, type Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { machineSizes, machines, type Machine } from '@tender-crumb/core/machine';
+import { isRefused } from '@tender-crumb/core/quantity';
+import { breadOf, breadTasks, usualCourse, ways } from '@tender-crumb/core/schedule';
+import type { StyleId } from '@tender-crumb/core/style';
+import { substitute } from '@tender-crumb/core/substitute';
 import { build } from '../build.ts';
 
 const machine: Machine = machines['two-paddle'];

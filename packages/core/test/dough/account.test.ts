@@ -1,19 +1,21 @@
 import { expect } from 'chai';
 import {
-  ingredient,
   ordinaryMoisture,
   accountBars,
-  defaultHousehold,
   doughModel,
-  kitchenOf,
   laterShare,
   level,
-  pantryIn,
-  resolve,
   waterAccount,
+} from '@tender-crumb/core/dough';
+import { resolve } from '@tender-crumb/core/formula';
+import {
+  defaultHousehold,
+  kitchenOf,
+  pantryIn,
   coefficients,
   type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { ingredient } from '@tender-crumb/core/ingredient';
 import { build } from '../build.ts';
 
 const kitchen = kitchenOf(defaultHousehold);

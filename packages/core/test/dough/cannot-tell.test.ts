@@ -1,13 +1,9 @@
 import { expect } from 'chai';
-import {
-  defaultHousehold,
-  evaluate,
-  nothingLearned,
-  readerOf,
-  readRecipe,
-  verdict,
-  type Formula,
-} from '../core.ts';
+import { verdict } from '@tender-crumb/core/correct';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import type { Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { readerOf, readRecipe } from '@tender-crumb/core/reader';
 import { build, judge } from '../build.ts';
 
 const dough = { 'bread-flour': 500, water: 310, salt: 9, 'instant-yeast': 5 };

@@ -1,15 +1,15 @@
 import { expect } from 'chai';
+import { measuringSd } from '@tender-crumb/core/dough';
 import {
-  coefficients,
-  defaultMeasures,
   measuresFor,
   measuringMethods,
-  measuringSd,
   methods,
   resolve,
   setMethod,
   type MeasuringMethod,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
+import { coefficients } from '@tender-crumb/core/household';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
 const kitchen = { measures: defaultMeasures, scaleStep: 1 };

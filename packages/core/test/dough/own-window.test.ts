@@ -1,18 +1,16 @@
 import { expect } from 'chai';
+import { sideOf } from '@tender-crumb/core/bake';
+import { outside, ownWindow, windowIn } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
 import {
   departureKey,
-  evaluate,
   defaultHousehold,
-  learnFromOutcome,
-  normalBelow,
   nothingLearned,
-  outside,
-  ownWindow,
-  sideOf,
-  styles,
-  windowIn,
   type WindowLook,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { learnFromOutcome } from '@tender-crumb/core/learn';
+import { normalBelow } from '@tender-crumb/core/quantity';
+import { styles } from '@tender-crumb/core/style';
 import { build } from '../build.ts';
 import { seeded } from '../seeded.ts';
 

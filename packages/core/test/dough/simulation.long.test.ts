@@ -1,20 +1,20 @@
 import { expect } from 'chai';
 import {
-  defaultHousehold,
-  kitchenOf,
   level,
-  nothingLearned,
   ordinaryMoisture,
-  pantryIn,
-  resolve,
-  seededRandom,
   simulate,
   simulateLevel,
-  updateBelief,
   whatToWeigh,
-  type Line,
-  type MeasuringMethod,
-} from '../core.ts';
+} from '@tender-crumb/core/dough';
+import { resolve, type Line, type MeasuringMethod } from '@tender-crumb/core/formula';
+import {
+  defaultHousehold,
+  kitchenOf,
+  nothingLearned,
+  pantryIn,
+} from '@tender-crumb/core/household';
+import { updateBelief } from '@tender-crumb/core/learn';
+import { seededRandom } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 import { between } from '../checks/near.ts';
 import { seeded } from '../seeded.ts';

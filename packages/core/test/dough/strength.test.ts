@@ -1,18 +1,11 @@
 import { expect } from 'chai';
 import { Matrix, solve } from 'ml-matrix';
-import {
-  blendTo,
-  catalogue,
-  defaultHousehold,
-  ingredient,
-  mixingAdvice,
-  nothingLearned,
-  evaluate,
-  pearsonSquare,
-  resolve,
-  takeCorrection,
-  totals,
-} from '../core.ts';
+import { blendTo } from '@tender-crumb/core/correct';
+import { mixingAdvice, pearsonSquare } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { resolve, takeCorrection, totals } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { catalogue, ingredient } from '@tender-crumb/core/ingredient';
 import { build, judge } from '../build.ts';
 import { near } from '../checks/near.ts';
 

@@ -1,14 +1,9 @@
 import { expect } from 'chai';
-import {
-  completeFormula,
-  defaultHousehold,
-  ingredient,
-  inState,
-  kitchenOf,
-  level,
-  resolve,
-  stateIn,
-} from '../core.ts';
+import { level } from '@tender-crumb/core/dough';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { resolve, stateIn } from '@tender-crumb/core/formula';
+import { defaultHousehold, kitchenOf } from '@tender-crumb/core/household';
+import { ingredient, inState } from '@tender-crumb/core/ingredient';
 import { build, judge } from '../build.ts';
 
 describe('what soaking and cooking make of a thing', () => {

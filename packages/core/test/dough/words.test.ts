@@ -1,27 +1,19 @@
 import { expect } from 'chai';
+import { chanceInWindow, saltLadder, verdict } from '@tender-crumb/core/correct';
+import { simulate, stateAt, states } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { resolve } from '@tender-crumb/core/formula';
 import {
-  oddsText,
-  chanceInWindow,
-  catalogue,
   coefficients,
   defaultHousehold,
   figureGroups,
   kitchenOf,
   nothingLearned,
-  evaluate,
-  normalBelow,
-  normalDraws,
-  portionsOf,
-  resolve,
-  saltLadder,
-  seededRandom,
-  simulate,
-  stateAt,
-  states,
-  styleIds,
-  styles,
-  verdict,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { catalogue } from '@tender-crumb/core/ingredient';
+import { portionsOf } from '@tender-crumb/core/nutrition';
+import { oddsText, normalBelow, normalDraws, seededRandom } from '@tender-crumb/core/quantity';
+import { styleIds, styles } from '@tender-crumb/core/style';
 import { build, judge } from '../build.ts';
 
 describe('states', () => {

@@ -1,15 +1,10 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import {
-  asLikely,
-  defaultHousehold,
-  evaluate,
-  nothingLearned,
-  outside,
-  readerOf,
-  readRecipe,
-  type StyleId,
-} from '../core.ts';
+import { outside } from '@tender-crumb/core/dough';
+import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { readerOf, readRecipe } from '@tender-crumb/core/reader';
+import type { StyleId } from '@tender-crumb/core/style';
 import { build } from '../build.ts';
 import { between } from '../checks/near.ts';
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { firstLoaves } from '../core.ts';
+import { firstLoaves } from '@tender-crumb/core/exchange';
 import { judge } from '../build.ts';
 
 describe('breads to begin with', () => {

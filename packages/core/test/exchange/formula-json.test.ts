@@ -1,6 +1,11 @@
 import { expect } from 'chai';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import { completeFormula, formulaProblems, formulaSchemas, type FormulaJson } from '../core.ts';
+import {
+  completeFormula,
+  formulaProblems,
+  formulaSchemas,
+  type FormulaJson,
+} from '@tender-crumb/core/exchange';
 import { build, read } from '../build.ts';
 
 const valid = new Ajv2020({ allErrors: true }).compile(formulaSchemas[2]);

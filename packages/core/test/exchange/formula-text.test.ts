@@ -1,16 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  catalogue,
-  defaultMeasures,
-  cataloguePantry,
-  formatIds,
-  formats,
-  readRecipe,
-  type FormatId,
-  type Formula,
-  type StageKind,
-} from '../core.ts';
+import { formatIds, formats, type FormatId } from '@tender-crumb/core/exchange';
+import type { Formula, StageKind } from '@tender-crumb/core/formula';
+import { catalogue, cataloguePantry } from '@tender-crumb/core/ingredient';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
 import { build } from '../build.ts';
 
 const back = (formula: Formula, id: Exclude<FormatId, 'json'> = 'text') =>

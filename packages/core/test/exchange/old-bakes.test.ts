@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { csvCell, dayIn, oldBakes, oldTable, type OldColumn } from '../core.ts';
+import { csvCell, dayIn, oldBakes, oldTable, type OldColumn } from '@tender-crumb/core/exchange';
 
 const german =
   '\uFEFFDatum;Bread;Rating;Dough;Notes\n3.5.2026;"Rye; dark";4/5;soft;"dense, but ""good"""\n31.2.2026;Rye;5;;\n';

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { NewerFormat, layLines, upgrade } from '../core.ts';
+import { NewerFormat, upgrade } from '@tender-crumb/core/exchange';
+import { layLines } from '@tender-crumb/core/formula';
 
 /** As the first version wrote it: a starter that a swap brought in, and a change of a stage that is not there. */
 const first = () => ({

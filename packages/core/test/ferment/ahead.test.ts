@@ -2,29 +2,29 @@ import { expect } from 'chai';
 import {
   aheadKindIds,
   aheadOf,
-  cataloguePantry,
-  choicesFor,
-  defaultHousehold,
   dopingFor,
   foldIn,
-  giveBackCorrection,
   isForecast,
-  isRefused,
-  resolve,
   riseForecast,
   risesOf,
   starterGrams,
   starterHydration,
   starterIn,
+  warmAndCold,
+  type AheadKind,
+} from '@tender-crumb/core/ferment';
+import {
+  giveBackCorrection,
+  resolve,
   takeCorrection,
   totals,
-  warmAndCold,
-  yeastKinds,
-  yeastUses,
-  type AheadKind,
   type Formula,
   type Taken,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import { cataloguePantry, yeastKinds, yeastUses } from '@tender-crumb/core/ingredient';
+import { isRefused } from '@tender-crumb/core/quantity';
+import { choicesFor } from '@tender-crumb/core/substitute';
 import { build } from '../build.ts';
 
 const white = build(

@@ -1,4 +1,10 @@
-import { riseFor, riseUntil, usualRise, type RiseModel, type RisingDough } from '../core.ts';
+import {
+  riseFor,
+  riseUntil,
+  usualRise,
+  type RiseModel,
+  type RisingDough,
+} from '@tender-crumb/core/ferment';
 
 /** A customary rise that the model must reproduce. Source: common practice, no source, unless it says so. */
 export interface Anchor {

@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import {
   buildsFor,
-  isRefused,
   starterStanding,
   starterStandings,
   type Build,
   type BuildsAsked,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
+import { isRefused } from '@tender-crumb/core/quantity';
 
 const asked = (more: Partial<BuildsAsked> = {}): BuildsAsked => ({
   want: 100,

@@ -2,17 +2,16 @@ import { expect } from 'chai';
 import {
   answerLeaven,
   answerRise,
-  hoursText,
   leavenChange,
-  resolve,
   starterShare,
   risesOf,
   riseUntil,
-  setGrams,
-  standingOf,
   type RiseAsked,
   type Standing,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
+import { resolve, setGrams } from '@tender-crumb/core/formula';
+import { standingOf } from '@tender-crumb/core/learn';
+import { hoursText } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
 const standing: Standing = { celsius: 25, air: [{ hours: 1, celsius: 24 }], vessel: 'bowl' };

@@ -13,7 +13,7 @@ import {
   type RiseBand,
   type RiseEnd,
   type RisingDough,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
 import { between } from '../checks/near.ts';
 import { seeded } from '../seeded.ts';
 import { lean as bare } from './anchors.ts';

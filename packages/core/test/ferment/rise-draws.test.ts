@@ -5,11 +5,11 @@ import {
   isForecast,
   riseForecast,
   riseUntil,
-  seededRandom,
   warmthFor,
   type RiseBand,
   type RisingDough,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
+import { seededRandom } from '@tender-crumb/core/quantity';
 
 const dough = (more: Partial<RisingDough> = {}): RisingDough => ({
   yeast: 1,

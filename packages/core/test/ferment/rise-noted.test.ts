@@ -9,7 +9,7 @@ import {
   usualRise,
   type RiseEnd,
   type RisingDough,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
 import { seeded } from '../seeded.ts';
 import { lean } from './anchors.ts';
 

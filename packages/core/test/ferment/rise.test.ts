@@ -3,22 +3,24 @@ import {
   cardinalRate,
   dyingRate,
   osmoticBrake,
-  coefficients,
-  gasFigures,
   growthRate,
-  riseFigures,
   riseFor,
   riseUntil,
   sourdoughRate,
   sourdoughShare,
   usualRise,
-  warmthFigures,
   lagOf,
   vesselIds,
-  type RiseFigure,
   type RiseModel,
   type RisingDough,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
+import {
+  coefficients,
+  gasFigures,
+  riseFigures,
+  warmthFigures,
+  type RiseFigure,
+} from '@tender-crumb/core/household';
 import { between, near } from '../checks/near.ts';
 import { anchors } from './anchors.ts';
 

@@ -1,6 +1,5 @@
 import { expect } from 'chai';
 import {
-  cataloguePantry,
   drawnRise,
   isForecast,
   leavenForRise,
@@ -10,10 +9,11 @@ import {
   risesOf,
   risingDough,
   withPaces,
-  resolve,
   type RiseBand,
   type Standing,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
+import { resolve } from '@tender-crumb/core/formula';
+import { cataloguePantry } from '@tender-crumb/core/ingredient';
 import { build } from '../build.ts';
 
 const standing: Standing = { celsius: 25, air: [{ hours: 1, celsius: 24 }], vessel: 'bowl' };

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import {
   forTang,
-  resolve,
   risesOf,
   sourness,
   starterLadder,
@@ -12,7 +11,8 @@ import {
   withinShare,
   type Rise,
   type RisingDough,
-} from '../core.ts';
+} from '@tender-crumb/core/ferment';
+import { resolve } from '@tender-crumb/core/formula';
 import { build } from '../build.ts';
 
 const rises = (flour: string, celsius: number) => {

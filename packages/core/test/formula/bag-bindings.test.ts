@@ -1,5 +1,7 @@
 import { expect } from 'chai';
-import { bagBindings, completeFormula, withoutStrangeBags, type Bag } from '../core.ts';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { bagBindings, withoutStrangeBags } from '@tender-crumb/core/formula';
+import type { Bag } from '@tender-crumb/core/ingredient';
 
 const bags: readonly Bag[] = [
   { id: 'blue', name: 'Blue', ingredient: 'bread-flour' },

@@ -1,16 +1,9 @@
 import { expect } from 'chai';
-import {
-  compareFormulas,
-  completeFormula,
-  formatLimits,
-  formulaProblems,
-  isGrams,
-  readMeasure,
-  defaultMeasures,
-  ingredient,
-  scaleTo,
-  takeCorrection,
-} from '../core.ts';
+import { completeFormula, formatLimits, formulaProblems } from '@tender-crumb/core/exchange';
+import { compareFormulas, scaleTo, takeCorrection } from '@tender-crumb/core/formula';
+import { ingredient } from '@tender-crumb/core/ingredient';
+import { isGrams, defaultMeasures } from '@tender-crumb/core/quantity';
+import { readMeasure } from '@tender-crumb/core/reader';
 
 const formula = (grams: Readonly<Record<string, number>>, name = 'Loaf') =>
   completeFormula({

@@ -8,13 +8,13 @@ import {
   removeLine,
   resolve,
   setGrams,
-  isRefused,
   setPercent,
   swapIngredient,
   takeCorrection,
   totals,
   type Formula,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
+import { isRefused } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
 const loaf = build({

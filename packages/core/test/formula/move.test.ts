@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { completeFormula, formulaWords, moveLine } from '../core.ts';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { formulaWords, moveLine } from '@tender-crumb/core/formula';
 
 const formula = completeFormula({
   name: 'Lockside',

@@ -1,18 +1,17 @@
 import { expect } from 'chai';
+import { completeFormula } from '@tender-crumb/core/exchange';
 import {
   bigBatch,
-  completeFormula,
-  defaultMeasures,
   perKilo,
   pieceGrams,
   resolve,
   scaleTo,
   scaleToPiece,
   setPieces,
-  sumGrams,
   totals,
   type Formula,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
+import { defaultMeasures, sumGrams } from '@tender-crumb/core/quantity';
 
 const rolls = completeFormula({
   style: 'rolls',

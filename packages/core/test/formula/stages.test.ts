@@ -1,10 +1,9 @@
 import { expect } from 'chai';
+import { completeFormula, formulaProblems } from '@tender-crumb/core/exchange';
 import {
   addIngredient,
   addStage,
-  completeFormula,
   editStage,
-  formulaProblems,
   giveBackCorrection,
   moveLine,
   moveStage,
@@ -15,10 +14,10 @@ import {
   resolve,
   setGrams,
   stageKinds,
-  sumGrams,
   takeCorrection,
   type Formula,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
+import { sumGrams } from '@tender-crumb/core/quantity';
 
 const formula = completeFormula({
   name: 'Lockside',

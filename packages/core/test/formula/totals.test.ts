@@ -1,15 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { weighingList } from '@tender-crumb/core/bake';
+import { evaluate } from '@tender-crumb/core/evaluate';
 import {
-  defaultHousehold,
   gramsOf,
   hydration,
   hundred,
   inSchool,
-  nothingLearned,
-  evaluate,
   otherSchool,
-  percentageSchools,
   percentOf,
   resolve,
   scaleTo,
@@ -17,10 +15,14 @@ import {
   stagesOf,
   takeCorrection,
   totals,
-  waterSchools,
-  weighingList,
   type Formula,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
+import {
+  defaultHousehold,
+  nothingLearned,
+  percentageSchools,
+  waterSchools,
+} from '@tender-crumb/core/household';
 import { build } from '../build.ts';
 
 const sourdough = build({ 'bread-flour': 400, water: 250, milk: 100, salt: 9 }, 'hearth-white', {

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
+import { completeFormula } from '@tender-crumb/core/exchange';
 import {
   addIngredient,
   addStage,
-  completeFormula,
   editLine,
   moveLine,
   removeLine,
@@ -11,7 +11,7 @@ import {
   takeCorrection,
   whatChanged,
   type Formula,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
 
 const formula = completeFormula({
   name: 'Lockside',

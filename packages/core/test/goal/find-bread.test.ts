@@ -1,17 +1,15 @@
 import { expect } from 'chai';
 import loadHighs from 'highs';
 import {
-  catalogue,
-  defaultHousehold,
   findBread,
-  ingredient,
-  kitchenOf,
   programmeOf,
   type CandidateStuff,
   type Goal,
   type Programme,
-} from '../core.ts';
-import { solveProgramme } from '../../src/goal/solve.ts';
+} from '@tender-crumb/core/goal';
+import { defaultHousehold, kitchenOf } from '@tender-crumb/core/household';
+import { catalogue, ingredient } from '@tender-crumb/core/ingredient';
+import { solveProgramme } from '@tender-crumb/core/goal';
 import { seeded } from '../seeded.ts';
 
 const kitchen = kitchenOf(defaultHousehold);

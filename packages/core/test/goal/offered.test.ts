@@ -1,13 +1,8 @@
 import { expect } from 'chai';
-import {
-  candidatesOf,
-  cataloguePantry,
-  defaultHousehold,
-  ingredientFromLabel,
-  offeredFor,
-  pantryIn,
-  resolve,
-} from '../core.ts';
+import { resolve } from '@tender-crumb/core/formula';
+import { candidatesOf, offeredFor } from '@tender-crumb/core/goal';
+import { defaultHousehold, pantryIn } from '@tender-crumb/core/household';
+import { cataloguePantry, ingredientFromLabel } from '@tender-crumb/core/ingredient';
 import { build } from '../build.ts';
 
 const lean = resolve(

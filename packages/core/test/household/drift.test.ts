@@ -1,18 +1,17 @@
 import { expect } from 'chai';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { evaluate } from '@tender-crumb/core/evaluate';
 import {
   coefficients,
   defaultHousehold,
   departure,
   doubtOf,
   drifted,
-  evaluate,
   fillKey,
-  learnFromBake,
   nothingLearned,
-  updateBelief,
-  type BakeEvent,
   type Belief,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { learnFromBake, updateBelief } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 
 const wander = coefficients.bagWander.value;

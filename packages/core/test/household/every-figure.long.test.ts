@@ -1,39 +1,32 @@
 import { expect } from 'chai';
+import { checkDough } from '@tender-crumb/core/bake';
+import { certaintyWords, chanceInWindow, saltLadder, verdict } from '@tender-crumb/core/correct';
+import { evaluate } from '@tender-crumb/core/evaluate';
 import {
-  catalogue,
-  certaintyWords,
-  doughFor,
-  styleIn,
-  chanceInWindow,
-  checkDough,
-  coefficientsWith,
-  defaultHousehold,
-  defaultMeasures,
-  evaluate,
-  figureGroups,
-  kitchenOf,
-  learnFromBake,
-  nothingLearned,
-  pantryIn,
-  programmeOf,
-  readRecipe,
-  resolve,
-  saltLadder,
-  styleIds,
-  styles,
-  verdict,
-  candidatesOf,
-  massPerWork,
   prefermentDough,
-  riseFigures,
   riseFor,
   riseModelIn,
   ripeEnd,
   risesOf,
-  type Formula,
+} from '@tender-crumb/core/ferment';
+import { resolve, type Formula } from '@tender-crumb/core/formula';
+import { programmeOf, candidatesOf } from '@tender-crumb/core/goal';
+import {
+  coefficientsWith,
+  defaultHousehold,
+  figureGroups,
+  kitchenOf,
+  nothingLearned,
+  pantryIn,
+  riseFigures,
   type Household,
-  type StyleId,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { catalogue, massPerWork } from '@tender-crumb/core/ingredient';
+import { learnFromBake } from '@tender-crumb/core/learn';
+import { doughFor } from '@tender-crumb/core/nutrition';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
+import { styleIn, styleIds, styles, type StyleId } from '@tender-crumb/core/style';
 import { build } from '../build.ts';
 
 /**

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { bagProblems, catalogue, figureGroups, figureProblems, soundFigures } from '../core.ts';
+import { figureGroups, figureProblems, soundFigures } from '@tender-crumb/core/household';
+import { bagProblems, catalogue } from '@tender-crumb/core/ingredient';
 
 describe('figures that a household sets', () => {
   const rows = figureGroups(catalogue, {}).flatMap((g) => g.rows);

@@ -1,28 +1,29 @@
 import { expect } from 'chai';
+import { ordinaryMoisture, windowFor } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import {
+  coefficientsWith,
+  defaultHousehold,
+  nothingLearned,
+  pantryIn,
+  type Household,
+} from '@tender-crumb/core/household';
 import {
   bagProblems,
   cataloguePantry,
-  coefficientsWith,
-  defaultHousehold,
-  defaultMeasures,
-  evaluate,
   grainFor,
   gramsByVolume,
   groundAs,
   ingredient,
   ingredientFromLabel,
   labelProblems,
-  nothingLearned,
-  ordinaryMoisture,
   ownCup,
-  pantryIn,
   pantryOf,
   weighingProblem,
-  windowFor,
   type Bag,
-  type Household,
   type Label,
-} from '../core.ts';
+} from '@tender-crumb/core/ingredient';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
 const bag = (over: Partial<Bag> = {}): Bag => ({

@@ -1,25 +1,22 @@
 import { expect } from 'chai';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { level } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { resolve } from '@tender-crumb/core/formula';
 import {
   bakerName,
   defaultHousehold,
   departure,
-  evaluate,
   fillKey,
   fillKeyBy,
-  forBread,
   kitchenOf,
-  learnFromBake,
-  learnedFigures,
-  level,
   nothingLearned,
-  resolve,
   settingsOf,
-  taughtFigures,
   withBaker,
-  type BakeEvent,
   type Belief,
   type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { forBread, learnFromBake, learnedFigures, taughtFigures } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 import { between } from '../checks/near.ts';
 import { once } from '../once.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { beliefBlocks, joinBlocks, nothingLearned, placeOf, type Belief } from '../core.ts';
+import { nothingLearned, placeOf, type Belief } from '@tender-crumb/core/household';
+import { beliefBlocks, joinBlocks } from '@tender-crumb/core/learn';
 
 /** Beliefs of breads, bags and flours, some of them among the figures and some resting. */
 const beliefs: fc.Arbitrary<Belief> = fc

@@ -1,18 +1,8 @@
 import { expect } from 'chai';
-import {
-  bakeState,
-  completeFormula,
-  defaultHousehold,
-  departure,
-  doubtOf,
-  kitchenNow,
-  learnBook,
-  learnFromBake,
-  nothingLearned,
-  restBreads,
-  type BakeEvent,
-  type BookBake,
-} from '../core.ts';
+import { bakeState, kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { defaultHousehold, departure, doubtOf, nothingLearned } from '@tender-crumb/core/household';
+import { learnBook, learnFromBake, restBreads, type BookBake } from '@tender-crumb/core/learn';
 
 const formula = completeFormula({
   stages: [

@@ -1,20 +1,22 @@
 import { expect } from 'chai';
 import { Matrix, inverse } from 'ml-matrix';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { level } from '@tender-crumb/core/dough';
+import { resolve } from '@tender-crumb/core/formula';
 import {
   blankBelief,
   coefficients,
   defaultHousehold,
   kitchenOf,
+  nothingLearned,
+  type Belief,
+} from '@tender-crumb/core/household';
+import {
   learnFromBake,
   learnFromTouches,
-  level,
-  nothingLearned,
-  resolve,
   updateBelief,
-  type BakeEvent,
-  type Belief,
   type Touch,
-} from '../core.ts';
+} from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 import { seeded } from '../seeded.ts';
 

@@ -1,21 +1,18 @@
 import { expect } from 'chai';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { level } from '@tender-crumb/core/dough';
+import { resolve } from '@tender-crumb/core/formula';
 import {
   defaultHousehold,
   departure,
   departureKey,
   doubtOf,
-  forBread,
   kitchenOf,
-  learnFromBake,
-  level,
   nothingLearned,
   placeOf,
-  resolve,
-  restBreads,
-  updateBelief,
-  type BakeEvent,
   type Belief,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { forBread, learnFromBake, restBreads, updateBelief } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 
 const loaf = build({ 'bread-flour': 500, water: 310 });

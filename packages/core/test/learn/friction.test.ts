@@ -1,27 +1,23 @@
 import { expect } from 'chai';
+import { bakeState, type BakeEvent, type WarmthPlace } from '@tender-crumb/core/bake';
+import { frictionFrom, waterTemperature } from '@tender-crumb/core/ferment';
+import { resolve, type Formula } from '@tender-crumb/core/formula';
 import {
-  bakeState,
-  breadOf,
   defaultHousehold,
-  frictionFrom,
   frictionOf,
+  nothingLearned,
+  z80,
+  type Belief,
+  type Household,
+} from '@tender-crumb/core/household';
+import {
   frictionSeen,
-  kneadings,
   learnFromBake,
   learnedFigures,
-  machines,
-  nothingLearned,
-  resolve,
   taughtFigures,
-  waterTemperature,
-  z80,
-  type BakeEvent,
-  type Belief,
-  type DeviceId,
-  type Formula,
-  type Household,
-  type WarmthPlace,
-} from '../core.ts';
+} from '@tender-crumb/core/learn';
+import { kneadings, machines, type DeviceId } from '@tender-crumb/core/machine';
+import { breadOf } from '@tender-crumb/core/schedule';
 import { build } from '../build.ts';
 import { between } from '../checks/near.ts';
 import { once } from '../once.ts';

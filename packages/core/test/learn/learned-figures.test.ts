@@ -1,8 +1,16 @@
 import { expect } from 'chai';
+import { parametersOf, doughModel } from '@tender-crumb/core/dough';
+import { resolve } from '@tender-crumb/core/formula';
 import {
   coefficientFor,
   coefficients,
   defaultHousehold,
+  nothingLearned,
+  kitchenOf,
+  type Belief,
+  type Household,
+} from '@tender-crumb/core/household';
+import {
   learnFromBake,
   feltBand,
   learnedFigures,
@@ -10,15 +18,8 @@ import {
   learnedName,
   learnedWindows,
   lessonOf,
-  nothingLearned,
-  parametersOf,
-  doughModel,
-  kitchenOf,
-  resolve,
   bookKey,
-  type Belief,
-  type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 
 const household: Household = {

@@ -1,27 +1,26 @@
 import { expect } from 'chai';
+import { bakeState, runOf, type BakeEvent } from '@tender-crumb/core/bake';
+import { level } from '@tender-crumb/core/dough';
+import { resolve, type Formula } from '@tender-crumb/core/formula';
 import {
   defaultHousehold,
   departure,
   dampKey,
-  isOdd,
   kitchenOf,
-  learnFromBake,
-  learnFromTouches,
-  level,
-  measuredBy,
   measuredKinds,
   measuredOf,
-  bakeState,
   nothingLearned,
-  normalAfter,
-  resolve,
-  runOf,
   varianceOf,
-  type BakeEvent,
-  type Formula,
   type Household,
+} from '@tender-crumb/core/household';
+import {
+  isOdd,
+  learnFromBake,
+  learnFromTouches,
+  measuredBy,
   type Touch,
-} from '../core.ts';
+} from '@tender-crumb/core/learn';
+import { normalAfter } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
 const loaf = build({ 'bread-flour': 500, water: 310, oil: 15, salt: 9, 'instant-yeast': 6 });

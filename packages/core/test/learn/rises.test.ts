@@ -1,17 +1,9 @@
 import { expect } from 'chai';
-import {
-  bakeRises,
-  bakeState,
-  defaultHousehold,
-  isForecast,
-  leavenKeys,
-  learnFromBake,
-  nothingLearned,
-  resolve,
-  type BakeEvent,
-  type Belief,
-  type RiseBand,
-} from '../core.ts';
+import { bakeState, type BakeEvent } from '@tender-crumb/core/bake';
+import { isForecast, leavenKeys, type RiseBand } from '@tender-crumb/core/ferment';
+import { resolve } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned, type Belief } from '@tender-crumb/core/household';
+import { bakeRises, learnFromBake } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 
 const loaf = build({ 'bread-flour': 500, water: 320, salt: 10, 'instant-yeast': 5 });

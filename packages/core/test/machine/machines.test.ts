@@ -13,7 +13,7 @@ import {
   spansOf,
   type Machine,
   type Pan,
-} from '../core.ts';
+} from '@tender-crumb/core/machine';
 
 const all: ReadonlyArray<readonly [string, Machine]> = Object.entries(machines);
 

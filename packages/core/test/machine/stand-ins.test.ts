@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { notWeighed, tooLittleFor, weighInNext, type WeighIn } from '@tender-crumb/core/bake';
 import {
   airIs,
   isReading,
@@ -8,7 +9,6 @@ import {
   machineReading,
   machineStandIn,
   machines,
-  notWeighed,
   power,
   pour,
   probeLater,
@@ -23,12 +23,9 @@ import {
   scaleLater,
   scaleReading,
   scaleStandIn,
-  tooLittleFor,
   tare,
-  weighInNext,
   type ScaleStandIn,
-  type WeighIn,
-} from '../core.ts';
+} from '@tender-crumb/core/machine';
 
 const later = (scale: ScaleStandIn, seconds: number): ScaleStandIn =>
   Array.from({ length: Math.round(seconds * 10) }).reduce<ScaleStandIn>(

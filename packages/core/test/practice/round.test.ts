@@ -5,10 +5,10 @@ import {
   leaningOf,
   practiceDoughs,
   practiceRound,
-  styles,
   type Call,
   type LessonId,
-} from '../core.ts';
+} from '@tender-crumb/core/practice';
+import { styles } from '@tender-crumb/core/style';
 
 const rounds = (lesson: LessonId, count = 400) =>
   Array.from({ length: count }, (_, seed) => practiceRound(lesson, seed));

@@ -1,5 +1,7 @@
 import { expect } from 'chai';
-import { defaultHousehold, deviceFor, machines, type Appliance, type DeviceId } from '../core.ts';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import { machines, type Appliance, type DeviceId } from '@tender-crumb/core/machine';
+import { deviceFor } from '@tender-crumb/core/process';
 import { build } from '../build.ts';
 
 const plain = build({ 'bread-flour': 500, water: 310 });

@@ -1,15 +1,8 @@
 import { expect } from 'chai';
-import {
-  doughWayIds,
-  doughWays,
-  writtenSteps,
-  writtenWay,
-  breadOf,
-  defaultHousehold,
-  nothingLearned,
-  type DoughWayId,
-  type Formula,
-} from '../core.ts';
+import type { Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { doughWayIds, doughWays, writtenSteps, type DoughWayId } from '@tender-crumb/core/process';
+import { writtenWay, breadOf } from '@tender-crumb/core/schedule';
 import { build } from '../build.ts';
 
 const loaf = build({ 'bread-flour': 500, water: 320, salt: 10, 'instant-yeast': 5 });

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { processIn, writtenSteps } from '../core.ts';
+import { processIn, writtenSteps } from '@tender-crumb/core/process';
 
 describe('degrees of the oven are told from those of the bread', () => {
   const oven: ReadonlyArray<readonly [text: string, celsius: number | undefined]> = [

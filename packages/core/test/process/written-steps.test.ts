@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { writtenSteps, stepKindIds, stepKinds, type StepKindId } from '../core.ts';
+import { writtenSteps, stepKindIds, stepKinds, type StepKindId } from '@tender-crumb/core/process';
 
 const of = (...says: string[]) => writtenSteps({ steps: says.map((s) => ({ says: s })) });
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { DateTime } from 'luxon';
-import { isDay, isMoment } from '../core.ts';
+import { isDay, isMoment } from '@tender-crumb/core/quantity';
 
 describe('days and moments', () => {
   const days: ReadonlyArray<readonly [string, boolean]> = [

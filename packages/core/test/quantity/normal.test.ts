@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { normalAfter, studentBelow } from '../core.ts';
+import { normalAfter, studentBelow } from '@tender-crumb/core/quantity';
 
 describe('Student’s t', () => {
   // Source: the table in Fisher & Yates, Statistical Tables, from memory.

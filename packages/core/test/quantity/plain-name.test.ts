@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { completeFormula, csvCell, plainName } from '../core.ts';
+import { completeFormula, csvCell } from '@tender-crumb/core/exchange';
+import { plainName } from '@tender-crumb/core/quantity';
 
 describe('names', () => {
   it('show all that is in them', () => {

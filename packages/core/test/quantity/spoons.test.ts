@@ -1,13 +1,7 @@
 import { expect } from 'chai';
-import {
-  defaultMeasures,
-  gramsPerMillilitre,
-  ingredient,
-  measureText,
-  readMeasure,
-  spoonsInWords,
-  type Measures,
-} from '../core.ts';
+import { gramsPerMillilitre, ingredient, measureText } from '@tender-crumb/core/ingredient';
+import { defaultMeasures, spoonsInWords, type Measures } from '@tender-crumb/core/quantity';
+import { readMeasure } from '@tender-crumb/core/reader';
 
 const households: readonly Measures[] = [
   defaultMeasures,

@@ -11,7 +11,7 @@ import {
   thinSpace,
   written,
   type Writing,
-} from '../core.ts';
+} from '@tender-crumb/core/quantity';
 
 const american: Writing = { mass: 'oz', temperature: 'F', decimal: 'point' };
 const comma: Writing = { ...plainWriting, decimal: 'comma' };

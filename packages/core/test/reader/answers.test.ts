@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { answerUnread, defaultMeasures, isRefused, readRecipe } from '../core.ts';
+import { defaultMeasures, isRefused } from '@tender-crumb/core/quantity';
+import { answerUnread, readRecipe } from '@tender-crumb/core/reader';
 
 const reader = { measures: defaultMeasures };
 const linesOf = (text: string, answers = {}) =>

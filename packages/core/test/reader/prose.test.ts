@@ -1,5 +1,7 @@
 import { expect } from 'chai';
-import { allLines, defaultHousehold, readerOf, readRecipe } from '../core.ts';
+import { allLines } from '@tender-crumb/core/formula';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import { readerOf, readRecipe } from '@tender-crumb/core/reader';
 
 const reader = readerOf(defaultHousehold);
 const dough = '500 g bread flour\n320 g water\n';

@@ -4,9 +4,9 @@ import {
   defaultMeasures,
   parseNumber,
   kitchenFraction,
-  readRecipe,
   type Measures,
-} from '../core.ts';
+} from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
 import { read } from '../build.ts';
 
 /** What one line is read as: ingredient, grams, how measured. */

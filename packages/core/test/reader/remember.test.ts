@@ -1,5 +1,7 @@
 import { expect } from 'chai';
-import { allLines, defaultHousehold, readerOf, readRecipe, rememberAnswer } from '../core.ts';
+import { allLines } from '@tender-crumb/core/formula';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import { readerOf, readRecipe, rememberAnswer } from '@tender-crumb/core/reader';
 
 const nothing = { words: {}, each: {} };
 

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { defaultMeasures, readRecipe } from '../core.ts';
+import { defaultMeasures } from '@tender-crumb/core/quantity';
+import { readRecipe } from '@tender-crumb/core/reader';
 import { tally } from '../checks/near.ts';
 import { breads } from './set/breads.ts';
 import { shapes } from './set/shapes.ts';

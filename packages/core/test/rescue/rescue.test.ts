@@ -1,15 +1,15 @@
 import { expect } from 'chai';
+import type { Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import {
-  defaultHousehold,
   likelihood,
   ranked,
   rescueDough,
   rescueOver,
   rescueRise,
-  type Formula,
   type GoneOver,
   type NoRise,
-} from '../core.ts';
+} from '@tender-crumb/core/rescue';
 import { build } from '../build.ts';
 
 const about = { measured: 'about' as const };

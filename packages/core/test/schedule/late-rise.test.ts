@@ -1,14 +1,13 @@
 import { expect } from 'chai';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
 import {
   breadOf,
-  defaultHousehold,
   isPlan,
-  nothingLearned,
   oneKitchen,
   plan,
   type Fact,
   type Plan,
-} from '../core.ts';
+} from '@tender-crumb/core/schedule';
 import { build } from '../build.ts';
 
 const bread = breadOf(

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { solve } from 'yalps';
-import { Network, seededRandom } from '../core.ts';
+import { seededRandom } from '@tender-crumb/core/quantity';
+import { Network } from '@tender-crumb/core/schedule';
 
 /** The most that `to` may come after `from`, by a linear programme over the same limits. */
 function byProgramme(

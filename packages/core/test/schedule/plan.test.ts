@@ -1,29 +1,24 @@
 import { expect } from 'chai';
+import { fridgeCelsius, riseUntil, usualRise } from '@tender-crumb/core/ferment';
+import { resolve, type Formula } from '@tender-crumb/core/formula';
+import { cataloguePantry, massPerWork } from '@tender-crumb/core/ingredient';
 import {
   amountsFor,
   breadTasks,
-  cataloguePantry,
-  fridgeCelsius,
   isPlan,
-  massPerWork,
   mostBreads,
   oneKitchen,
   plan,
-  resolve,
   resourcesOf,
-  riseUntil,
-  styleIds,
-  styles,
-  usualRise,
   ways,
   type Bread,
   type Closed,
-  type Formula,
   type Plan,
   type PlanAsked,
   type PlannedStep,
   type Wish,
-} from '../core.ts';
+} from '@tender-crumb/core/schedule';
+import { styleIds, styles } from '@tender-crumb/core/style';
 import { build, read } from '../build.ts';
 
 const day = 24 * 60;

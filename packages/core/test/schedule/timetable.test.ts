@@ -1,13 +1,13 @@
 import { expect } from 'chai';
+import { seededRandom } from '@tender-crumb/core/quantity';
 import {
   findTimetable,
   oneKitchen,
-  seededRandom,
   type Closed,
   type Link,
   type Puzzle,
   type Task,
-} from '../core.ts';
+} from '@tender-crumb/core/schedule';
 
 type Rough = Partial<Task> & { readonly id: string; readonly minutes: number };
 

@@ -1,19 +1,15 @@
 import { expect } from 'chai';
+import { bakeState, usedFromBags, type BakeEvent } from '@tender-crumb/core/bake';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { resolve } from '@tender-crumb/core/formula';
 import {
-  bagLeft,
-  bakeState,
   defaultHousehold,
-  evaluate,
-  makeUpFor,
   nothingLearned,
   pantryIn,
-  resolve,
-  runningOut,
-  usedFromBags,
-  type Bag,
-  type BakeEvent,
   type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/household';
+import { bagLeft, type Bag } from '@tender-crumb/core/ingredient';
+import { makeUpFor, runningOut } from '@tender-crumb/core/substitute';
 import { build } from '../build.ts';
 
 const bag = (id: string, ingredient: string, hasLeft?: number, protein?: number): Bag => ({

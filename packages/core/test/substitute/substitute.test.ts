@@ -1,21 +1,18 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { weighingList } from '@tender-crumb/core/bake';
+import { outside } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
 import {
-  choicesFor,
-  defaultHousehold,
-  evaluate,
   giveBackCorrection,
-  nothingLearned,
-  outside,
   resolve,
   stagesOf,
-  substitute,
   takeCorrection,
   totals,
-  weighingList,
   type Formula,
-  type Household,
-} from '../core.ts';
+} from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { choicesFor, substitute } from '@tender-crumb/core/substitute';
 import { demoBreads } from '../../../../demo/formulas.ts';
 import { build } from '../build.ts';
 import { between, tally } from '../checks/near.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { accountBars, type AccountSegment, type WaterAccount } from '@tender-crumb/core';
+  import { accountBars, type AccountSegment, type WaterAccount } from '@tender-crumb/core/dough';
   import { asMass } from '../ui/writing.ts';
 
   let {

@@ -1,14 +1,8 @@
 <script lang="ts">
-  import {
-    parseNumber,
-    readerOf,
-    readRecipe,
-    rememberAnswer,
-    type Answer,
-    type Household,
-    type Pantry,
-    type Settings,
-  } from '@tender-crumb/core';
+  import type { Household, Settings } from '@tender-crumb/core/household';
+  import type { Pantry } from '@tender-crumb/core/ingredient';
+  import { parseNumber } from '@tender-crumb/core/quantity';
+  import { readerOf, readRecipe, rememberAnswer, type Answer } from '@tender-crumb/core/reader';
   import IngredientPicker from '../sheet/IngredientPicker.svelte';
 
   let {

@@ -1,25 +1,19 @@
 <script lang="ts">
   import { beforeNavigate, goto } from '$app/navigation';
+  import { noFlour, windowFor } from '@tender-crumb/core/dough';
   import {
     formatIds,
     formats,
     formulaText,
-    deviceIds,
-    devices,
-    noFlour,
-    oddsText,
-    percentageSchools,
-    schoolNames,
-    usualBaker,
-    styleIds,
-    styles,
     toSend,
-    windowFor,
-    type DeviceId,
     type Format,
     type Labelled,
-    type StyleId,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/exchange';
+  import { schoolNames } from '@tender-crumb/core/formula';
+  import { percentageSchools, usualBaker } from '@tender-crumb/core/household';
+  import { deviceIds, devices, type DeviceId } from '@tender-crumb/core/machine';
+  import { oddsText } from '@tender-crumb/core/quantity';
+  import { styleIds, styles, type StyleId } from '@tender-crumb/core/style';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
   import Download from '@lucide/svelte/icons/download';
   import Ellipsis from '@lucide/svelte/icons/ellipsis';

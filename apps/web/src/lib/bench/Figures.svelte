@@ -3,12 +3,10 @@
     hydration,
     inSchool,
     otherSchool,
-    percentageSchools,
     schoolNames,
-    waterSchools,
-    type Settings,
     type Totals,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/formula';
+  import { percentageSchools, waterSchools, type Settings } from '@tender-crumb/core/household';
   import Either from '../ui/Either.svelte';
   import { asMass, asPercent } from '../ui/writing.ts';
   import Explain from '../ui/Explain.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Formula } from '@tender-crumb/core';
+  import type { Formula } from '@tender-crumb/core/formula';
   import { question } from '../question.ts';
   import type { Bench } from './bench.svelte.ts';
   import SideBySide from './SideBySide.svelte';

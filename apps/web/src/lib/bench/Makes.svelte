@@ -1,17 +1,14 @@
 <script lang="ts">
   import {
-    gramsTyped,
-    massNumber,
-    mostGrams,
     mostPieces,
-    numberTyped,
     pieceGrams,
     scaleTo,
     scaleToPiece,
     setPieces,
     type Formula,
     type ScaleTarget,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/formula';
+  import { gramsTyped, massNumber, mostGrams, numberTyped } from '@tender-crumb/core/quantity';
   import { writing } from '../ui/writing.ts';
   import type { Bench } from './bench.svelte.ts';
   import Explain from '../ui/Explain.svelte';

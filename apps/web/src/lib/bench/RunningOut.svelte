@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { makeUpFor, runningOut } from '@tender-crumb/core';
+  import { makeUpFor, runningOut } from '@tender-crumb/core/substitute';
   import type { Bench } from './bench.svelte.ts';
   import { asMass } from '../ui/writing.ts';
 

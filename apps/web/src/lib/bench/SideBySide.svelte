@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { compareFormulas, styles, type Formula, type Pantry } from '@tender-crumb/core';
+  import { compareFormulas, type Formula } from '@tender-crumb/core/formula';
+  import type { Pantry } from '@tender-crumb/core/ingredient';
+  import { styles } from '@tender-crumb/core/style';
   import { asMass } from '../ui/writing.ts';
 
   let {

@@ -1,14 +1,7 @@
+import { verdict, type Correction } from '@tender-crumb/core/correct';
+import { filledByHabit } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
 import {
-  answerUnread,
-  deviceFor,
-  evaluate,
-  filledByHabit,
-  isRefused,
-  readerOf,
-  kindOfBag,
-  kitchenOf,
-  styleIn,
-  pantryIn,
   resolve,
   giveBackCorrection,
   leaveCorrection,
@@ -16,20 +9,24 @@ import {
   stagesOf,
   reconsiderCorrection,
   takeCorrection,
-  verdict,
-  withBaker,
   withoutStrangeBags,
-  type Answer,
-  type Bag,
-  type Belief,
   type Formula,
+  type Taken,
+} from '@tender-crumb/core/formula';
+import {
+  kitchenOf,
+  pantryIn,
+  withBaker,
+  type Belief,
   type Household,
   type Settings,
-  type Correction,
-  type MadeBefore,
-  type Taken,
   settingsOf,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/household';
+import { kindOfBag, type Bag } from '@tender-crumb/core/ingredient';
+import { deviceFor, type MadeBefore } from '@tender-crumb/core/process';
+import { isRefused } from '@tender-crumb/core/quantity';
+import { answerUnread, readerOf, type Answer } from '@tender-crumb/core/reader';
+import { styleIn } from '@tender-crumb/core/style';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { changeEntry, draftIn, formulaLane, theHouse, type Draft } from '../sync/kinds.ts';

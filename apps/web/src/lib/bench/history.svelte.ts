@@ -1,4 +1,5 @@
-import { upgrade, type Formula } from '@tender-crumb/core';
+import { upgrade } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
 import { outbox } from '../sync/here.ts';
 
 /** So many steps are kept over a reload, so many formulas' at most. */

@@ -1,4 +1,4 @@
-import type { Formula } from '@tender-crumb/core';
+import type { Formula } from '@tender-crumb/core/formula';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { draftEntry, formulaLane } from '../sync/kinds.ts';

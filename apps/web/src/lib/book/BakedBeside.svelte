@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { pantryIn, type BakeRecord, type Household } from '@tender-crumb/core';
+  import type { BakeRecord } from '@tender-crumb/core/book';
+  import { pantryIn, type Household } from '@tender-crumb/core/household';
   import { asMass, asPercent, say } from '../ui/writing.ts';
 
   let { record, household }: { record: BakeRecord; household: Household } = $props();

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { numberTyped, type BreadCost, type Money } from '@tender-crumb/core';
+  import type { BreadCost } from '@tender-crumb/core/book';
+  import type { Money } from '@tender-crumb/core/household';
+  import { numberTyped } from '@tender-crumb/core/quantity';
   import { writing } from '../ui/writing.ts';
   import { asMass } from '../ui/writing.ts';
   import { asMoney } from './money.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { measureOf, valueText, type Along, type MeasureId } from '@tender-crumb/core';
+  import { measureOf, valueText, type Along, type MeasureId } from '@tender-crumb/core/book';
   import { scaleLinear, scaleTime } from 'd3-scale';
   import {
     area,

@@ -1,16 +1,13 @@
 <script lang="ts">
+  import { stateAt, windowIn } from '@tender-crumb/core/dough';
   import {
-    learnedName,
     nothingLearned,
     pantryIn,
     type Belief,
-    stateAt,
-    windowIn,
     type Household,
-    type Lesson,
-    type NextTime,
-    type StyleId,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/household';
+  import { learnedName, type Lesson, type NextTime } from '@tender-crumb/core/learn';
+  import type { StyleId } from '@tender-crumb/core/style';
   import Level from '../level/Level.svelte';
   import { asMass, asPoints, say } from '../ui/writing.ts';
 

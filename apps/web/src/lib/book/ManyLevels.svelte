@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { stateAt, states, type Window } from '@tender-crumb/core';
+  import { stateAt, states } from '@tender-crumb/core/dough';
+  import type { Window } from '@tender-crumb/core/style';
   import { drawn, place, stretch } from '../level/scale.ts';
   import { asPoints } from '../ui/writing.ts';
 

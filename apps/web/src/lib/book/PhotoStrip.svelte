@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { BakeRecord } from '@tender-crumb/core';
+  import type { BakeRecord } from '@tender-crumb/core/book';
   import { deed } from '../sync/deeds.ts';
   import { tellBake } from './events.ts';
 

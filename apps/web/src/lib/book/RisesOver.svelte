@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { hoursText, type FirstRise, type RisePoint } from '@tender-crumb/core';
+  import type { FirstRise } from '@tender-crumb/core/book';
+  import type { RisePoint } from '@tender-crumb/core/ferment';
+  import { hoursText } from '@tender-crumb/core/quantity';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
   import Chart from '../ui/chart/Chart.svelte';

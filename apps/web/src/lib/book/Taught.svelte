@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { taughtFigures, type Household, type Lesson } from '@tender-crumb/core';
+  import type { Household } from '@tender-crumb/core/household';
+  import { taughtFigures, type Lesson } from '@tender-crumb/core/learn';
 
   let { lesson, household }: { lesson: Lesson | undefined; household: Household } = $props();
 

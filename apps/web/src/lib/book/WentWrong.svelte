@@ -2,15 +2,13 @@
   import {
     faultIds,
     faults,
-    takeCorrection,
     wentWrong,
     type BakeRecord,
-    type Belief,
     type FaultId,
     type FoundCause,
-    type Formula,
-    type Household,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/book';
+  import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
+  import type { Belief, Household } from '@tender-crumb/core/household';
   import { nanoid } from 'nanoid';
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { judgements, type Window } from '@tender-crumb/core';
+  import { judgements } from '@tender-crumb/core/bake';
+  import type { Window } from '@tender-crumb/core/style';
   import { scaleLinear } from 'd3-scale';
   import { goto } from '$app/navigation';
   import Chart from '../ui/chart/Chart.svelte';

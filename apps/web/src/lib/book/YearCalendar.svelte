@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { judgements, yearOfBakes, type BakedDay } from '@tender-crumb/core';
+  import { judgements } from '@tender-crumb/core/bake';
+  import { yearOfBakes, type BakedDay } from '@tender-crumb/core/book';
 
   let {
     year,

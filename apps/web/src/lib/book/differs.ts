@@ -1,4 +1,4 @@
-import type { Difference } from '@tender-crumb/core';
+import type { Difference } from '@tender-crumb/core/book';
 import { say } from '../ui/writing.ts';
 
 /** A difference in a few words: what it is now, and what it was. */

@@ -1,4 +1,4 @@
-import type { BakeEvent } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
 import { nanoid } from 'nanoid';
 import { eventEntry } from '../sync/kinds.ts';
 import { mustSay } from '../sync/said.ts';

@@ -1,4 +1,4 @@
-import { measureOf, valueText, type MeasureId } from '@tender-crumb/core';
+import { measureOf, valueText, type MeasureId } from '@tender-crumb/core/book';
 import type { ScaleLinear } from 'd3-scale';
 import { hourMarks } from '../ui/chart/hour-marks.ts';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { certaintyWords, type Correction } from '@tender-crumb/core';
+  import { certaintyWords, type Correction } from '@tender-crumb/core/correct';
   import Check from '@lucide/svelte/icons/check';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, say } from '../ui/writing.ts';

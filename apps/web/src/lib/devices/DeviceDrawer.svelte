@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { isReading, numberTyped } from '@tender-crumb/core';
+  import { isReading } from '@tender-crumb/core/machine';
+  import { numberTyped } from '@tender-crumb/core/quantity';
   import { onMount } from 'svelte';
   import { asWarmth, writing } from '../ui/writing.ts';
   import { realWays, type RealWay } from './device.ts';

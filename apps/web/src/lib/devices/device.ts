@@ -1,4 +1,9 @@
-import type { MachineReading, ProbeReading, RoomReading, ScaleReading } from '@tender-crumb/core';
+import type {
+  MachineReading,
+  ProbeReading,
+  RoomReading,
+  ScaleReading,
+} from '@tender-crumb/core/machine';
 
 /** A device that says something, again and again. What stands behind it, nobody who listens need know. */
 export interface Device<Reading> {

@@ -19,7 +19,7 @@ import {
   scaleStandIn,
   tare,
   type Programme,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/machine';
 import type { MachineDevice, ProbeDevice, RoomDevice, ScaleDevice } from './device.ts';
 
 /** Stand-ins say something so often, ms: as kitchen scales do. */

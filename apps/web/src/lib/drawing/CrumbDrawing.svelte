@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Crumb } from '@tender-crumb/core';
+  import type { Crumb } from '@tender-crumb/core/bake';
 
   let { crumb }: { crumb: Crumb } = $props();
 

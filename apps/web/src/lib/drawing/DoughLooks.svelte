@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { stateAt, type StyleId } from '@tender-crumb/core';
+  import { stateAt } from '@tender-crumb/core/dough';
+  import type { StyleId } from '@tender-crumb/core/style';
   import DoughDrawing from './DoughDrawing.svelte';
 
   let {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { WeighingItem } from '@tender-crumb/core';
+  import type { WeighingItem } from '@tender-crumb/core/bake';
   import { scaleSqrt } from 'd3-scale';
 
   let {

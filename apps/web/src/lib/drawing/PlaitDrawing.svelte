@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { plaitAfter, type Plait } from '@tender-crumb/core';
+  import { plaitAfter, type Plait } from '@tender-crumb/core/bake';
 
   let { plait, moves, label }: { plait: Plait; moves: number; label: string } = $props();
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Poke } from '@tender-crumb/core';
+  import type { Poke } from '@tender-crumb/core/bake';
 
   let { poke }: { poke: Poke } = $props();
   /** How deep the dent stays. */

@@ -1,12 +1,8 @@
 <script lang="ts">
-  import {
-    offeredFor,
-    parseNumber,
-    portionsOf,
-    stateAt,
-    type Relaxed,
-    type Relaxable,
-  } from '@tender-crumb/core';
+  import { stateAt } from '@tender-crumb/core/dough';
+  import { offeredFor, type Relaxed, type Relaxable } from '@tender-crumb/core/goal';
+  import { portionsOf } from '@tender-crumb/core/nutrition';
+  import { parseNumber } from '@tender-crumb/core/quantity';
   import { onMount, untrack } from 'svelte';
   import { SvelteSet } from 'svelte/reactivity';
   import type { Bench } from '../bench/bench.svelte.ts';

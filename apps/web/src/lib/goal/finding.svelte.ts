@@ -1,4 +1,6 @@
-import type { Belief, Formula, Found, Goal, Household } from '@tender-crumb/core';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Found, Goal } from '@tender-crumb/core/goal';
+import type { Belief, Household } from '@tender-crumb/core/household';
 import { wrap, type Remote } from 'comlink';
 import type { Finder } from '../workers/goal.worker.ts';
 

@@ -1,13 +1,8 @@
 <script lang="ts">
-  import {
-    doughWayIds,
-    doughWays,
-    gramsText,
-    hoursText,
-    yeastFromFreezer,
-    tangs,
-    yeastUses,
-  } from '@tender-crumb/core';
+  import { tangs } from '@tender-crumb/core/ferment';
+  import { yeastFromFreezer, yeastUses } from '@tender-crumb/core/ingredient';
+  import { doughWayIds, doughWays } from '@tender-crumb/core/process';
+  import { gramsText, hoursText } from '@tender-crumb/core/quantity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, asWarmth, say } from '../ui/writing.ts';
   import { Leavens } from './leaven.svelte.ts';

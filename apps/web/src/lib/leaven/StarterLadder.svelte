@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { hoursText, tangs, type StarterStep, type TangId } from '@tender-crumb/core';
+  import { tangs, type StarterStep, type TangId } from '@tender-crumb/core/ferment';
+  import { hoursText } from '@tender-crumb/core/quantity';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
   import Chart from '../ui/chart/Chart.svelte';

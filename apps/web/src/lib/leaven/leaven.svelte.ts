@@ -2,15 +2,9 @@ import {
   aheadKindIds,
   aheadKinds,
   aheadOf,
-  deviceFor,
-  frictionOf,
-  kneadingOf,
   dopingFor,
   foldIn,
-  isRefused,
   leavenKeys,
-  mainStage,
-  numberTyped,
   pacesFor,
   riseModelIn,
   risesOf,
@@ -28,7 +22,12 @@ import {
   withinShare,
   type AheadKind,
   type Rise,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/ferment';
+import { mainStage } from '@tender-crumb/core/formula';
+import { frictionOf } from '@tender-crumb/core/household';
+import { kneadingOf } from '@tender-crumb/core/machine';
+import { deviceFor } from '@tender-crumb/core/process';
+import { isRefused, numberTyped } from '@tender-crumb/core/quantity';
 import type { Bench } from '../bench/bench.svelte.ts';
 import { writing } from '../ui/writing.ts';
 

@@ -1,17 +1,15 @@
 <script lang="ts">
   import {
     buildsFor,
-    hoursText,
-    isRefused,
     mostBuilds,
     starterStanding,
     starterStandings,
     usualWarmth,
-    type Bag,
-    type Household,
-    type Ingredient,
     type Paces,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/ferment';
+  import type { Household } from '@tender-crumb/core/household';
+  import type { Bag, Ingredient } from '@tender-crumb/core/ingredient';
+  import { hoursText, isRefused } from '@tender-crumb/core/quantity';
   import Pencil from '@lucide/svelte/icons/pencil';
   import X from '@lucide/svelte/icons/x';
   import { DateTime } from 'luxon';

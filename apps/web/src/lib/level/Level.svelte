@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { stateAt, states, tellingDifference, type Window } from '@tender-crumb/core';
+  import { tellingDifference } from '@tender-crumb/core/correct';
+  import { stateAt, states } from '@tender-crumb/core/dough';
+  import type { Window } from '@tender-crumb/core/style';
   import { drawn, place, pointsAt, stretch } from './scale.ts';
   import { asPoints } from '../ui/writing.ts';
 

@@ -9,7 +9,7 @@
     type MachineRowId,
     type SteamId,
     type Appliance,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/machine';
   import { nanoid } from 'nanoid';
   import AddNamed from './AddNamed.svelte';
   import KeptNumber from './KeptNumber.svelte';

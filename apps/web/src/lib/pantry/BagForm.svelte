@@ -1,5 +1,11 @@
 <script lang="ts">
-  import { bagProblems, grindIds, grinds, type Bag, type Ingredient } from '@tender-crumb/core';
+  import {
+    bagProblems,
+    grindIds,
+    grinds,
+    type Bag,
+    type Ingredient,
+  } from '@tender-crumb/core/ingredient';
   import { untrack } from 'svelte';
   import { nanoid } from 'nanoid';
   import { saidOf } from '../sync/said.ts';

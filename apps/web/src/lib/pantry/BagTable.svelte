@@ -1,14 +1,7 @@
 <script lang="ts">
-  import {
-    grinds,
-    defaultHousehold,
-    learnedName,
-    pricePerKilo,
-    thirstKey,
-    type Bag,
-    type Ingredient,
-    type KnownThirst,
-  } from '@tender-crumb/core';
+  import { defaultHousehold, thirstKey } from '@tender-crumb/core/household';
+  import { grinds, pricePerKilo, type Bag, type Ingredient } from '@tender-crumb/core/ingredient';
+  import { learnedName, type KnownThirst } from '@tender-crumb/core/learn';
   import Pencil from '@lucide/svelte/icons/pencil';
   import { asMass } from '../ui/writing.ts';
   import BagForm from './BagForm.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { mostBakers, usualBaker, type Baker } from '@tender-crumb/core';
+  import { mostBakers, usualBaker, type Baker } from '@tender-crumb/core/household';
   import { nanoid } from 'nanoid';
   import NamedRow from './NamedRow.svelte';
 

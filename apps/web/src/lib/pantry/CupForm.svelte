@@ -1,14 +1,13 @@
 <script lang="ts">
+  import type { Household } from '@tender-crumb/core/household';
   import {
-    cupMillilitres,
     gramsByVolume,
     ownCup,
     weighingProblem,
     weighingsWanted,
-    type Household,
     type Ingredient,
-    type Measures,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/ingredient';
+  import { cupMillilitres, type Measures } from '@tender-crumb/core/quantity';
   import { Written } from '../sync/written.svelte.ts';
   import { numberIn } from './faults.ts';
   import NumberField from './NumberField.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Custom } from '@tender-crumb/core';
+  import type { Custom } from '@tender-crumb/core/household';
   import { untrack } from 'svelte';
   import { numberIn } from './faults.ts';
 

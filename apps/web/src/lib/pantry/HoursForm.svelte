@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { everyDay, isClock, type Hours } from '@tender-crumb/core';
+  import { everyDay, isClock, type Hours } from '@tender-crumb/core/household';
   import X from '@lucide/svelte/icons/x';
 
   let {

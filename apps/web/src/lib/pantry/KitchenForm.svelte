@@ -1,13 +1,12 @@
 <script lang="ts">
+  import type { Household, Settings } from '@tender-crumb/core/household';
+  import { catalogue } from '@tender-crumb/core/ingredient';
   import {
-    catalogue,
     celsiusTyped,
     temperatureText,
     written,
-    type Household,
-    type Settings,
     type Writing,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/quantity';
   import {
     carbs,
     cups,

@@ -6,7 +6,7 @@
     type Allergen,
     type Label,
     ownIdOf,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/ingredient';
   import { untrack } from 'svelte';
   import { customAlphabet } from 'nanoid';
   import { saidOf } from '../sync/said.ts';

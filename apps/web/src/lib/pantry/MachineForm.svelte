@@ -8,7 +8,7 @@
     type Machine,
     type Programme,
     type ProgrammeUse,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/machine';
   import { numberIn } from './faults.ts';
 
   let { machine, onkeep }: { machine: Machine; onkeep: (of: Machine) => void } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { parseNumber } from '@tender-crumb/core';
+  import { parseNumber } from '@tender-crumb/core/quantity';
 
   let {
     label,

@@ -6,7 +6,7 @@
     panKinds,
     panMillilitres,
     type Pan,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/machine';
   import { nanoid } from 'nanoid';
   import { asMass } from '../ui/writing.ts';
   import AddNamed from './AddNamed.svelte';

@@ -1,4 +1,4 @@
-import { parseNumber } from '@tender-crumb/core';
+import { parseNumber } from '@tender-crumb/core/quantity';
 import type { Settled } from '../sync/said.ts';
 
 /** What is wrong, by field; what is wrong with the whole under `''`. */

@@ -1,22 +1,16 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { windowFor } from '@tender-crumb/core/dough';
+  import { allLines, percentOf, type Formula } from '@tender-crumb/core/formula';
   import {
-    allLines,
-    cupMillilitres,
-    fills,
     pantryIn,
-    percentOf,
-    styleIds,
-    styles,
-    tablespoonMillilitres,
-    windowFor,
-    type Answer,
     type Household,
     type Settings,
-    type StyleId,
     settingsOf,
-    type Formula,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/household';
+  import { cupMillilitres, fills, tablespoonMillilitres } from '@tender-crumb/core/quantity';
+  import type { Answer } from '@tender-crumb/core/reader';
+  import { styleIds, styles, type StyleId } from '@tender-crumb/core/style';
   import { nanoid } from 'nanoid';
   import { onMount } from 'svelte';
   import { draftEntry } from '../sync/kinds.ts';

@@ -1,19 +1,10 @@
-import {
-  asLikely,
-  evaluate,
-  formatLimits,
-  nothingLearned,
-  parcelFormat,
-  readerOf,
-  readRecipe,
-  styleIds,
-  verdict,
-  type Answer,
-  type Belief,
-  type Household,
-  type Measures,
-  type StyleId,
-} from '@tender-crumb/core';
+import { verdict } from '@tender-crumb/core/correct';
+import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
+import { formatLimits, parcelFormat } from '@tender-crumb/core/exchange';
+import { nothingLearned, type Belief, type Household } from '@tender-crumb/core/household';
+import type { Measures } from '@tender-crumb/core/quantity';
+import { readerOf, readRecipe, type Answer } from '@tender-crumb/core/reader';
+import { styleIds, type StyleId } from '@tender-crumb/core/style';
 import { question, twinsOf } from '../question.ts';
 import { outbox } from '../sync/here.ts';
 

@@ -1,12 +1,7 @@
 <script lang="ts">
-  import {
-    gramsText,
-    hoursText,
-    keptBack,
-    takeCorrection,
-    ways,
-    type Formula,
-  } from '@tender-crumb/core';
+  import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
+  import { gramsText, hoursText } from '@tender-crumb/core/quantity';
+  import { keptBack, ways } from '@tender-crumb/core/schedule';
   import { nanoid } from 'nanoid';
   import { question } from '../question.ts';
   import { draftEntry } from '../sync/kinds.ts';

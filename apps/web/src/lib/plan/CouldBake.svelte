@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Formula } from '@tender-crumb/core';
+  import type { Formula } from '@tender-crumb/core/formula';
   import { onMount, untrack } from 'svelte';
   import { isTimed } from './planned.ts';
   import { planBeside } from './planner.ts';

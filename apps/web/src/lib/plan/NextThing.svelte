@@ -2,7 +2,7 @@
   import { beginBake } from '../sync/begin.ts';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
-  import { aheadSteps, type BakeEvent } from '@tender-crumb/core';
+  import { aheadSteps, type BakeEvent } from '@tender-crumb/core/bake';
   import type { Planning } from './planning.svelte.ts';
   import { timeText, untilText } from './when.ts';
   import { tapped } from '../clock.ts';

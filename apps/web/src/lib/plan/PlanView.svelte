@@ -1,7 +1,7 @@
 <script lang="ts">
   import CalendarDays from '@lucide/svelte/icons/calendar-days';
   import Printer from '@lucide/svelte/icons/printer';
-  import type { Formula } from '@tender-crumb/core';
+  import type { Formula } from '@tender-crumb/core/formula';
   import { onMount, untrack } from 'svelte';
   import { keepAwake } from '../run/awake.ts';
   import Either from '../ui/Either.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import X from '@lucide/svelte/icons/x';
   import { nanoid } from 'nanoid';
-  import { minutesIn } from '@tender-crumb/core';
+  import { minutesIn } from '@tender-crumb/core/quantity';
   import { saidRow, type Settled } from '../sync/said.ts';
   import type { Timer } from '../server/store/timers.ts';
   import { refresh } from '../ui/refresh.ts';

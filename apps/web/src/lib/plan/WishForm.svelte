@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { celsiusTyped, numberTyped } from '@tender-crumb/core';
+  import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
   import { DateTime } from 'luxon';
   import { untrack } from 'svelte';
   import type { Planning } from './planning.svelte.ts';

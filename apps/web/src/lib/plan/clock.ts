@@ -1,4 +1,5 @@
-import { clockMinutes, longestPlan, type Closed, type Hours, type Week } from '@tender-crumb/core';
+import { clockMinutes, type Hours, type Week } from '@tender-crumb/core/household';
+import { longestPlan, type Closed } from '@tender-crumb/core/schedule';
 import { DateTime, Interval } from 'luxon';
 
 /** A plan counts minutes; here they are moments by the clock of the house, and the other way round. */

@@ -1,4 +1,4 @@
-import { deviceFor } from '@tender-crumb/core';
+import { deviceFor } from '@tender-crumb/core/process';
 import { shownText } from '../away/shown-text.ts';
 import type { PlanData } from '../server/plan-data.ts';
 import type { BenchShown } from '../server/shown/bench.ts';

@@ -1,3 +1,8 @@
+import type { FactsNoted } from '@tender-crumb/core/bake';
+import type { Course } from '@tender-crumb/core/course';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Belief, Household, Week } from '@tender-crumb/core/household';
+import type { DeviceId } from '@tender-crumb/core/machine';
 import {
   amountsFor,
   breadOf,
@@ -7,24 +12,17 @@ import {
   plan,
   stepCurve,
   ways,
-  type Belief,
   type BreadAmounts,
   type Closed,
-  type Course,
-  type DeviceId,
   type Fact,
-  type FactsNoted,
-  type Formula,
-  type Household,
   type NoPlan,
   type Plan,
   type PlanAsked,
   type PlannedStep,
   type Resources,
-  type Week,
   type Wish,
   type WayId,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/schedule';
 import { clockFrom, closedIn, isoOf, minuteOf } from './clock.ts';
 
 /** A bake with what is wished of it, and what became of it so far. Moments are ISO texts. */

@@ -1,4 +1,6 @@
-import { planFacts, putOff, resourcesOf, runOf, type Household } from '@tender-crumb/core';
+import { planFacts, putOff, runOf } from '@tender-crumb/core/bake';
+import type { Household } from '@tender-crumb/core/household';
+import { resourcesOf } from '@tender-crumb/core/schedule';
 import type { PlanData } from '../server/plan-data.ts';
 import type { PlannedWithBake } from '../server/store/plans.ts';
 import type { BakeWished, Question } from './planned.ts';

@@ -1,25 +1,22 @@
 <script lang="ts">
+  import { allergensOf } from '@tender-crumb/core/caution';
+  import { besidesOf, otherSchool } from '@tender-crumb/core/formula';
+  import { carbSchools, type CarbSchool } from '@tender-crumb/core/household';
   import {
-    allergensOf,
-    besidesOf,
-    carbSchools,
     costOf,
     inHundredGrams,
     nutrition,
-    otherSchool,
-    parseNumber,
     partOf,
     portionsOf,
     slicesFor,
     thicknessOf,
     thinnestSlice,
-    thinSpace,
     usRounded,
     usualLength,
-    type CarbSchool,
     type Estimate,
     type Nutrition,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/nutrition';
+  import { parseNumber, thinSpace } from '@tender-crumb/core/quantity';
   import Either from '../ui/Either.svelte';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass } from '../ui/writing.ts';

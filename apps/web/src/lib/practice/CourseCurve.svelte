@@ -1,11 +1,11 @@
 <script lang="ts">
   import {
     practiceDoughs,
-    styles,
     watchedCourse,
     type Round,
     type Watched,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/practice';
+  import { styles } from '@tender-crumb/core/style';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
   import Chart from '../ui/chart/Chart.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Round } from '@tender-crumb/core';
+  import type { Round } from '@tender-crumb/core/practice';
   import { ground, kneadedOutline, pokedOutline } from './moving.ts';
 
   let { round, onframe }: { round: Round; onframe?: (ms: number) => void } = $props();

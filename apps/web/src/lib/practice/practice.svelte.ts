@@ -5,7 +5,7 @@ import {
   type Call,
   type LessonId,
   type Round,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/practice';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { deed } from '../sync/deeds.ts';

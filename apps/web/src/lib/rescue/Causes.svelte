@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { likelihood, type Cause } from '@tender-crumb/core';
+  import { likelihood, type Cause } from '@tender-crumb/core/rescue';
   import { say } from '../ui/writing.ts';
 
   let { causes }: { causes: readonly Cause[] } = $props();

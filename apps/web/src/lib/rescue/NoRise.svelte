@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { hoursText, numberTyped } from '@tender-crumb/core';
+  import { hoursText, numberTyped } from '@tender-crumb/core/quantity';
   import Either from '../ui/Either.svelte';
   import { say, writing } from '../ui/writing.ts';
   import Causes from './Causes.svelte';

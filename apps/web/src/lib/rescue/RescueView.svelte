@@ -1,6 +1,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { BakeEvent, Belief, Formula, Household } from '@tender-crumb/core';
+  import type { BakeEvent } from '@tender-crumb/core/bake';
+  import type { Formula } from '@tender-crumb/core/formula';
+  import type { Belief, Household } from '@tender-crumb/core/household';
   import { nanoid } from 'nanoid';
   import { untrack } from 'svelte';
   import { beginBake } from '../sync/begin.ts';

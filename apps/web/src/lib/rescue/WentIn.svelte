@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { numberTyped, styleIds, styles, type StyleId } from '@tender-crumb/core';
+  import { numberTyped } from '@tender-crumb/core/quantity';
+  import { styleIds, styles, type StyleId } from '@tender-crumb/core/style';
   import X from '@lucide/svelte/icons/x';
   import IngredientPicker from '../sheet/IngredientPicker.svelte';
   import { asMass, writing } from '../ui/writing.ts';

@@ -1,16 +1,14 @@
+import { completeFormula } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
+import { pantryIn, type Belief, type Household } from '@tender-crumb/core/household';
 import {
-  completeFormula,
-  pantryIn,
   rescueDough,
   rescueOver,
   rescueRise,
-  type Belief,
-  type Formula,
   type GoneOver,
-  type Household,
   type NoRise,
-  type StyleId,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/rescue';
+import type { StyleId } from '@tender-crumb/core/style';
 
 /** What is wrong with a dough. */
 export const troubles = [

@@ -1,12 +1,6 @@
 <script lang="ts">
-  import {
-    hoursText,
-    type Paces,
-    type Rise,
-    type RiseDoubt,
-    type RiseDraws,
-    type RiseModel,
-  } from '@tender-crumb/core';
+  import type { Paces, Rise, RiseDoubt, RiseDraws, RiseModel } from '@tender-crumb/core/ferment';
+  import { hoursText } from '@tender-crumb/core/quantity';
   import { wrap, type Remote } from 'comlink';
   import { onMount } from 'svelte';
   import type { RiseDrawer } from '../workers/rise.worker.ts';

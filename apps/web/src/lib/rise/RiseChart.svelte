@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { hoursText, isForecast, type Rise, type RisePoint } from '@tender-crumb/core';
+  import { isForecast, type Rise, type RisePoint } from '@tender-crumb/core/ferment';
+  import { hoursText } from '@tender-crumb/core/quantity';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
   import Chart from '../ui/chart/Chart.svelte';

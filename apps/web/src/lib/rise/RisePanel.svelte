@@ -1,12 +1,6 @@
 <script lang="ts">
-  import {
-    gramsText,
-    hoursText,
-    isForecast,
-    vesselIds,
-    vessels,
-    type LeavenChange,
-  } from '@tender-crumb/core';
+  import { isForecast, vesselIds, vessels, type LeavenChange } from '@tender-crumb/core/ferment';
+  import { gramsText, hoursText } from '@tender-crumb/core/quantity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, asWarmth, say, writing } from '../ui/writing.ts';
   import HowSure from './HowSure.svelte';

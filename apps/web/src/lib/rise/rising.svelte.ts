@@ -1,11 +1,9 @@
 import {
-  celsiusTyped,
   drawnRise,
   feedingFor,
   fridgeCelsius,
   leavenChange,
   leavenKeys,
-  numberTyped,
   pacesFor,
   riseModelIn,
   risesOf,
@@ -13,7 +11,8 @@ import {
   warmthFor,
   type Rise,
   type VesselId,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/ferment';
+import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
 import type { Bench } from '../bench/bench.svelte.ts';
 import { writing } from '../ui/writing.ts';
 

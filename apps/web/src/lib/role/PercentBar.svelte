@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { type Share } from '@tender-crumb/core';
+  import type { Share } from '@tender-crumb/core/formula';
   import { asPercent } from '../ui/writing.ts';
 
   let { shares }: { shares: readonly Share[] } = $props();

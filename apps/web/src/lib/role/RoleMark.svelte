@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { roles, type Role } from '@tender-crumb/core';
+  import { roles, type Role } from '@tender-crumb/core/ingredient';
 
   let { role }: { role: Role } = $props();
 </script>

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { checkKinds, stateAt } from '@tender-crumb/core';
+  import { checkKinds } from '@tender-crumb/core/bake';
+  import { stateAt } from '@tender-crumb/core/dough';
   import DoughLooks from '../drawing/DoughLooks.svelte';
   import Level from '../level/Level.svelte';
   import Either from '../ui/Either.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ovenSetting, type RunStep } from '@tender-crumb/core';
+  import { ovenSetting, type RunStep } from '@tender-crumb/core/bake';
   import type { TimedStep } from '../plan/planned.ts';
   import { asMass, asWarmth, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { sumGrams, type RunStep } from '@tender-crumb/core';
+  import type { RunStep } from '@tender-crumb/core/bake';
+  import { sumGrams } from '@tender-crumb/core/quantity';
   import type { TimedBake } from '../plan/planned.ts';
   import { asMass } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

@@ -1,18 +1,14 @@
 <script lang="ts">
+  import { courseReady, type CourseNoted } from '@tender-crumb/core/bake';
+  import { courses, courseIds, type Course, type MachineFix } from '@tender-crumb/core/course';
   import {
     bakeShift,
-    courseReady,
-    courses,
-    courseIds,
     crusts,
     machineSizes,
     programmeMinutes,
-    type Course,
-    type CourseNoted,
     type CrustId,
-    type MachineFix,
     type MachineSizeId,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/machine';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import { asMass, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

@@ -1,12 +1,7 @@
 <script lang="ts">
-  import {
-    machineClock,
-    machineStageKinds,
-    spansOf,
-    bakeShift,
-    type Course,
-    type RunStep,
-  } from '@tender-crumb/core';
+  import { machineClock, type RunStep } from '@tender-crumb/core/bake';
+  import type { Course } from '@tender-crumb/core/course';
+  import { machineStageKinds, spansOf, bakeShift } from '@tender-crumb/core/machine';
   import { scaleLinear } from 'd3-scale';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import AddIns from './AddIns.svelte';

@@ -4,11 +4,11 @@
     crumbs,
     crustWords,
     judgements,
-    numberTyped,
     outcomeWords,
     tastes,
     type Outcome,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/bake';
+  import { numberTyped } from '@tender-crumb/core/quantity';
   import { untrack } from 'svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import CrumbDrawing from '../drawing/CrumbDrawing.svelte';

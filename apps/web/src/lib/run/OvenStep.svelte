@@ -1,17 +1,15 @@
 <script lang="ts">
   import {
-    celsiusTyped,
-    coreAt,
     coreReadings,
     coreSpan,
     doneBy,
     fiveMore,
-    numberTyped,
     ovenSetting,
     ovenTroubles,
-    styles,
     type RunStep,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/bake';
+  import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
+  import { coreAt, styles } from '@tender-crumb/core/style';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import { asWarmth, say, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { isForecast, pokes, pokeSays, riseOf, type Poke, type RunStep } from '@tender-crumb/core';
+  import { pokes, pokeSays, riseOf, type Poke, type RunStep } from '@tender-crumb/core/bake';
+  import { isForecast } from '@tender-crumb/core/ferment';
   import PokeDrawing from '../drawing/PokeDrawing.svelte';
   import VesselMark from '../drawing/VesselMark.svelte';
   import type { Run } from './run.svelte.ts';

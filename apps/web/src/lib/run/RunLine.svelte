@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core';
+  import type { RunStep } from '@tender-crumb/core/bake';
   import Check from '@lucide/svelte/icons/check';
   import type { TimedStep } from '../plan/planned.ts';
 

@@ -1,13 +1,8 @@
 <script lang="ts">
-  import {
-    nextTime,
-    type Belief,
-    type Circumstances,
-    type Formula,
-    type Household,
-    type Lesson,
-    type Outcome,
-  } from '@tender-crumb/core';
+  import type { Circumstances, Outcome } from '@tender-crumb/core/bake';
+  import type { Formula } from '@tender-crumb/core/formula';
+  import type { Belief, Household } from '@tender-crumb/core/household';
+  import { nextTime, type Lesson } from '@tender-crumb/core/learn';
   import LessonView from '../book/LessonView.svelte';
   import Photos from '../photo/Photos.svelte';
   import OutcomeStep from './OutcomeStep.svelte';

@@ -1,18 +1,16 @@
 <script lang="ts">
   import {
-    bakeShift,
     planFacts,
     putOff,
-    type Belief,
     type Circumstances,
-    type Formula,
-    type Household,
     type BakeEvent,
-    type DeviceId,
-    type Lesson,
     type Outcome,
     type RunStep,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/bake';
+  import type { Formula } from '@tender-crumb/core/formula';
+  import type { Belief, Household } from '@tender-crumb/core/household';
+  import type { Lesson } from '@tender-crumb/core/learn';
+  import { bakeShift, type DeviceId } from '@tender-crumb/core/machine';
   import LifeBuoy from '@lucide/svelte/icons/life-buoy';
   import Printer from '@lucide/svelte/icons/printer';
   import { onMount, untrack } from 'svelte';

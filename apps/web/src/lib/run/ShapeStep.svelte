@@ -4,21 +4,18 @@
     dividing,
     formRows,
     forms,
-    isRefused,
     mostOfPieces,
-    numberTyped,
-    panDough,
-    panFit,
-    panKinds,
     pieceSlack,
     plaits,
     plaitStrands,
     setAside,
     strandCm,
-    totals,
     type Form,
     type PlaitStrands,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/bake';
+  import { totals } from '@tender-crumb/core/formula';
+  import { panDough, panFit, panKinds } from '@tender-crumb/core/machine';
+  import { isRefused, numberTyped } from '@tender-crumb/core/quantity';
   import { untrack } from 'svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import PlaitDrawing from '../drawing/PlaitDrawing.svelte';

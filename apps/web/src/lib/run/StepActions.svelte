@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core';
+  import type { RunStep } from '@tender-crumb/core/bake';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { TimedStep } from '../plan/planned.ts';
   import { longerBy, laterBy, type Run } from './run.svelte.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep, Sentence } from '@tender-crumb/core';
+  import type { RunStep, Sentence } from '@tender-crumb/core/bake';
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
   import type { TimedStep } from '../plan/planned.ts';
   import { untilText } from '../plan/when.ts';

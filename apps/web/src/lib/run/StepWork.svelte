@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core';
+  import type { RunStep } from '@tender-crumb/core/bake';
   import type { TimedBake } from '../plan/planned.ts';
   import AddIns from './AddIns.svelte';
   import CheckStep from './CheckStep.svelte';

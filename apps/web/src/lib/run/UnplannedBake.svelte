@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { bakeState, judgements, type BakeEvent, type Outcome } from '@tender-crumb/core';
+  import { bakeState, judgements, type BakeEvent, type Outcome } from '@tender-crumb/core/bake';
   import { nanoid } from 'nanoid';
   import { onMount } from 'svelte';
   import { outbox } from '../sync/here.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { celsiusTyped, numberTyped, type WarmthPlace } from '@tender-crumb/core';
+  import type { WarmthPlace } from '@tender-crumb/core/bake';
+  import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import { asWarmth, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

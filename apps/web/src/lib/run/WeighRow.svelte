@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { gramsTyped, mostGrams, numberTyped, type WeighingItem } from '@tender-crumb/core';
+  import type { WeighingItem } from '@tender-crumb/core/bake';
+  import { gramsTyped, mostGrams, numberTyped } from '@tender-crumb/core/quantity';
   import Check from '@lucide/svelte/icons/check';
   import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

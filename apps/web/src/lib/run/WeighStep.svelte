@@ -1,5 +1,8 @@
 <script lang="ts">
-  import { totals, usualBaker, warmsFirst, weighedGrams, type RunStep } from '@tender-crumb/core';
+  import { weighedGrams, type RunStep } from '@tender-crumb/core/bake';
+  import { warmsFirst } from '@tender-crumb/core/course';
+  import { totals } from '@tender-crumb/core/formula';
+  import { usualBaker } from '@tender-crumb/core/household';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import Level from '../level/Level.svelte';
   import PanDrawing from '../drawing/PanDrawing.svelte';

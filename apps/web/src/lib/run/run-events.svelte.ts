@@ -1,4 +1,4 @@
-import { eventsThatCount, onHouseClock, type BakeEvent } from '@tender-crumb/core';
+import { eventsThatCount, onHouseClock, type BakeEvent } from '@tender-crumb/core/bake';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { bakeLane, eventEntry } from '../sync/kinds.ts';

@@ -1,32 +1,17 @@
 import {
-  baseOf,
-  bakeRises,
   cautionsAt,
   checkDough,
   checkKindOf,
-  choicesFor,
-  courseTimes,
-  filledByHabit,
   hasDrunk,
   householdOn,
-  isRefused,
   isRise,
-  isUnkneaded,
   kindOfEvent,
-  kitchenOf,
   lookInto,
   loavesOf,
-  kneadingOf,
   leadOf,
-  level,
-  machineFit,
-  measureText,
   mixedLines,
-  mixingAdvice,
   ovenPlace,
   overPour,
-  pantryIn,
-  resolve,
   restedFeel,
   riseOf,
   runOf,
@@ -34,26 +19,33 @@ import {
   signOf,
   stepNow,
   stillToDrink,
-  substitute,
-  sumGrams,
-  tellingDifference,
   usualShaping,
   wetFor,
   weighingList,
-  withBaker,
-  windowIn,
   type BakeEvent,
-  type Belief,
   type Circumstances,
-  type DeviceId,
-  type Formula,
-  type Household,
-  type Ingredient,
   type Outcome,
-  type Rise,
   type RunStep,
   type WeighingItem,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/bake';
+import { tellingDifference } from '@tender-crumb/core/correct';
+import { courseTimes, machineFit } from '@tender-crumb/core/course';
+import { filledByHabit, level, mixingAdvice, windowIn } from '@tender-crumb/core/dough';
+import type { Rise } from '@tender-crumb/core/ferment';
+import { baseOf, resolve, type Formula } from '@tender-crumb/core/formula';
+import {
+  kitchenOf,
+  pantryIn,
+  withBaker,
+  type Belief,
+  type Household,
+} from '@tender-crumb/core/household';
+import { measureText, type Ingredient } from '@tender-crumb/core/ingredient';
+import { bakeRises } from '@tender-crumb/core/learn';
+import { kneadingOf, type DeviceId } from '@tender-crumb/core/machine';
+import { isUnkneaded } from '@tender-crumb/core/process';
+import { isRefused, sumGrams } from '@tender-crumb/core/quantity';
+import { choicesFor, substitute } from '@tender-crumb/core/substitute';
 import { rememberBaker } from '../bake/baker-here.ts';
 import { currentIso } from '../clock.ts';
 import { RunEvents } from './run-events.svelte.ts';

@@ -1,4 +1,6 @@
-import { noFlour, unknownState, type Evaluation, type ReadRecipe } from '@tender-crumb/core';
+import { noFlour, unknownState } from '@tender-crumb/core/dough';
+import type { Evaluation } from '@tender-crumb/core/evaluate';
+import type { ReadRecipe } from '@tender-crumb/core/reader';
 
 /** Lines that could not be read, in the words of the API. */
 const unreadAnswer = (unread: ReadRecipe['unread']) =>

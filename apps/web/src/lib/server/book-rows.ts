@@ -1,16 +1,9 @@
-import {
-  bakeRecord,
-  differences,
-  windowIn,
-  forBread,
-  type Belief,
-  type Difference,
-  type Household,
-  type LevelMark,
-  type Outcome,
-  type StyleId,
-  type Window,
-} from '@tender-crumb/core';
+import type { Outcome } from '@tender-crumb/core/bake';
+import { bakeRecord, differences, type Difference } from '@tender-crumb/core/book';
+import { windowIn } from '@tender-crumb/core/dough';
+import type { Belief, Household } from '@tender-crumb/core/household';
+import { forBread, type LevelMark } from '@tender-crumb/core/learn';
+import type { StyleId, Window } from '@tender-crumb/core/style';
 import type { Database } from './database/open.ts';
 import type { StoredBake } from './store/bake-rows.ts';
 import { bookEntries } from './store/book-entries.ts';

@@ -1,4 +1,4 @@
-import { modelVersion } from '@tender-crumb/core';
+import { modelVersion } from '@tender-crumb/core/learn';
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import {

@@ -1,4 +1,4 @@
-import { forBread, nextTime, type Lesson, type NextTime } from '@tender-crumb/core';
+import { forBread, nextTime, type Lesson, type NextTime } from '@tender-crumb/core/learn';
 import type { Database } from './database/open.ts';
 import type { StoredBake } from './store/bake-rows.ts';
 import { readVersions } from './store/formulas.ts';

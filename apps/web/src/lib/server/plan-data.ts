@@ -1,11 +1,8 @@
-import {
-  amongBreads,
-  deviceFor,
-  type Belief,
-  type DeviceId,
-  type Formula,
-  type Household,
-} from '@tender-crumb/core';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Belief, Household } from '@tender-crumb/core/household';
+import { amongBreads } from '@tender-crumb/core/learn';
+import type { DeviceId } from '@tender-crumb/core/machine';
+import { deviceFor } from '@tender-crumb/core/process';
 import { localZone } from './day.ts';
 import type { Database } from './database/open.ts';
 import { readFormula } from './store/formulas.ts';

@@ -1,17 +1,10 @@
-import {
-  evaluate,
-  shares,
-  verdict,
-  windowFor,
-  type Belief,
-  type Formula,
-  type Household,
-  type LevelMark,
-  type Share,
-  type StyleId,
-  type Window,
-  forBread,
-} from '@tender-crumb/core';
+import { verdict } from '@tender-crumb/core/correct';
+import { windowFor } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { shares, type Formula, type Share } from '@tender-crumb/core/formula';
+import type { Belief, Household } from '@tender-crumb/core/household';
+import { type LevelMark, forBread } from '@tender-crumb/core/learn';
+import type { StyleId, Window } from '@tender-crumb/core/style';
 import type { Database } from './database/open.ts';
 import { lastFelt } from './store/bakes.ts';
 import { readBodies, type FormulaHead } from './store/formulas.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { findIngredients, type Pantry } from '@tender-crumb/core';
+  import type { Pantry } from '@tender-crumb/core/ingredient';
+  import { findIngredients } from '@tender-crumb/core/reader';
   import { Combobox } from 'bits-ui';
   import { tick } from 'svelte';
   import RoleMark from '../role/RoleMark.svelte';

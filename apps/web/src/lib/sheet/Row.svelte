@@ -1,8 +1,6 @@
 <script lang="ts">
   import {
-    choicesFor,
     editLine,
-    measureText,
     measuresFor,
     measuringMethods,
     methods,
@@ -11,7 +9,9 @@
     swapIngredient,
     type MeasuringMethod,
     type ResolvedLine,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/formula';
+  import { measureText } from '@tender-crumb/core/ingredient';
+  import { choicesFor } from '@tender-crumb/core/substitute';
   import Ellipsis from '@lucide/svelte/icons/ellipsis';
   import Lock from '@lucide/svelte/icons/lock';
   import { dragHandle } from 'svelte-dnd-action';

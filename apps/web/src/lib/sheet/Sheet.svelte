@@ -14,10 +14,10 @@
     stageKinds,
     stageNames,
     stagesOf,
-    sumGrams,
     type ResolvedLine,
     type StageKind,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/formula';
+  import { sumGrams } from '@tender-crumb/core/quantity';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { editStage, moveStage, removeStage, type StageHead } from '@tender-crumb/core';
+  import { editStage, moveStage, removeStage, type StageHead } from '@tender-crumb/core/formula';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import FlaskConical from '@lucide/svelte/icons/flask-conical';

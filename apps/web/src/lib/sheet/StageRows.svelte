@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { placeLine, type ResolvedLine } from '@tender-crumb/core';
+  import { placeLine, type ResolvedLine } from '@tender-crumb/core/formula';
   import { dragHandleZone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import type { Bench } from '../bench/bench.svelte.ts';
   import Row from './Row.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { placeStage, type Stage } from '@tender-crumb/core';
+  import { placeStage, type Stage } from '@tender-crumb/core/formula';
   import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import type { Bench } from '../bench/bench.svelte.ts';
 

@@ -1,20 +1,15 @@
 import {
-  gramsTyped,
-  kitchenOf,
-  isRefused,
   measuresFor,
   methods,
-  mostGrams,
-  pantryIn,
-  numberTyped,
-  readMeasure,
   setGrams,
   editLine,
   setPercent,
   type Formula,
-  type Household,
   type ResolvedLine,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/formula';
+import { kitchenOf, pantryIn, type Household } from '@tender-crumb/core/household';
+import { gramsTyped, isRefused, mostGrams, numberTyped } from '@tender-crumb/core/quantity';
+import { readMeasure } from '@tender-crumb/core/reader';
 
 /** What a typed text makes of the formula, or what is wrong with it. */
 export type Typed = { readonly formula: Formula } | { readonly fault: string };

@@ -1,13 +1,9 @@
 <script lang="ts">
-  import {
-    inSchool,
-    otherSchool,
-    percentageSchools,
-    portionsOf,
-    saltLadder,
-    schoolNames,
-    thinSpace,
-  } from '@tender-crumb/core';
+  import { saltLadder } from '@tender-crumb/core/correct';
+  import { inSchool, otherSchool, schoolNames } from '@tender-crumb/core/formula';
+  import { percentageSchools } from '@tender-crumb/core/household';
+  import { portionsOf } from '@tender-crumb/core/nutrition';
+  import { thinSpace } from '@tender-crumb/core/quantity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, asPercent, asPoints } from '../ui/writing.ts';
 

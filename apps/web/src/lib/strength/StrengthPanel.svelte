@@ -1,23 +1,12 @@
 <script lang="ts">
-  import {
-    blendTo,
-    celsiusTyped,
-    grainFor,
-    gramsText,
-    isFlour,
-    kneadingIds,
-    kneadings,
-    mixingAdvice,
-    numberTyped,
-    proteinAim,
-    waterTemperature,
-    type Blend,
-    type KneadingId,
-    frictionFrom,
-    frictionOf,
-    frictionSpan,
-    withFriction,
-  } from '@tender-crumb/core';
+  import { blendTo, type Blend } from '@tender-crumb/core/correct';
+  import { mixingAdvice, proteinAim } from '@tender-crumb/core/dough';
+  import { waterTemperature, frictionFrom } from '@tender-crumb/core/ferment';
+  import { isFlour } from '@tender-crumb/core/formula';
+  import { frictionOf, frictionSpan, withFriction } from '@tender-crumb/core/household';
+  import { grainFor } from '@tender-crumb/core/ingredient';
+  import { kneadingIds, kneadings, type KneadingId } from '@tender-crumb/core/machine';
+  import { celsiusTyped, gramsText, numberTyped } from '@tender-crumb/core/quantity';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, asWarmth, say, writing } from '../ui/writing.ts';
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ingredient, type DoubtShare } from '@tender-crumb/core';
+  import type { DoubtShare } from '@tender-crumb/core/dough';
+  import { ingredient } from '@tender-crumb/core/ingredient';
   import { area, curveBasis } from 'd3-shape';
   import { onMount } from 'svelte';
   import type { Bench } from '../bench/bench.svelte.ts';

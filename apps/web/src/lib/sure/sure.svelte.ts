@@ -1,4 +1,5 @@
-import type { Belief, Formula, Household } from '@tender-crumb/core';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Belief, Household } from '@tender-crumb/core/household';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Drawn, Simulator } from '../workers/simulate.worker.ts';
 

@@ -1,14 +1,9 @@
 <script lang="ts">
-  import {
-    isRefused,
-    choicesFor,
-    evaluate,
-    percentOf,
-    substitute,
-    takeCorrection,
-    type Evaluation,
-    type Correction,
-  } from '@tender-crumb/core';
+  import type { Correction } from '@tender-crumb/core/correct';
+  import { evaluate, type Evaluation } from '@tender-crumb/core/evaluate';
+  import { percentOf, takeCorrection } from '@tender-crumb/core/formula';
+  import { isRefused } from '@tender-crumb/core/quantity';
+  import { choicesFor, substitute } from '@tender-crumb/core/substitute';
   import X from '@lucide/svelte/icons/x';
   import { Dialog } from 'bits-ui';
   import { SvelteSet } from 'svelte/reactivity';

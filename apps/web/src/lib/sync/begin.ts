@@ -1,17 +1,13 @@
 import {
-  beginningOf,
-  forBread,
   kitchenNow,
   onHouseClock,
   type BakeEvent,
-  type Beginning,
-  type Belief,
-  type DeviceId,
-  type Formula,
-  type Household,
   type KitchenThen,
-  type LevelMark,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/bake';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Belief, Household } from '@tender-crumb/core/household';
+import { beginningOf, forBread, type Beginning, type LevelMark } from '@tender-crumb/core/learn';
+import type { DeviceId } from '@tender-crumb/core/machine';
 import { shownText } from '../away/shown-text.ts';
 import { bakerHere } from '../bake/baker-here.ts';
 import { currentIso } from '../clock.ts';

@@ -1,4 +1,6 @@
-import { kindOfEvent, upgrade, type BakeEvent, type Formula } from '@tender-crumb/core';
+import { kindOfEvent, type BakeEvent } from '@tender-crumb/core/bake';
+import { upgrade } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
 import { merge as mergePatch } from 'json-merge-patch';
 import type { BeginBake } from './begin.ts';
 import type { Entry, NewEntry } from './entry.ts';

@@ -1,4 +1,5 @@
-import { upgrade, type BakeEvent } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import { upgrade } from '@tender-crumb/core/exchange';
 import { nanoid } from 'nanoid';
 import { draftEntry, eventEntry } from './kinds.ts';
 import type { NewEntry } from './entry.ts';

@@ -1,11 +1,6 @@
-import {
-  ingredientFromLabel,
-  onHouseClock,
-  type Bag,
-  type BakeEvent,
-  type Household,
-  type Label,
-} from '@tender-crumb/core';
+import { onHouseClock, type BakeEvent } from '@tender-crumb/core/bake';
+import type { Household } from '@tender-crumb/core/household';
+import { ingredientFromLabel, type Bag, type Label } from '@tender-crumb/core/ingredient';
 import { apply } from 'json-merge-patch';
 import type { PlannedWithBake } from '../server/store/plans.ts';
 import type { BeginBake } from './begin.ts';

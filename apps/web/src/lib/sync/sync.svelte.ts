@@ -1,4 +1,4 @@
-import type { Household } from '@tender-crumb/core';
+import type { Household } from '@tender-crumb/core/household';
 import { refresh } from '$lib/ui/refresh.ts';
 import type { PlannedWithBake } from '../server/store/plans.ts';
 import type { Entry } from './entry.ts';

@@ -8,7 +8,7 @@ import {
   temperatureText,
   written,
   type Writing,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/quantity';
 import { sync } from '../sync/sync.svelte.ts';
 
 /** How the household in front of the screen writes numbers; what was settled here and is on its way counts already. */

@@ -1,15 +1,8 @@
-import {
-  evaluate,
-  kitchenOf,
-  mainStage,
-  pantryIn,
-  type Belief,
-  type Formula,
-  type Found,
-  type Goal,
-  type Household,
-} from '@tender-crumb/core';
-import { candidatesOf, findBread } from '@tender-crumb/core/heavy';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { mainStage, type Formula } from '@tender-crumb/core/formula';
+import type { Found, Goal } from '@tender-crumb/core/goal';
+import { kitchenOf, pantryIn, type Belief, type Household } from '@tender-crumb/core/household';
+import { candidatesOf, findBread } from '@tender-crumb/core/goal';
 import { expose } from 'comlink';
 
 const finder = {

@@ -1,11 +1,6 @@
-import {
-  seededRandom,
-  type Paces,
-  type Rise,
-  type RiseDraws,
-  type RiseModel,
-} from '@tender-crumb/core';
-import { drawRise } from '@tender-crumb/core/heavy';
+import type { Paces, Rise, RiseDraws, RiseModel } from '@tender-crumb/core/ferment';
+import { seededRandom } from '@tender-crumb/core/quantity';
+import { drawRise } from '@tender-crumb/core/ferment';
 import { expose } from 'comlink';
 
 /** So many draws hold the ends of the band to some minutes. */

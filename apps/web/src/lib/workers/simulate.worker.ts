@@ -1,14 +1,9 @@
-import {
-  evaluate,
-  kitchenOf,
-  seededRandom,
-  type Belief,
-  type Formula,
-  type Household,
-  type Simulation,
-  type Surer,
-} from '@tender-crumb/core';
-import { simulateLevel, whatToWeigh } from '@tender-crumb/core/heavy';
+import type { Simulation, Surer } from '@tender-crumb/core/dough';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import type { Formula } from '@tender-crumb/core/formula';
+import { kitchenOf, type Belief, type Household } from '@tender-crumb/core/household';
+import { seededRandom } from '@tender-crumb/core/quantity';
+import { simulateLevel, whatToWeigh } from '@tender-crumb/core/dough';
 import { expose } from 'comlink';
 
 /** A level drawn many times over, and what would make it surer. */

@@ -6,7 +6,7 @@
     oldTable,
     type DateOrder,
     type OldColumn,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/exchange';
   import { SvelteMap } from 'svelte/reactivity';
   import { deed } from '../sync/deeds.ts';
   import { refresh } from '../ui/refresh.ts';

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { deviceIds, devices, judgements, type Window } from '@tender-crumb/core';
+  import { judgements } from '@tender-crumb/core/bake';
+  import { deviceIds, devices } from '@tender-crumb/core/machine';
+  import type { Window } from '@tender-crumb/core/style';
   import { goto } from '$app/navigation';
   import { page as here } from '$app/state';
   import { differs } from '$lib/book/differs.ts';

@@ -1,4 +1,6 @@
-import { kindOfBag, knownThirst, pantryIn } from '@tender-crumb/core';
+import { pantryIn } from '@tender-crumb/core/household';
+import { kindOfBag } from '@tender-crumb/core/ingredient';
+import { knownThirst } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listLabels } from '$lib/server/store/own.ts';
 import { bakesMeasuredOtherwise } from '$lib/server/store/kitchens.ts';

@@ -4,10 +4,10 @@
     pantryIn,
     type Settings,
     settingsOf,
-    kindOfBag,
-    knownThirst,
     nothingLearned,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/household';
+  import { kindOfBag } from '@tender-crumb/core/ingredient';
+  import { knownThirst } from '@tender-crumb/core/learn';
   import Pencil from '@lucide/svelte/icons/pencil';
   import { deed } from '$lib/sync/deeds.ts';
   import BagForm from '$lib/pantry/BagForm.svelte';

@@ -10,7 +10,7 @@ import type { MachineReading } from './reading.ts';
 type Call = MachineReading['calls'][number];
 
 /** A bread machine that is not there: it plays a programme. */
-export interface MachineStandIn {
+interface MachineStandIn {
   readonly at: number;
   readonly programme: Programme;
   readonly shift: number;

@@ -1,7 +1,7 @@
 import type { ProbeReading, RoomReading } from './reading.ts';
 
 /** A probe thermometer that is not there: it follows what it stands in. */
-export interface ProbeStandIn {
+interface ProbeStandIn {
   readonly at: number;
   readonly around: number;
   readonly felt: number;
@@ -45,7 +45,7 @@ export const probeReading = ({ at, felt }: ProbeStandIn): ProbeReading => ({
 });
 
 /** A room sensor that is not there. */
-export interface RoomStandIn {
+interface RoomStandIn {
   readonly at: number;
   readonly around: { readonly celsius: number; readonly humidity: number };
   readonly felt: { readonly celsius: number; readonly humidity: number };

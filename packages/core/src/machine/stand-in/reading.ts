@@ -32,7 +32,7 @@ export interface MachineReading {
 }
 
 /** Readings that no such device can give: what it says is passed over, and said. */
-export const readingSpans = {
+const readingSpans = {
   /** Below zero a scale is where a tared bowl was lifted; more than this below, nothing was. */
   grams: [-10_000, 30_000],
   probe: [-40, 300],

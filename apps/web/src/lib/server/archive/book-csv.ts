@@ -1,10 +1,5 @@
-import {
-  bakeCsvRow,
-  bakeRecord,
-  bakesCsvHead,
-  linesCsvHead,
-  linesCsvRows,
-} from '@tender-crumb/core';
+import { bakeRecord } from '@tender-crumb/core/book';
+import { bakeCsvRow, bakesCsvHead, linesCsvHead, linesCsvRows } from '@tender-crumb/core/exchange';
 import type { Database } from '../database/open.ts';
 import { bookEntries } from '../store/book-entries.ts';
 import { readHousehold } from '../store/household.ts';

@@ -1,14 +1,9 @@
-import {
-  bagProblems,
-  bakeEventKinds,
-  defaultSettings,
-  deviceIds,
-  isDay,
-  outcomeShape,
-  ownIdPattern,
-  styleIds,
-  type BakeEvent,
-} from '@tender-crumb/core';
+import { bakeEventKinds, outcomeShape, type BakeEvent } from '@tender-crumb/core/bake';
+import { defaultSettings } from '@tender-crumb/core/household';
+import { bagProblems, ownIdPattern } from '@tender-crumb/core/ingredient';
+import { deviceIds } from '@tender-crumb/core/machine';
+import { isDay } from '@tender-crumb/core/quantity';
+import { styleIds } from '@tender-crumb/core/style';
 import Joi from 'joi';
 import { check } from '../boundary/check.ts';
 import { day, feedingBody, instant, plainId } from '../boundary/fields.ts';

@@ -1,14 +1,10 @@
-import {
-  bakeRecord,
-  evaluate,
-  formulaText,
-  forBread,
-  householdOn,
-  pantryIn,
-  runOf,
-  withoutStrangeBags,
-  type Belief,
-} from '@tender-crumb/core';
+import { householdOn, runOf } from '@tender-crumb/core/bake';
+import { bakeRecord } from '@tender-crumb/core/book';
+import { evaluate } from '@tender-crumb/core/evaluate';
+import { formulaText } from '@tender-crumb/core/exchange';
+import { withoutStrangeBags } from '@tender-crumb/core/formula';
+import { pantryIn, type Belief } from '@tender-crumb/core/household';
+import { forBread } from '@tender-crumb/core/learn';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { knownHere } from '../boundary/known.ts';

@@ -1,4 +1,4 @@
-import { bakeState, type BakeEvent } from '@tender-crumb/core';
+import { bakeState, type BakeEvent } from '@tender-crumb/core/bake';
 import { sql } from 'kysely';
 import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readFile, rename } from 'node:fs/promises';

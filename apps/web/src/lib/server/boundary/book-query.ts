@@ -1,4 +1,5 @@
-import { deviceIds, isDay } from '@tender-crumb/core';
+import { deviceIds } from '@tender-crumb/core/machine';
+import { isDay } from '@tender-crumb/core/quantity';
 import type { BookAsked } from '../store/book-list.ts';
 
 /** Seasons by their months, of the northern half; the southern half knows them otherwise. */

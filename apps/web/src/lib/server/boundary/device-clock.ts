@@ -1,4 +1,4 @@
-import type { BakeEvent } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
 import { currentMs } from '../../clock.ts';
 import { clockHeaders, tellingMs } from '../../house-clock.ts';
 import { Problem } from '../problem.ts';

@@ -1,4 +1,4 @@
-import { measureIds, questions, type Along, type MeasureId } from '@tender-crumb/core';
+import { measureIds, questions, type Along, type MeasureId } from '@tender-crumb/core/book';
 
 const isMeasure = (id: string): id is MeasureId => (measureIds as readonly string[]).includes(id);
 

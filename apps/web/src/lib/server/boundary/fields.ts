@@ -1,4 +1,4 @@
-import { isDay, isMoment, plainName } from '@tender-crumb/core';
+import { isDay, isMoment, plainName } from '@tender-crumb/core/quantity';
 import Joi from 'joi';
 import type { Feeding } from '../store/feedings.ts';
 

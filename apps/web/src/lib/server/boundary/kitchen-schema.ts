@@ -1,22 +1,19 @@
+import { mostBakers, usualBaker, type Baker, type Custom } from '@tender-crumb/core/household';
 import {
   applianceKindIds,
   crustIds,
   machineSizeIds,
   machineStageKindIds,
-  mostBakers,
   panGrams,
   panKindIds,
   panMillilitres,
   programmeUseIds,
   steamIds,
-  usualBaker,
   type Appliance,
-  type Baker,
-  type Custom,
   type Machine,
   type Pan,
   type Programme,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/machine';
 import Joi from 'joi';
 import { named, plainId } from './fields.ts';
 

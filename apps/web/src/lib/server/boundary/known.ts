@@ -1,22 +1,21 @@
+import { formulaProblems, type FormulaJson } from '@tender-crumb/core/exchange';
+import { allLines, bagBindings, type Formula } from '@tender-crumb/core/formula';
 import {
-  allLines,
-  bagBindings,
+  figureProblems,
+  pantryIn,
+  type Household,
+  type Settings,
+} from '@tender-crumb/core/household';
+import {
   bagProblems,
   catalogue,
-  figureProblems,
-  formulaProblems,
   kindOfBag,
   labelProblems,
-  pantryIn,
   suitsBag,
   type Bag,
-  type Formula,
-  type FormulaJson,
-  type Household,
   type Label,
-  type Refusal,
-  type Settings,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/ingredient';
+import type { Refusal } from '@tender-crumb/core/quantity';
 import { Problem, type Fault } from '../problem.ts';
 
 const refuse = (title: string, faults: readonly Fault[]): void => {

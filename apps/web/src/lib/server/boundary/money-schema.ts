@@ -1,4 +1,5 @@
-import { isCurrency, type Money, type Price } from '@tender-crumb/core';
+import { isCurrency, type Money } from '@tender-crumb/core/household';
+import type { Price } from '@tender-crumb/core/ingredient';
 import Joi from 'joi';
 
 const amount = Joi.number().min(0).max(1_000_000);

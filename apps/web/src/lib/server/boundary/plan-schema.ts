@@ -1,12 +1,6 @@
-import {
-  deviceIds,
-  everyDay,
-  isClock,
-  wayIds,
-  type DeviceId,
-  type Hours,
-  type WayId,
-} from '@tender-crumb/core';
+import { everyDay, isClock, type Hours } from '@tender-crumb/core/household';
+import { deviceIds, type DeviceId } from '@tender-crumb/core/machine';
+import { wayIds, type WayId } from '@tender-crumb/core/schedule';
 import Joi from 'joi';
 import { isZone } from '../../plan/clock.ts';
 import type { PlannedBake } from '../store/plans.ts';

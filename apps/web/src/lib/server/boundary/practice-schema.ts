@@ -1,4 +1,4 @@
-import { calls, lessons, type LessonId } from '@tender-crumb/core';
+import { calls, lessons, type LessonId } from '@tender-crumb/core/practice';
 import Joi from 'joi';
 import { plainId } from './fields.ts';
 import type { Practised } from '../store/practice.ts';

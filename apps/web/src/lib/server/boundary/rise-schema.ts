@@ -1,4 +1,5 @@
-import { vesselIds, yeastKinds, type RiseAsked } from '@tender-crumb/core';
+import { vesselIds, type RiseAsked } from '@tender-crumb/core/ferment';
+import { yeastKinds } from '@tender-crumb/core/ingredient';
 import Joi from 'joi';
 
 const percent = (most: number) => Joi.number().min(0).max(most);

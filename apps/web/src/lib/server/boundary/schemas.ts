@@ -1,42 +1,44 @@
+import { bakeEventKinds, eventKinds, type BakeEvent } from '@tender-crumb/core/bake';
 import {
-  allergens,
-  bagShape,
-  bakeEventKinds,
-  eventKinds,
-  carbSchools,
-  catalogue,
-  cupMillilitres,
-  decimalMarks,
-  defaultSettings,
-  massSchools,
-  temperatureSchools,
-  deviceIds,
-  eggGrams,
-  fills,
-  frictionSpan,
-  kneadingIds,
   formatLimits,
   formulaShape,
   formulaShape1,
-  leastGrams,
-  mostGrams,
-  ownIdPattern,
-  percentageSchools,
-  styleIds,
-  tablespoonMillilitres,
   upgrade1,
-  waterSchools,
-  type Bag,
-  type BakeEvent,
-  type Field,
-  type Shape,
   type FormulaJson,
   type FormulaJson1,
-  type Label,
-  type Measures,
+} from '@tender-crumb/core/exchange';
+import {
+  carbSchools,
+  defaultSettings,
+  frictionSpan,
+  percentageSchools,
+  waterSchools,
   type Settings,
-  type StyleId,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/household';
+import {
+  allergens,
+  bagShape,
+  catalogue,
+  ownIdPattern,
+  type Bag,
+  type Label,
+} from '@tender-crumb/core/ingredient';
+import { deviceIds, kneadingIds } from '@tender-crumb/core/machine';
+import {
+  cupMillilitres,
+  decimalMarks,
+  massSchools,
+  temperatureSchools,
+  eggGrams,
+  fills,
+  leastGrams,
+  mostGrams,
+  tablespoonMillilitres,
+  type Field,
+  type Shape,
+  type Measures,
+} from '@tender-crumb/core/quantity';
+import { styleIds, type StyleId } from '@tender-crumb/core/style';
 import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
 import { check } from './check.ts';

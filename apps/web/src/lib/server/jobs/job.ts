@@ -1,6 +1,6 @@
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
-import type { MeasureId } from '@tender-crumb/core';
+import type { MeasureId } from '@tender-crumb/core/book';
 import { once } from '../once.ts';
 
 /** Work that is too long for a request. */

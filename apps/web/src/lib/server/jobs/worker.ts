@@ -1,6 +1,7 @@
 import { setImmediate } from 'node:timers/promises';
 import { parentPort, workerData } from 'node:worker_threads';
-import { bakeRecord, expectedOf, forBread } from '@tender-crumb/core';
+import { bakeRecord, expectedOf } from '@tender-crumb/core/book';
+import { forBread } from '@tender-crumb/core/learn';
 import { backUpNightly, copyWhole } from '../database/backup.ts';
 import { connect } from '../database/open.ts';
 import { learnWholeBook } from '../store/learn-book.ts';

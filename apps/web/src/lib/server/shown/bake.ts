@@ -1,4 +1,4 @@
-import { forBread } from '@tender-crumb/core';
+import { forBread } from '@tender-crumb/core/learn';
 import type { Database } from '../database/open.ts';
 import { readPlanData } from '../plan-data.ts';
 import { notesBefore, readBake } from '../store/bakes.ts';

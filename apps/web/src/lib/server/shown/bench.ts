@@ -1,4 +1,4 @@
-import { forBread } from '@tender-crumb/core';
+import { forBread } from '@tender-crumb/core/learn';
 import { openedIn } from '../../bench/open.ts';
 import type { Database } from '../database/open.ts';
 import { lastFelt } from '../store/bakes.ts';

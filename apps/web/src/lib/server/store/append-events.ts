@@ -1,5 +1,5 @@
-import { bakeState, teaches, type BakeEvent, type BakeState } from '@tender-crumb/core';
-import { learnBook } from '@tender-crumb/core/heavy';
+import { bakeState, teaches, type BakeEvent, type BakeState } from '@tender-crumb/core/bake';
+import { learnBook } from '@tender-crumb/core/learn';
 import { inTransaction, type Database } from '../database/open.ts';
 import { keepBagUse } from './bag-use.ts';
 import { eventRow, eventsOf } from './bake-events.ts';

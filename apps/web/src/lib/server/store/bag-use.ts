@@ -1,13 +1,7 @@
-import {
-  bagLeft,
-  pantryIn,
-  usedFromBags,
-  type Bag,
-  type BakeState,
-  type Formula,
-  type Household,
-  type TakenOut,
-} from '@tender-crumb/core';
+import { usedFromBags, type BakeState } from '@tender-crumb/core/bake';
+import type { Formula } from '@tender-crumb/core/formula';
+import { pantryIn, type Household } from '@tender-crumb/core/household';
+import { bagLeft, type Bag, type TakenOut } from '@tender-crumb/core/ingredient';
 import type { Database } from '../database/open.ts';
 
 /** Writes down what a bake took out of its bags: nothing until it is finished. */

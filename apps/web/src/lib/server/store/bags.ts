@@ -1,4 +1,4 @@
-import type { Bag } from '@tender-crumb/core';
+import type { Bag } from '@tender-crumb/core/ingredient';
 import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withWhatIsLeft } from './bag-use.ts';

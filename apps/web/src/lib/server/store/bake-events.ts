@@ -1,4 +1,4 @@
-import { onHouseClock, type BakeEvent } from '@tender-crumb/core';
+import { onHouseClock, type BakeEvent } from '@tender-crumb/core/bake';
 import { sql } from 'kysely';
 import type { Database } from '../database/open.ts';
 import type { BakeWithEvents, StoredBake } from './bake-rows.ts';

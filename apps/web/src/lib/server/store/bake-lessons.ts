@@ -1,5 +1,6 @@
-import type { Formula, Lesson } from '@tender-crumb/core';
-import type { KeptBake } from '@tender-crumb/core/heavy';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Lesson } from '@tender-crumb/core/learn';
+import type { KeptBake } from '@tender-crumb/core/book';
 import type { Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
 import { selectBakes, stored } from './bake-rows.ts';

@@ -1,13 +1,6 @@
-import {
-  lessonOf,
-  type BakeEvent,
-  type Circumstances,
-  type DeviceId,
-  type KitchenThen,
-  type Lesson,
-  type LevelMark,
-  type Outcome,
-} from '@tender-crumb/core';
+import type { BakeEvent, Circumstances, KitchenThen, Outcome } from '@tender-crumb/core/bake';
+import { lessonOf, type Lesson, type LevelMark } from '@tender-crumb/core/learn';
+import type { DeviceId } from '@tender-crumb/core/machine';
 import type { Database } from '../database/open.ts';
 
 export interface StoredBake {

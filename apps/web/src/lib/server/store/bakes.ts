@@ -1,14 +1,13 @@
 import {
   bakeState,
-  beginningOf,
-  deviceFor,
   type BakeEvent,
   type BakeState,
-  type DeviceId,
   type KitchenThen,
-  type LevelMark,
-  type Room,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/bake';
+import type { Room } from '@tender-crumb/core/household';
+import { beginningOf, type LevelMark } from '@tender-crumb/core/learn';
+import type { DeviceId } from '@tender-crumb/core/machine';
+import { deviceFor } from '@tender-crumb/core/process';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
 import { eventRow, eventsOf, withEvents } from './bake-events.ts';

@@ -1,10 +1,5 @@
-import {
-  beliefBlocks,
-  joinBlocks,
-  nothingLearned,
-  type Belief,
-  type BreadBlock,
-} from '@tender-crumb/core';
+import { nothingLearned, type Belief } from '@tender-crumb/core/household';
+import { beliefBlocks, joinBlocks, type BreadBlock } from '@tender-crumb/core/learn';
 import { inTransaction, outsideOf, type Database } from '../database/open.ts';
 
 /** Stands for the key of what is no single bread's: no bread has it. */

@@ -1,4 +1,6 @@
-import type { BookEntry, Formula, KitchenThen } from '@tender-crumb/core';
+import type { KitchenThen } from '@tender-crumb/core/bake';
+import type { BookEntry } from '@tender-crumb/core/book';
+import type { Formula } from '@tender-crumb/core/formula';
 import { sql } from 'kysely';
 import type { Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';

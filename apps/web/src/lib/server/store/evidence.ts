@@ -1,4 +1,4 @@
-import { lessonOf } from '@tender-crumb/core';
+import { lessonOf } from '@tender-crumb/core/learn';
 import type { Database } from '../database/open.ts';
 
 /** What one bake taught of a figure. */

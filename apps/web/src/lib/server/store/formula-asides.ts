@@ -1,4 +1,4 @@
-import type { Formula } from '@tender-crumb/core';
+import type { Formula } from '@tender-crumb/core/formula';
 import type { Database } from '../database/open.ts';
 import { formulaOf } from './formula-body.ts';
 import type { SavedBy } from './formulas.ts';

@@ -1,4 +1,5 @@
-import { upgrade, type Formula } from '@tender-crumb/core';
+import { upgrade } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
 
 /**
  * A formula from its stored body, in today's format: the one way from the store to a formula.

@@ -1,4 +1,5 @@
-import { whatChanged, type Pantry } from '@tender-crumb/core';
+import { whatChanged } from '@tender-crumb/core/formula';
+import type { Pantry } from '@tender-crumb/core/ingredient';
 import type { Database } from '../database/open.ts';
 import { formulaOf } from './formula-body.ts';
 import type { Page } from './formulas.ts';

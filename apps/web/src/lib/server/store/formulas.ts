@@ -1,4 +1,4 @@
-import { formulaWords, type Formula } from '@tender-crumb/core';
+import { formulaWords, type Formula } from '@tender-crumb/core/formula';
 import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 import { keepAside } from './formula-asides.ts';

@@ -1,10 +1,10 @@
 import {
-  catalogue,
   defaultSettings,
   soundFigures,
   type Household,
   type Settings,
-} from '@tender-crumb/core';
+} from '@tender-crumb/core/household';
+import { catalogue } from '@tender-crumb/core/ingredient';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
 import { listBags } from './bags.ts';

@@ -1,11 +1,6 @@
-import {
-  asAlways,
-  measuredAs,
-  measuresAlike,
-  type Bag,
-  type KitchenThen,
-  type Settings,
-} from '@tender-crumb/core';
+import { asAlways, measuredAs, measuresAlike, type KitchenThen } from '@tender-crumb/core/bake';
+import type { Settings } from '@tender-crumb/core/household';
+import type { Bag } from '@tender-crumb/core/ingredient';
 import { createHash } from 'node:crypto';
 import { inTransaction, type Database } from '../database/open.ts';
 import { wantLearning } from './learning.ts';

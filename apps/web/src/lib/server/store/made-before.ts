@@ -1,4 +1,5 @@
-import type { DeviceId, MadeBefore } from '@tender-crumb/core';
+import type { DeviceId } from '@tender-crumb/core/machine';
+import type { MadeBefore } from '@tender-crumb/core/process';
 import type { Database } from '../database/open.ts';
 
 /** A house's habit shows in so many of its last bakes. Own choice, no source. */

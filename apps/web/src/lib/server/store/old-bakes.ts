@@ -1,4 +1,4 @@
-import { kitchenNow, bakeState, type BakeEvent } from '@tender-crumb/core';
+import { kitchenNow, bakeState, type BakeEvent } from '@tender-crumb/core/bake';
 import { inTransaction, type Database } from '../database/open.ts';
 import { eventRow } from './bake-events.ts';
 import { readFormula } from './formulas.ts';

@@ -1,4 +1,9 @@
-import { ingredientFromLabel, ownIdOf, type Ingredient, type Label } from '@tender-crumb/core';
+import {
+  ingredientFromLabel,
+  ownIdOf,
+  type Ingredient,
+  type Label,
+} from '@tender-crumb/core/ingredient';
 import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 

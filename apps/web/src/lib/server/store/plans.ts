@@ -1,4 +1,6 @@
-import { mostBreads, type BakeEvent, type DeviceId, type WayId } from '@tender-crumb/core';
+import type { BakeEvent } from '@tender-crumb/core/bake';
+import type { DeviceId } from '@tender-crumb/core/machine';
+import { mostBreads, type WayId } from '@tender-crumb/core/schedule';
 import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';

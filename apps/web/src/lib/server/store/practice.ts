@@ -1,4 +1,4 @@
-import type { Call, LessonId } from '@tender-crumb/core';
+import type { Call, LessonId } from '@tender-crumb/core/practice';
 import type { Database } from '../database/open.ts';
 import { inTransaction } from '../database/open.ts';
 

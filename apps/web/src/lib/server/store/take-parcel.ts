@@ -1,11 +1,6 @@
-import {
-  completeFormula,
-  parcelFormat,
-  renamed,
-  type Formula,
-  type Label,
-  type Labelled,
-} from '@tender-crumb/core';
+import { completeFormula, parcelFormat, renamed, type Labelled } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
+import type { Label } from '@tender-crumb/core/ingredient';
 import Joi from 'joi';
 import { check } from '../boundary/check.ts';
 import { sensibleFormula, sensibleLabel } from '../boundary/known.ts';

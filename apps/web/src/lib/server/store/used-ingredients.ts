@@ -1,4 +1,4 @@
-import { allLines } from '@tender-crumb/core';
+import { allLines } from '@tender-crumb/core/formula';
 import type { Database } from '../database/open.ts';
 import { formulaOf } from './formula-body.ts';
 

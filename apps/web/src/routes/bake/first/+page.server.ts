@@ -1,4 +1,4 @@
-import { forBread } from '@tender-crumb/core';
+import { forBread } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { readBelief } from '$lib/server/store/belief.ts';
 import { readHousehold } from '$lib/server/store/household.ts';

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { dayOf, firstLoaves, hoursText, runOf, toBuy, toHave } from '@tender-crumb/core';
+  import { dayOf, runOf, toBuy, toHave } from '@tender-crumb/core/bake';
+  import { firstLoaves } from '@tender-crumb/core/exchange';
+  import { hoursText } from '@tender-crumb/core/quantity';
   import { nanoid } from 'nanoid';
   import { beginBake } from '$lib/sync/begin.ts';
   import { draftEntry } from '$lib/sync/kinds.ts';

@@ -1,4 +1,5 @@
-import { asBaked, bakeState, forBread } from '@tender-crumb/core';
+import { asBaked, bakeState } from '@tender-crumb/core/bake';
+import { forBread } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';

@@ -1,5 +1,5 @@
 import { error, redirect } from '@sveltejs/kit';
-import { forBread } from '@tender-crumb/core';
+import { forBread } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
 import { readBake } from '$lib/server/store/bakes.ts';

@@ -1,21 +1,12 @@
 <script lang="ts">
-  import {
-    asMade,
-    bakeRecord,
-    bakerName,
-    breadCost,
-    devices,
-    differences,
-    formulaText,
-    hoursText,
-    judgements,
-    kitchenOf,
-    householdOn,
-    pantryIn,
-    timesOf,
-    windowIn,
-    nextTime,
-  } from '@tender-crumb/core';
+  import { asMade, judgements, householdOn } from '@tender-crumb/core/bake';
+  import { bakeRecord, breadCost, differences, timesOf } from '@tender-crumb/core/book';
+  import { windowIn } from '@tender-crumb/core/dough';
+  import { formulaText } from '@tender-crumb/core/exchange';
+  import { bakerName, kitchenOf, pantryIn } from '@tender-crumb/core/household';
+  import { nextTime } from '@tender-crumb/core/learn';
+  import { devices } from '@tender-crumb/core/machine';
+  import { hoursText } from '@tender-crumb/core/quantity';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
   import { beginBake } from '$lib/sync/begin.ts';

@@ -1,4 +1,4 @@
-import { amongBreads } from '@tender-crumb/core';
+import { amongBreads } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
 import { readBelief } from '$lib/server/store/belief.ts';

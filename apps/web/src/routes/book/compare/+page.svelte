@@ -1,13 +1,8 @@
 <script lang="ts">
-  import {
-    bakeRecord,
-    compareBakes,
-    firstRiseOf,
-    forBread,
-    kitchenOf,
-    windowIn,
-    type ComparedRow,
-  } from '@tender-crumb/core';
+  import { bakeRecord, compareBakes, firstRiseOf, type ComparedRow } from '@tender-crumb/core/book';
+  import { windowIn } from '@tender-crumb/core/dough';
+  import { kitchenOf } from '@tender-crumb/core/household';
+  import { forBread } from '@tender-crumb/core/learn';
   import ManyLevels from '$lib/book/ManyLevels.svelte';
   import RisesOver from '$lib/book/RisesOver.svelte';
   import { say } from '$lib/ui/writing.ts';

@@ -1,4 +1,4 @@
-import { bakeRecord, drawnPoint } from '@tender-crumb/core';
+import { bakeRecord, drawnPoint } from '@tender-crumb/core/book';
 import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookAsked } from '$lib/server/boundary/book-query.ts';

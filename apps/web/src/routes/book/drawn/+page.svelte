@@ -6,7 +6,7 @@
     questions,
     type Expected,
     type MeasureId,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/book';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import BreadPicker from '$lib/book/BreadPicker.svelte';

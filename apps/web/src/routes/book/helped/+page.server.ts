@@ -1,12 +1,7 @@
-import {
-  bakeRecord,
-  forBread,
-  helped,
-  kitchenOf,
-  judgedBy,
-  windowIn,
-  type BakeRecord,
-} from '@tender-crumb/core';
+import { bakeRecord, helped, judgedBy, type BakeRecord } from '@tender-crumb/core/book';
+import { windowIn } from '@tender-crumb/core/dough';
+import { kitchenOf } from '@tender-crumb/core/household';
+import { forBread } from '@tender-crumb/core/learn';
 import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { bookAsked } from '$lib/server/boundary/book-query.ts';

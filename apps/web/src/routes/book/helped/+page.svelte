@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { outcomes, styles, type Effect } from '@tender-crumb/core';
+  import { outcomes, type Effect } from '@tender-crumb/core/book';
+  import { styles } from '@tender-crumb/core/style';
   import { goto } from '$app/navigation';
   import BreadPicker from '$lib/book/BreadPicker.svelte';
   import FindBread from '$lib/book/FindBread.svelte';

@@ -1,4 +1,5 @@
-import { amongBreads, learnedFigures, learnedWindows, type StyleId } from '@tender-crumb/core';
+import { amongBreads, learnedFigures, learnedWindows } from '@tender-crumb/core/learn';
+import type { StyleId } from '@tender-crumb/core/style';
 import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';

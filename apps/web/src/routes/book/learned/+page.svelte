@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { learnedKinds, learnedName, type LearnedKindId } from '@tender-crumb/core';
+  import { learnedKinds, learnedName, type LearnedKindId } from '@tender-crumb/core/learn';
   import { SvelteMap } from 'svelte/reactivity';
   import FindBread from '$lib/book/FindBread.svelte';
   import { asPoints } from '$lib/ui/writing.ts';

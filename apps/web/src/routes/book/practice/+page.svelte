@@ -1,14 +1,14 @@
 <script lang="ts">
+  import { settingsOf } from '@tender-crumb/core/household';
   import {
     calls,
     lessons,
     practiceDoughs,
-    styles,
     type Call,
     type LessonId,
     type Sign,
-    settingsOf,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/practice';
+  import { styles } from '@tender-crumb/core/style';
   import { page } from '$app/state';
   import Level from '$lib/level/Level.svelte';
   import CourseCurve from '$lib/practice/CourseCurve.svelte';

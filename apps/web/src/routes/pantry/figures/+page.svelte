@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { catalogue, figureGroups, settingsOf, type FigureRow } from '@tender-crumb/core';
+  import { figureGroups, settingsOf, type FigureRow } from '@tender-crumb/core/household';
+  import { catalogue } from '@tender-crumb/core/ingredient';
   import { numberIn } from '$lib/pantry/faults.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';
   import { SvelteSet } from 'svelte/reactivity';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { settingsOf, type Settings } from '@tender-crumb/core';
+  import { settingsOf, type Settings } from '@tender-crumb/core/household';
   import AppliancesForm from '$lib/pantry/AppliancesForm.svelte';
   import BakersForm from '$lib/pantry/BakersForm.svelte';
   import CustomForm from '$lib/pantry/CustomForm.svelte';

@@ -1,4 +1,4 @@
-import { forBread } from '@tender-crumb/core';
+import { forBread } from '@tender-crumb/core/learn';
 import { localZone } from '$lib/server/day.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listFeedings } from '$lib/server/store/feedings.ts';

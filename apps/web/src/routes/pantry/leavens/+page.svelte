@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { pacesFor, pantryIn, spoiledStarter, type Bag } from '@tender-crumb/core';
+  import { pacesFor, spoiledStarter } from '@tender-crumb/core/ferment';
+  import { pantryIn } from '@tender-crumb/core/household';
+  import type { Bag } from '@tender-crumb/core/ingredient';
   import Pencil from '@lucide/svelte/icons/pencil';
   import LeavenForm from '$lib/leavens/LeavenForm.svelte';
   import Starter from '$lib/leavens/Starter.svelte';

@@ -1,4 +1,4 @@
-import { pantryIn } from '@tender-crumb/core';
+import { pantryIn } from '@tender-crumb/core/household';
 import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { breadsOfBook } from '$lib/server/store/book-list.ts';

@@ -1,13 +1,13 @@
 <script lang="ts">
   import {
     isCurrency,
-    numberTyped,
     pantryIn,
-    pricePerKilo,
     type Money,
     type Settings,
     settingsOf,
-  } from '@tender-crumb/core';
+  } from '@tender-crumb/core/household';
+  import { pricePerKilo } from '@tender-crumb/core/ingredient';
+  import { numberTyped } from '@tender-crumb/core/quantity';
   import FindBread from '$lib/book/FindBread.svelte';
   import { asMoney } from '$lib/book/money.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';

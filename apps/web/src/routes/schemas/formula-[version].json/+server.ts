@@ -1,4 +1,4 @@
-import { formulaSchemas } from '@tender-crumb/core';
+import { formulaSchemas } from '@tender-crumb/core/exchange';
 import { error } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,4 +1,4 @@
-import { amongBreads } from '@tender-crumb/core';
+import { amongBreads } from '@tender-crumb/core/learn';
 import { json } from '@sveltejs/kit';
 import { check } from '$lib/server/boundary/check.ts';
 import { beliefQuery } from '$lib/server/boundary/schemas.ts';

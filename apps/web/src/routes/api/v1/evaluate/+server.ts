@@ -1,16 +1,9 @@
-import {
-  allLines,
-  asLikely,
-  completeFormula,
-  defaultHousehold,
-  evaluate,
-  nothingLearned,
-  ownPrefix,
-  readRecipe,
-  type Formula,
-  type Household,
-  type ReadRecipe,
-} from '@tender-crumb/core';
+import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { allLines, type Formula } from '@tender-crumb/core/formula';
+import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { ownPrefix } from '@tender-crumb/core/ingredient';
+import { readRecipe, type ReadRecipe } from '@tender-crumb/core/reader';
 import { json } from '@sveltejs/kit';
 import { evaluationAnswer, untoldAnswer } from '$lib/server/answer.ts';
 import { readJson, readText } from '$lib/server/boundary/body.ts';

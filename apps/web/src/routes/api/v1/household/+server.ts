@@ -1,4 +1,4 @@
-import { settingsOf, type Settings } from '@tender-crumb/core';
+import { settingsOf, type Settings } from '@tender-crumb/core/household';
 import { json } from '@sveltejs/kit';
 import { apply } from 'json-merge-patch';
 import { readJson } from '$lib/server/boundary/body.ts';

@@ -1,4 +1,5 @@
-import { answerLeaven, isRefused } from '@tender-crumb/core';
+import { answerLeaven } from '@tender-crumb/core/ferment';
+import { isRefused } from '@tender-crumb/core/quantity';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';

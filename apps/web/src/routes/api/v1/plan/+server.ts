@@ -1,4 +1,5 @@
-import { completeFormula, oneKitchen, resourcesOf } from '@tender-crumb/core';
+import { completeFormula } from '@tender-crumb/core/exchange';
+import { oneKitchen, resourcesOf } from '@tender-crumb/core/schedule';
 import { json } from '@sveltejs/kit';
 import type { BakeWished, NoTimedPlan, Question, TimedPlan } from '$lib/plan/planned.ts';
 import { readJson } from '$lib/server/boundary/body.ts';

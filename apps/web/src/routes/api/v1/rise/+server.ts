@@ -1,4 +1,4 @@
-import { answerRise } from '@tender-crumb/core';
+import { answerRise } from '@tender-crumb/core/ferment';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';

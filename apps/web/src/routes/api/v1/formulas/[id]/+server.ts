@@ -1,4 +1,4 @@
-import { withoutStrangeBags } from '@tender-crumb/core';
+import { withoutStrangeBags } from '@tender-crumb/core/formula';
 import { json } from '@sveltejs/kit';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';

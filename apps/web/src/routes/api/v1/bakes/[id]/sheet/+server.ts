@@ -1,13 +1,7 @@
-import {
-  asMade,
-  bakeMarkdown,
-  bakeRecord,
-  householdOn,
-  pantryIn,
-  toSend,
-  type BookEntry,
-  type Household,
-} from '@tender-crumb/core';
+import { asMade, householdOn } from '@tender-crumb/core/bake';
+import { bakeRecord, type BookEntry } from '@tender-crumb/core/book';
+import { bakeMarkdown, toSend } from '@tender-crumb/core/exchange';
+import { pantryIn, type Household } from '@tender-crumb/core/household';
 import type { Database } from '$lib/server/database/open.ts';
 import { listLabels } from '$lib/server/store/own.ts';
 import { kitchen } from '$lib/server/kitchen.ts';

@@ -1,4 +1,4 @@
-import { pantryIn } from '@tender-crumb/core';
+import { pantryIn } from '@tender-crumb/core/household';
 import { json } from '@sveltejs/kit';
 import { check } from '$lib/server/boundary/check.ts';
 import { versionsQuery } from '$lib/server/boundary/schemas.ts';

@@ -1,4 +1,4 @@
-import type { Expected } from '@tender-crumb/core';
+import type { Expected } from '@tender-crumb/core/book';
 import { json } from '@sveltejs/kit';
 import { check } from '$lib/server/boundary/check.ts';
 import { drawnAsked } from '$lib/server/boundary/drawn-query.ts';

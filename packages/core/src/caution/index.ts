@@ -1,0 +1,3 @@
+export * from './allergens.ts';
+export * from './cautions.ts';
+export * from './hazards.ts';

@@ -1,0 +1,3 @@
+export * from './course.ts';
+export * from './machine-fit.ts';
+export * from './wants.ts';

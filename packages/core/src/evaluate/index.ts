@@ -1,0 +1,2 @@
+export * from './evaluate.ts';
+export * from './likely-style.ts';

@@ -1,0 +1,2 @@
+export * from './figure.ts';
+export * from './settable.ts';
