@@ -20,11 +20,11 @@ import { changeOf, type Change } from '../src/lib/sync/merge.ts';
 import {
   eventsOnTheirWay,
   withBegun,
-  withPantry,
   withPlans,
   withRows,
   withSettled,
 } from '../src/lib/sync/overlay.ts';
+import { withPantry } from '../src/lib/sync/pantry-overlay.ts';
 import { oldKept } from '../src/lib/sync/old-kept.ts';
 import { Outbox, type Outcome } from '../src/lib/sync/outbox.ts';
 import { FakeServer } from './fake-server.ts';

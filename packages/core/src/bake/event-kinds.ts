@@ -1,6 +1,6 @@
-import { wayIds } from '../schedule/ways.ts';
+import { wayIds } from '../schedule/way-id.ts';
 import { crustIds, machineSizeIds } from '../machine/machine.ts';
-import { courseIds } from '../course/wants.ts';
+import { courseIds } from '../course/courses.ts';
 import {
   flag,
   grams,

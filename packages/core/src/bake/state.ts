@@ -1,6 +1,6 @@
-import type { CourseId } from '../course/wants.ts';
+import type { CourseId } from '../course/courses.ts';
 import type { CrustId, MachineSizeId } from '../machine/machine.ts';
-import type { WayId } from '../schedule/ways.ts';
+import type { WayId } from '../schedule/way-id.ts';
 import type { Form, Poke, WarmthPlace } from './event-kinds.ts';
 import { kindOfEvent, type BakeEvent } from './event.ts';
 import type { Outcome } from './outcome.ts';

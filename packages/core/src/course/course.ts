@@ -14,7 +14,8 @@ import {
   risesByClock,
   type Programme,
 } from '../machine/programme.ts';
-import type { CourseId, DoughWants } from './wants.ts';
+import type { CourseId } from './courses.ts';
+import type { DoughWants } from './wants.ts';
 
 /** How a bread goes through a machine: with which programme, in which size, how dark, when. */
 export interface Course {

@@ -1,3 +1,4 @@
+export * from './courses.ts';
 export * from './course.ts';
 export * from './machine-fit.ts';
 export * from './wants.ts';

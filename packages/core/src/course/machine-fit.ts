@@ -10,7 +10,8 @@ import { bakes, kneadMinutes, programmeUses, spansOf } from '../machine/programm
 import { gramsText } from '../quantity/number.ts';
 import { choicesFor } from '../substitute/substitute.ts';
 import type { Course } from './course.ts';
-import { doughWants, isMostlyFresh, isSourdough, courses, type CourseId } from './wants.ts';
+import { courses, type CourseId } from './courses.ts';
+import { doughWants, isMostlyFresh, isSourdough } from './wants.ts';
 
 /** What puts a thing right that does not fit. */
 export type MachineFix =

@@ -6,21 +6,7 @@ import { totals } from '../formula/totals.ts';
 import { strengthShares } from '../dough/strength.ts';
 import type { ProgrammeUse } from '../machine/programme.ts';
 import { styles } from '../style/style.ts';
-
-/** How a bread goes through a machine. */
-export const courses = {
-  whole: { label: 'all in the machine', says: 'it kneads, rises and bakes it' },
-  dough: {
-    label: 'dough only, then the oven',
-    says: 'it kneads and rises it; shaped and baked by you',
-  },
-  'by-eye': {
-    label: 'kneaded there, risen by eye, baked there',
-    says: 'the dough stage, then switched off so that it does not overheat; baked with bake-only when it has risen',
-  },
-} as const;
-export type CourseId = keyof typeof courses;
-export const courseIds = Object.keys(courses) as CourseId[];
+import type { CourseId } from './courses.ts';
 
 /** Shares of the flour from which a dough is of that kind. Common practice, no source. */
 const mostWhole = 0.5;

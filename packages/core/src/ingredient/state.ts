@@ -4,8 +4,7 @@ import type { Role } from './role.ts';
 import { withFit } from './with-fit.ts';
 
 /** What a thing has become before it goes into the dough; as it is where absent. */
-const stuffStates = ['soaked', 'cooked'] as const;
-export type StuffState = (typeof stuffStates)[number];
+export type StuffState = 'soaked' | 'cooked';
 
 const weak = fromMemory('weak: how much of its soaking water a thing keeps from the dough');
 const holds = (value: number, sd: number): Figure => figure(value, 'g water per g', sd, weak);

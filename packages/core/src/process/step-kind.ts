@@ -2,8 +2,7 @@
 export type Attended = 'all' | 'start' | 'ends' | 'none';
 
 /** What a step of a bake takes hold of. */
-const resourceKinds = ['oven', 'mixer', 'machine', 'fridge'] as const;
-export type ResourceKind = (typeof resourceKinds)[number];
+export type ResourceKind = 'oven' | 'mixer' | 'machine' | 'fridge';
 
 /** All that is known of a kind of step, whatever the bread. */
 interface StepKind {

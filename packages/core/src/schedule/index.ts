@@ -15,4 +15,5 @@ export * from './timetable.ts';
 export * from './unsure.ts';
 export * from './usual-course.ts';
 export * from './usual-minutes.ts';
+export * from './way-id.ts';
 export * from './ways.ts';

@@ -5,7 +5,8 @@ import type { Closed, Fact, Locks, Resources, Task, Wish } from './task.ts';
 import type { Placed } from './clash.ts';
 import { beginSlack, findTimetable, mostTries, type Puzzle, type Timetable } from './timetable.ts';
 import { margins } from './unsure.ts';
-import { wayCost, wayIds, ways, type RiseWays, type WayId } from './ways.ts';
+import { wayCost, ways, type RiseWays } from './ways.ts';
+import { wayIds, type WayId } from './way-id.ts';
 
 /** A bread with what is wished of it. Minutes from the plan's beginning. */
 interface BreadWished {

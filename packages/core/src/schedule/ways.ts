@@ -9,6 +9,7 @@ import type { Rise } from '../ferment/rises.ts';
 import { mainStage } from '../formula/formula.ts';
 import { breadRises, stepsWritten, type Bread } from './bread.ts';
 import { keepsFor, riseSpan, type Stretch } from './rise-span.ts';
+import type { WayId } from './way-id.ts';
 
 /** How one rise of a bread goes. */
 export interface RiseWay {
@@ -285,10 +286,7 @@ export const ways = {
     cost: 5,
     of: frozen,
   },
-} as const satisfies Record<string, Way>;
-
-export type WayId = keyof typeof ways;
-export const wayIds = Object.keys(ways) as WayId[];
+} as const satisfies Record<WayId, Way>;
 
 /**
  * The way that a recipe itself goes: into the fridge where it says so, else as it is.

@@ -31,7 +31,7 @@ import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { changeEntry, draftIn, formulaLane, theHouse, type Draft } from '../sync/kinds.ts';
 import { changeOf } from '../sync/merge.ts';
-import { sync } from '../sync/sync.svelte.ts';
+import { settledHouse } from '../sync/settled-house.ts';
 import { rememberBaker } from '../bake/baker-here.ts';
 import { rememberOpened, type Opened } from './open.ts';
 import { History } from './history.svelte.ts';
@@ -61,7 +61,7 @@ export class Bench {
   #baker = $state<string | undefined>();
   /** As the server has it, with what was settled here and is not there yet. */
   readonly household = $derived.by(() => {
-    const settled = sync.settled(this.#household);
+    const settled = settledHouse(this.#household);
     return withBaker(settled, settled.bakers.find((b) => b.id === this.#baker)?.id);
   });
   #made = $state.raw<MadeBefore>({});

@@ -1,6 +1,4 @@
 import { onHouseClock, type BakeEvent } from '@tender-crumb/core/bake';
-import type { Household } from '@tender-crumb/core/household';
-import { ingredientFromLabel, type Bag, type Label } from '@tender-crumb/core/ingredient';
 import { apply } from 'json-merge-patch';
 import type { PlannedWithBake } from '../server/store/plans.ts';
 import type { BeginBake } from './begin.ts';
@@ -8,7 +6,7 @@ import type { Entry } from './entry.ts';
 import { bakeLane, settingsLane, type Changed, type RowSaid } from './kinds.ts';
 import { applyChange } from './merge.ts';
 
-type Waiting = ReadonlyArray<Pick<Entry, 'kind' | 'lane' | 'body'>>;
+export type Waiting = ReadonlyArray<Pick<Entry, 'kind' | 'lane' | 'body'>>;
 type Row = { readonly id: string };
 
 /** What was tapped in a bake here and is still on its way, at the time of the house; its beginning stands in the same lane. */
@@ -102,24 +100,4 @@ export function withSettled<S extends object>(settings: S, waiting: Waiting): S 
         : (apply(s, body) as S),
     structuredClone(settings),
   );
-}
-
-/** Own ingredients and bags with what was said of them here. */
-export function withPantry<H extends Pick<Household, 'bags' | 'own'>>(
-  household: H,
-  waiting: Waiting,
-): H {
-  const bags = withChanges<Bag>(household.bags, waiting, 'bag');
-  const labels = waiting.filter((e) => e.kind === 'own');
-  if (bags === household.bags && labels.length === 0) return household;
-  const own = labels.reduce((all, { body }) => {
-    const { id, change } = body as Changed;
-    // A label whole is what makes an ingredient; of one that is there, the server has the rest.
-    if (Object.keys(change.was).length > 0) return all;
-    return [
-      ...all.filter((o) => o.id !== id),
-      ingredientFromLabel(id, change.now as unknown as Label),
-    ];
-  }, household.own);
-  return { ...household, bags, own };
 }

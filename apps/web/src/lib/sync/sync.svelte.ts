@@ -1,4 +1,3 @@
-import type { Household } from '@tender-crumb/core/household';
 import { refresh } from '$lib/ui/refresh.ts';
 import type { PlannedWithBake } from '../server/store/plans.ts';
 import type { Entry } from './entry.ts';
@@ -6,7 +5,7 @@ import { outbox } from './here.ts';
 import type { RowSaid } from './kinds.ts';
 import { deliveredNow, isLate } from './late.ts';
 import { nothingWaits, type Standing } from './outbox.ts';
-import { withBegun, withPantry, withPlans, withRows, withSettled } from './overlay.ts';
+import { withBegun, withPlans, withRows, withSettled } from './overlay.ts';
 
 /** What pages show of what other pages show too: fetched anew when it has arrived. */
 const shown: ReadonlySet<string> = new Set([
@@ -33,7 +32,7 @@ class Sync {
   readonly waiting = $derived(this.standing.waiting.length);
   /** What waits cannot go out: the server is away, or does not know this device any more. */
   readonly isStuck = $derived(this.waiting > 0 && (this.standing.away || this.standing.unpaired));
-  readonly #said = $derived(
+  readonly said = $derived(
     [...this.#arrived, ...this.standing.waiting].filter((e) => shown.has(e.kind)),
   );
 
@@ -62,24 +61,19 @@ class Sync {
     if (await refresh()) this.#arrived = this.#arrived.filter((e) => !arrived.includes(e));
   }
 
-  /** What was settled, with what was settled here and is not there yet; so the pantry, where it is whole. */
+  /** What was settled, with what was settled here and is not there yet; the pantry stands in settled-house.ts. */
   settled<S extends object>(settings: S): S {
-    const said = this.#said;
-    if (said.length === 0) return settings;
-    const house = withSettled(settings, said);
-    return 'bags' in house && 'own' in house
-      ? (withPantry(house as unknown as Household, said) as unknown as S)
-      : house;
+    return this.said.length === 0 ? settings : withSettled(settings, this.said);
   }
 
   /** Planned bakes, with what was said of them here. */
   planned(plans: readonly PlannedWithBake[]): readonly PlannedWithBake[] {
-    return withBegun(withPlans(plans, this.#said), this.standing.waiting);
+    return withBegun(withPlans(plans, this.said), this.standing.waiting);
   }
 
   /** What was said of a kind, as it was said, until the page has it from the server. */
   bodies<T>(kind: string): readonly T[] {
-    return this.#said.filter((e) => e.kind === kind).map((e) => e.body as T);
+    return this.said.filter((e) => e.kind === kind).map((e) => e.body as T);
   }
 
   /** Rows that are written whole, with what was written here. */
@@ -88,7 +82,7 @@ class Sync {
     rows: readonly T[],
     of?: (said: RowSaid) => boolean,
   ): readonly T[] {
-    return withRows(rows, this.#said, kind, of);
+    return withRows(rows, this.said, kind, of);
   }
 }
 

@@ -16,7 +16,7 @@
   import KitchenForm from '$lib/pantry/KitchenForm.svelte';
   import LabelForm from '$lib/pantry/LabelForm.svelte';
   import { saidOfHouse } from '$lib/sync/said.ts';
-  import { sync } from '$lib/sync/sync.svelte.ts';
+  import { settledHouse } from '$lib/sync/settled-house.ts';
   import { asMass } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
   import Explain from '$lib/ui/Explain.svelte';
@@ -24,7 +24,7 @@
   let { data }: PageProps = $props();
 
   /** As the server has it, with what was settled here and is not there yet. */
-  const household = $derived(sync.settled(data.household));
+  const household = $derived(settledHouse(data.household));
   /** A bag that was written down here just now is told of nothing yet but its kind. */
   const bags = $derived(
     household.bags

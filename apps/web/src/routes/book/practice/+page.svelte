@@ -15,7 +15,7 @@
   import MovingDough from '$lib/practice/MovingDough.svelte';
   import { Practice } from '$lib/practice/practice.svelte.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';
-  import { sync } from '$lib/sync/sync.svelte.ts';
+  import { settledHouse } from '$lib/sync/settled-house.ts';
   import Either from '$lib/ui/Either.svelte';
   import { refresh } from '$lib/ui/refresh.ts';
   import { asPoints } from '$lib/ui/writing.ts';
@@ -39,7 +39,7 @@
   const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
   const leaning = $derived(practice.leaning);
   let said = $state('');
-  const household = $derived(sync.settled(data.household));
+  const household = $derived(settledHouse(data.household));
 
   async function feed() {
     if (!leaning.lean) return;

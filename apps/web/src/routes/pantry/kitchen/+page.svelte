@@ -7,7 +7,7 @@
   import HoursForm from '$lib/pantry/HoursForm.svelte';
   import { numberIn } from '$lib/pantry/faults.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';
-  import { sync } from '$lib/sync/sync.svelte.ts';
+  import { settledHouse } from '$lib/sync/settled-house.ts';
   import { refresh } from '$lib/ui/refresh.ts';
   import type { PageProps } from './$types';
 
@@ -15,7 +15,7 @@
 
   /** What was just settled, until the page has it from the server: a row that came does not go in between. */
   let pending = $state.raw<Partial<Settings>>({});
-  const household = $derived({ ...sync.settled(data.household), ...pending });
+  const household = $derived({ ...settledHouse(data.household), ...pending });
   const week = $derived(household.week);
   const zones = Intl.supportedValuesOf('timeZone');
   let said = $state('');

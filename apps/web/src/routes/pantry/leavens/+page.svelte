@@ -5,13 +5,14 @@
   import Pencil from '@lucide/svelte/icons/pencil';
   import LeavenForm from '$lib/leavens/LeavenForm.svelte';
   import Starter from '$lib/leavens/Starter.svelte';
+  import { settledHouse } from '$lib/sync/settled-house.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import { refresh } from '$lib/ui/refresh.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
-  const household = $derived(sync.settled(data.household));
+  const household = $derived(settledHouse(data.household));
   const pantry = $derived(pantryIn(household));
   const flours = $derived(pantry.all.filter((i) => i.role === 'flour'));
   const yeasts = $derived(pantry.all.filter((i) => i.yeast));

@@ -11,13 +11,13 @@
   import FindBread from '$lib/book/FindBread.svelte';
   import { asMoney } from '$lib/book/money.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';
-  import { sync } from '$lib/sync/sync.svelte.ts';
+  import { settledHouse } from '$lib/sync/settled-house.ts';
   import { writing } from '$lib/ui/writing.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
-  const household = $derived(sync.settled(data.household));
+  const household = $derived(settledHouse(data.household));
   const pantry = $derived(pantryIn(household));
   const money = $derived(household.money);
   let said = $state('');
