@@ -527,15 +527,19 @@ function noteRises(
   const water = waterRead(lines, household, method, celsius, kneading);
   if (water !== undefined)
     add(minute - 25, { kind: 'warmth', data: { of: 'water', celsius: water } });
-  const rises = bakeRises(formula, lines, { warmth: { dough: celsius, air } }, household, {
-    ...nothingLearned,
-    paces: Object.fromEntries(
-      Object.entries(leavenKeys(lines, formula)).map(([leaven, key]) => [
-        key,
-        { mean: paces[leaven as keyof typeof paces], sd: 0.01, rises: 0 },
-      ]),
-    ),
-  });
+  const state = { ...bakeState(events), warmth: { dough: celsius, air } };
+  const rises = bakeRises(
+    { formula, lines, state, household, device: method },
+    {
+      ...nothingLearned,
+      paces: Object.fromEntries(
+        Object.entries(leavenKeys(lines, formula)).map(([leaven, key]) => [
+          key,
+          { mean: paces[leaven as keyof typeof paces], sd: 0.01, rises: 0 },
+        ]),
+      ),
+    },
+  );
   for (const { id, forecast } of rises) {
     if (!isForecast(forecast)) continue;
     const hours = forecast.middle * Math.exp(forecast.passing * draws.normal());

@@ -33,6 +33,7 @@ export const rooms = [
   'book',
   'practice',
   'exchange',
+  'view',
 ];
 
 const source = join(root, 'packages/core/src');

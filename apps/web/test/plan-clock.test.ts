@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { usualWeek, type Week } from '@tender-crumb/core/household';
-import { clockFrom, closedIn, isZone, isoOf, minuteOf } from '../src/lib/plan/clock.ts';
+import { clockFrom, closedIn, isZone, isoOf, minuteOf } from '@tender-crumb/core/schedule';
 
 const berlin = 'Europe/Berlin';
 const week = (more: Partial<Week>): Week => ({ asleep: [], away: [], power: [], ...more });

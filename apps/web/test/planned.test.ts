@@ -2,10 +2,15 @@ import { expect } from 'chai';
 import ICAL from 'ical.js';
 import { formulaFormat, type Formula, type MeasuringMethod } from '@tender-crumb/core/formula';
 import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
-import { oneKitchen } from '@tender-crumb/core/schedule';
+import {
+  isTimed,
+  oneKitchen,
+  timedPlan,
+  type PlanQuestion,
+  type TimedPlan,
+} from '@tender-crumb/core/schedule';
 import { calendarOf } from '../src/lib/plan/calendar.ts';
 import { callsDue } from '../src/lib/plan/due.ts';
-import { isTimed, planned, type Question, type TimedPlan } from '../src/lib/plan/planned.ts';
 import { fieldOf, momentOfField, timeText, untilText } from '../src/lib/plan/when.ts';
 
 const scale: MeasuringMethod = 'scale';
@@ -26,7 +31,7 @@ const formula: Formula = {
   taken: [],
   left: [],
 };
-const question = (more: Partial<Question> = {}): Question => ({
+const question = (more: Partial<PlanQuestion> = {}): PlanQuestion => ({
   now: '2026-11-26T10:00:00+01:00',
   zone: 'Europe/Berlin',
   bakes: [{ id: 'tin', formula }],
@@ -40,8 +45,8 @@ const question = (more: Partial<Question> = {}): Question => ({
   belief: nothingLearned,
   ...more,
 });
-const timed = (of: Question): TimedPlan => {
-  const found = planned(of);
+const timed = (of: PlanQuestion): TimedPlan => {
+  const found = timedPlan(of);
   if (!isTimed(found)) throw new Error(found.why);
   return found;
 };
@@ -74,7 +79,7 @@ describe('a plan by the clock of the house', () => {
     expect(begun.missed).to.deep.equal([]);
     // Half an hour is let pass, a minute more is not.
     const at = (time: string) =>
-      planned(
+      timedPlan(
         question({ now: `2026-11-26T${time}:00+01:00`, bakes: [{ id: 'tin', formula, beginAt }] }),
       );
     expect(isTimed(at('10:30'))).to.equal(true);

@@ -1,7 +1,7 @@
 import type { DeviceId } from '../machine/device.ts';
 import { devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
-import type { StyleId } from '../style/style.ts';
+import type { StyleId, Window } from '../style/style.ts';
 import { styles } from '../style/style.ts';
 
 /** How a dough is looked at and touched, by what kind of dough it is. */
@@ -66,12 +66,17 @@ const slackFrom = 8;
  * How a dough is looked at.
  *
  * @param dryBase it stands on gluten, fibre and meals for the more part
+ * @param window where this household has it right; the style's own where nobody said
  * @example checkKindOf('pan', 'liquids-first', false) // 'machine'
  */
-export function checkKindOf(style: StyleId, device: DeviceId, dryBase: boolean): CheckKindId {
+export function checkKindOf(
+  style: StyleId,
+  device: DeviceId,
+  dryBase: boolean,
+  [low, high]: Window = styles[style].window,
+): CheckKindId {
   if (dryBase || style === 'low-carb') return 'low-carb';
   if (style === 'rye') return 'rye';
-  const [low, high] = styles[style].window;
   if ((low + high) / 2 >= slackFrom) return 'slack';
   return devices[device].loading === loadingOrders.bowl ? 'hand' : 'machine';
 }

@@ -1,6 +1,7 @@
 import { commonPractice, figure } from '../figure/figure.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
-import { mostOfPieces, type Form } from './event-kinds.ts';
+import type { Form } from '../process/shaping.ts';
+import { mostOfPieces } from './event-kinds.ts';
 
 /** What stays on hands, scraper and bench, as a share of the dough. Handbook section 12: 1 to 2 %. */
 export const scraps = figure(0.015, 'share of the dough', 0.005, commonPractice);

@@ -16,6 +16,7 @@ import {
   type DataOf,
   type Shape,
 } from '../quantity/shape.ts';
+import { forms } from '../process/shaping.ts';
 import { outcomeShape } from './outcome.ts';
 import type { BakeState, RiseNoted, StepNoted } from './state.ts';
 
@@ -49,12 +50,22 @@ const warmthPlaces = ['water', 'dough', 'air'] as const;
 export type WarmthPlace = (typeof warmthPlaces)[number];
 /** What can be said of a step of the run. */
 const stepSenses = ['begun', 'done', 'skipped', 'later', 'longer'] as const;
+/** What of a step or a rise was said, in words. */
+export const senseSays: Readonly<
+  Record<(typeof stepSenses)[number] | (typeof riseSenses)[number], string>
+> = {
+  begun: 'begun',
+  done: 'done',
+  skipped: 'left out',
+  later: 'put off',
+  longer: 'takes longer',
+  'not-yet': 'not yet',
+  there: 'ready',
+  past: 'gone over',
+};
 /** What a poked dough does. */
 export const pokes = ['at-once', 'slowly', 'stays'] as const;
 export type Poke = (typeof pokes)[number];
-/** What pieces are shaped to. */
-export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'flat'] as const;
-export type Form = (typeof forms)[number];
 /** Name of a step within its bake. */
 const stepName = text(120, 1);
 /** From the tap on: a step is put off, or takes longer, until then. */
@@ -167,6 +178,13 @@ export const eventKinds = {
     teaches: false,
     says: 'which way it rises',
     fold: (state, { data }) => ({ ...state, way: data.way }),
+  }),
+  /** As it was planned: no thermometer said it, and it teaches nothing. */
+  wished: kind({
+    shape: { air: maybe(number(-25, 70)), dough: maybe(number(-25, 70)) },
+    teaches: false,
+    says: 'how warm it was planned to be',
+    fold: (state, { data }) => ({ ...state, wished: data }),
   }),
   added: kind({
     shape: { ingredient, grams: number(0.1, 2000) },

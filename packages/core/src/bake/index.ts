@@ -27,6 +27,7 @@ export * from './state.ts';
 export * from './step-cautions.ts';
 export * from './touch-moment.ts';
 export * from './used-from-bags.ts';
-export * from './usual-form.ts';
 export * from './weigh-in.ts';
 export * from './weighing-list.ts';
+export * from './bread-made.ts';
+export * from './from-plan.ts';

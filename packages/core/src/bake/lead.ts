@@ -1,4 +1,4 @@
-import { beforeCold } from '../schedule/ways.ts';
+import { beforeCold } from '../schedule/way-places.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { devices } from '../machine/device.ts';
@@ -14,7 +14,7 @@ import { formRows } from './divide.ts';
 import { ovenPlace, warmPlaces } from './oven-plan.ts';
 import type { RunStep } from './run-steps.ts';
 import type { BakeState } from './state.ts';
-import type { Shaping } from './usual-form.ts';
+import type { Shaping } from '../process/shaping.ts';
 
 /** One thing to do, in a sentence; why, for whoever has never done it; a word in it that is explained. */
 export interface Sentence {

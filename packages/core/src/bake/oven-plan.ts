@@ -1,6 +1,6 @@
 import type { Appliance, SteamId } from '../machine/appliance.ts';
 import { figure, fromMemory } from '../figure/figure.ts';
-import type { Form } from './event-kinds.ts';
+import type { Form } from '../process/shaping.ts';
 import { isPotBaked } from '../style/baking.ts';
 import { styles, type StyleId } from '../style/style.ts';
 

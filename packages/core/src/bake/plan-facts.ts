@@ -1,13 +1,6 @@
+import type { FactNoted, FactsNoted } from '../schedule/planned-bake.ts';
 import type { RunStep } from './run-steps.ts';
 import type { BakeState } from './state.ts';
-
-/** When steps were begun and done: ISO moments, by step. */
-interface FactNoted {
-  readonly start?: string;
-  readonly end?: string;
-  readonly notBefore?: string;
-}
-export type FactsNoted = Readonly<Record<string, FactNoted>>;
 
 /** Steps that one task of a plan is made of. */
 const startedBy = (steps: readonly RunStep[]): string | undefined =>

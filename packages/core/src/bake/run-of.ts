@@ -1,14 +1,15 @@
 import type { Formula } from '../formula/formula.ts';
-import { type Household } from '../household/household.ts';
+import { pantryIn, type Household } from '../household/household.ts';
 import type { Belief } from '../household/belief.ts';
 import type { DeviceId } from '../machine/device.ts';
 import type { Course } from '../course/course.ts';
 import { bakedByMachine, breadTasks } from '../schedule/bread-tasks.ts';
-import { breadOf, type Bread } from '../schedule/bread.ts';
+import type { Bread } from '../schedule/bread.ts';
 import type { Task } from '../schedule/task.ts';
-import { ways, writtenWay } from '../schedule/ways.ts';
+import { ways } from '../schedule/ways.ts';
 import type { WayId } from '../schedule/way-id.ts';
-import { asBaked } from './as-baked.ts';
+import { breadMade, wayOf } from './bread-made.ts';
+import { mixedLines } from './mixed.ts';
 import type { BakeEvent } from './event.ts';
 import { runSteps, type RunStep } from './run-steps.ts';
 import { bakeState, type BakeState, type CourseNoted } from './state.ts';
@@ -24,7 +25,7 @@ interface RunGiven {
 }
 
 /** A bake as it is led: what it is made of, how it goes, what its steps are and how they stand. */
-interface RunView {
+export interface RunView {
   readonly state: BakeState;
   readonly formula: Formula;
   readonly bread: Bread;
@@ -60,8 +61,11 @@ interface Going extends Pick<RunView, 'formula' | 'bread' | 'way' | 'tasks'> {
 const goings = new WeakMap<Formula, Going>();
 
 /** What of a bake's events decides how it goes. */
-const decides = ({ batch, instead, course, way, warmth }: BakeState): string =>
-  JSON.stringify([batch, instead, course, way, warmth]);
+const decides = (state: BakeState): string => {
+  const { batch, instead, course, way, warmth, wished, divided, weighed, added } = state;
+  const went = [...weighed].map(([item, { grams }]) => [item, grams]);
+  return JSON.stringify([batch, instead, course, way, warmth, wished, divided, went, added]);
+};
 
 function goingOf(given: RunGiven, state: BakeState): Going {
   const { id, formula, device, household, belief } = given;
@@ -75,22 +79,13 @@ function goingOf(given: RunGiven, state: BakeState): Going {
     known.given.belief === belief
   )
     return known;
-  const made = asBaked(formula, state);
   const course = state.course && courseOf(state.course, household);
-  const { air, dough } = state.warmth;
-  const bread = breadOf(
-    {
-      id,
-      formula: made,
-      device,
-      ...(air === undefined ? {} : { room: air }),
-      ...(dough === undefined ? {} : { dough }),
-      ...(course ? { course } : {}),
-    },
-    household,
+  const lines = mixedLines(formula, state, pantryIn(household));
+  const bread = breadMade(
+    { id, formula, lines, state, household, device, ...(course ? { course } : {}) },
     belief,
   );
-  const chosen = state.way ?? writtenWay(bread);
+  const chosen = wayOf(state, bread);
   const found = bakedByMachine(bread)
     ? undefined
     : ([chosen, 'as-it-is'] as const)
@@ -100,7 +95,7 @@ function goingOf(given: RunGiven, state: BakeState): Going {
   const going: Going = {
     key,
     given,
-    formula: made,
+    formula: bread.formula,
     bread,
     ...(found ? { way: found.way } : {}),
     tasks,

@@ -1,7 +1,7 @@
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
 
 /** How a step of a run goes on by taps. */
-interface RunStepKind {
+export interface RunStepKind {
   readonly label: string;
   /** How it begins: with the one before it, by a tap, or as the thing that is done. */
   readonly begins: 'itself' | 'tap' | 'doing';

@@ -1,7 +1,8 @@
 import type { CourseId } from '../course/courses.ts';
 import type { CrustId, MachineSizeId } from '../machine/machine.ts';
 import type { WayId } from '../schedule/way-id.ts';
-import type { Form, Poke, WarmthPlace } from './event-kinds.ts';
+import type { Form } from '../process/shaping.ts';
+import type { Poke, WarmthPlace } from './event-kinds.ts';
 import { kindOfEvent, type BakeEvent } from './event.ts';
 import type { Outcome } from './outcome.ts';
 
@@ -60,6 +61,8 @@ export interface BakeState {
   readonly baker?: string;
   readonly course?: CourseNoted;
   readonly way?: WayId;
+  /** How warm it was planned to stand and to be mixed, °C: until somebody measured it. */
+  readonly wished?: { readonly air?: number; readonly dough?: number };
   readonly added: ReadonlyArray<{
     readonly event: string;
     readonly ingredient: string;

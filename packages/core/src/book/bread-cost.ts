@@ -8,6 +8,7 @@ import { measuredOf } from '../household/measured.ts';
 import { machinePower, mixerPower, ovenPower, usualMachinePower } from '../machine/power.ts';
 import { costOf, type Cost } from '../nutrition/cost.ts';
 import { portionsOf, type Portions } from '../nutrition/slices.ts';
+import { pieceKilograms } from '../ferment/shaped-in.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { ovenMinutes } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
@@ -46,7 +47,7 @@ function reckoned(record: BakeRecord, household: Household, belief: Belief): num
   if (course?.kind === 'whole') return machinePower(course.programme.stages);
   if (bakedByMachine(bread)) return usualMachinePower.loaf.value;
   const { baking } = styles[meant.style];
-  const piece = sumGrams(record.made) / 1000 / (state.divided?.pieces ?? meant.pieces ?? 1);
+  const piece = pieceKilograms(meant, record.made, state.divided);
   const inOven = measures.inOven.of(record) ?? ovenMinutes(baking, piece) * bread.ovenPace;
   const kneading =
     method === 'mixer'

@@ -11,9 +11,8 @@ import { unkneaded } from '../learn/friction-seen.ts';
 import { usualInOven, type Measured } from '../learn/measure.ts';
 import { bakeRises } from '../learn/rises.ts';
 import { kneadingOf } from '../machine/device.ts';
-import { sumGrams } from '../quantity/sum-grams.ts';
 import type { MeasureId } from './measures.ts';
-import type { BakeRecord } from './record.ts';
+import { asMade, type BakeRecord } from './record.ts';
 
 /** Where a measure of a bake was to be expected, 8 times in 10, in its own unit. */
 export interface Expected {
@@ -43,8 +42,7 @@ function around(
 const ofRise =
   (id: 'first' | 'final') =>
   ({ record, then, belief }: Before): Expected | undefined => {
-    const { formula, made, state } = record;
-    const rise = bakeRises(formula, made, state, then, belief).find((r) => r.id === id);
+    const rise = bakeRises(asMade(record, then), belief).find((r) => r.id === id);
     if (!rise || !isForecast(rise.forecast)) return undefined;
     const { middle, low, high } = rise.forecast;
     return { middle, low, high };
@@ -66,7 +64,7 @@ const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected 
   firstRise: ofRise('first'),
   finalProof: ofRise('final'),
   inOven({ record: { meant, made, state }, belief }) {
-    const usual = usualInOven(meant, state, sumGrams(made));
+    const usual = usualInOven(meant, state, made);
     return around(measuredOf(belief, 'oven', {}), 'oven', (x) => usual * Math.exp(x));
   },
   loss({ record: { formula, state }, belief }) {

@@ -9,7 +9,7 @@ import type { Belief } from '../household/belief.ts';
 import type { Household } from '../household/household.ts';
 import { bakeRises } from '../learn/rises.ts';
 import { measures } from './measures.ts';
-import type { BakeRecord } from './record.ts';
+import { asMade, type BakeRecord } from './record.ts';
 
 /** The first rise of a bake: as the model has it, and as it was noted. */
 export interface FirstRise {
@@ -32,9 +32,9 @@ export function firstRiseOf(
   household: Household,
   belief: Belief,
 ): FirstRise | undefined {
-  const { formula, made, state, circumstances } = record;
+  const { formula, made, circumstances } = record;
   const then = householdOn(household, circumstances);
-  const rise = bakeRises(formula, made, state, then, belief).find((r) => r.id === 'first');
+  const rise = bakeRises(asMade(record, then), belief).find((r) => r.id === 'first');
   if (!rise || !isForecast(rise.forecast)) return undefined;
   const paces = pacesFor(belief, leavenKeys(made, formula));
   const curve = drawnRise(rise.dough, rise.forecast, paces, riseModelIn(then));

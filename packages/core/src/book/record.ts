@@ -8,6 +8,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { totals, type Totals } from '../formula/totals.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { Lesson } from '../learn/lesson.ts';
+import type { MadeBake } from '../learn/made-bake.ts';
 import type { DeviceId } from '../machine/device.ts';
 
 /** A bake as the book keeps it. */
@@ -59,3 +60,9 @@ export function bakeRecord(entry: BookEntry, household: Household): BakeRecord {
     ...(sums ? { totals: sums } : {}),
   };
 }
+
+/** A bake of the book as it was made, for whoever asks how it rose or baked. */
+export const asMade = (
+  { formula, made, state, method }: BakeRecord,
+  then: Household,
+): MadeBake => ({ formula, lines: made, state, household: then, device: method });

@@ -15,11 +15,11 @@ import { normalBelow } from '../quantity/normal.ts';
 import { gramsText, pointsText } from '../quantity/number.ts';
 import { hoursText } from '../quantity/duration.ts';
 import { ranked, type Cause } from '../rescue/cause.ts';
-import { sumGrams } from '../quantity/sum-grams.ts';
 import { coreAt } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import { measures } from './measures.ts';
-import type { BakeRecord } from './record.ts';
+import { pieceKilograms } from '../ferment/shaped-in.ts';
+import { asMade, type BakeRecord } from './record.ts';
 
 /** What is seen of a loaf that did not come out. */
 export const faults = {
@@ -181,8 +181,8 @@ function ovenTold({ belief }: Case, sign: 1 | -1): Told | undefined {
 }
 
 /** Grams of one piece of a bake. */
-const pieceGrams = ({ made, state }: BakeRecord): number =>
-  sumGrams(made) / (state.divided?.pieces ?? 1);
+const pieceGrams = ({ meant, made, state }: BakeRecord): number =>
+  1000 * pieceKilograms(meant, made, state.divided);
 
 /** Salt that brings a dough to the usual. Common practice, no source. */
 const saltShort = ({ sums, base }: Case): number =>
@@ -389,7 +389,7 @@ const pointsTo: Readonly<Record<FaultId, Readonly<Partial<Record<WrongId, number
 function caseOf(record: BakeRecord, household: Household, belief: Belief, now: Formula): Case {
   const then = householdOn(household, record.circumstances);
   const kitchen = kitchenOf(then, belief);
-  const { lesson, formula, made, state } = record;
+  const { lesson, formula } = record;
   const pantry = pantryIn(household);
   const lines = resolve(now, pantry);
   const sums = totals(lines);
@@ -399,7 +399,7 @@ function caseOf(record: BakeRecord, household: Household, belief: Belief, now: F
     lesson?.dryness ?? record.totals?.dryness ?? 0,
     kitchen,
   );
-  const rises = bakeRises(formula, made, state, then, belief).flatMap((rise) => {
+  const rises = bakeRises(asMade(record, then), belief).flatMap((rise) => {
     const hours = measures[rise.id === 'first' ? 'firstRise' : 'finalProof'].of(record);
     const { forecast } = rise;
     if (hours === undefined || !isForecast(forecast)) return [];

@@ -35,3 +35,4 @@ export * from './vessel.ts';
 export * from './warm-and-cold.ts';
 export * from './warmth-for.ts';
 export * from './water-temperature.ts';
+export * from './shaped-in.ts';

@@ -33,7 +33,7 @@ function words(end: RiseEnd, dough: RisingDough, final: boolean): string {
 }
 
 /** A rise before its time is told. */
-type ComingRise = Omit<Rise, 'forecast'>;
+export type ComingRise = Omit<Rise, 'forecast'>;
 
 /**
  * The first rise of a formula's dough where it stands, through a fridge or not.

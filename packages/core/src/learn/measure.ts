@@ -10,6 +10,8 @@ import {
 } from '../household/measured.ts';
 import { normalAfter } from '../quantity/normal.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
+import { pieceKilograms } from '../ferment/shaped-in.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
 import { writtenSteps } from '../process/written-steps.ts';
 import { saidBy } from '../schedule/usual-minutes.ts';
 import { ovenMinutes } from '../style/baking.ts';
@@ -32,19 +34,16 @@ const believable = 2.5;
 /**
  * Minutes that a bread is usually in the oven: as its recipe says, else as the table has it.
  *
- * @param dough grams of it
- * @example usualInOven(loaf, bakeState([]), 500) // 27
+ * @param lines of the dough
+ * @example usualInOven(loaf, bakeState([]), lines) // 27
  */
 export const usualInOven = (
   formula: Formula,
   { divided }: Pick<BakeState, 'divided'>,
-  dough: number,
+  lines: readonly Pick<ResolvedLine, 'grams'>[],
 ): number =>
   saidBy(writtenSteps(formula).bake?.process)?.usual ??
-  ovenMinutes(
-    styles[formula.style].baking,
-    dough / 1000 / (divided?.pieces ?? formula.pieces ?? 1),
-  );
+  ovenMinutes(styles[formula.style].baking, pieceKilograms(formula, lines, divided));
 
 /** Logarithm of the minutes in the oven beside the usual. */
 function ovenSeen({ formula, lines, state }: MadeBake): Seen<'oven'> | undefined {
@@ -52,7 +51,7 @@ function ovenSeen({ formula, lines, state }: MadeBake): Seen<'oven'> | undefined
   if (begunAt === undefined || doneAt === undefined) return undefined;
   const minutes = (Date.parse(doneAt) - Date.parse(begunAt)) / 60_000;
   const dough = sumGrams(lines);
-  const ratio = minutes / usualInOven(formula, state, dough);
+  const ratio = minutes / usualInOven(formula, state, lines);
   const told = minutes >= inOven[0] && minutes <= inOven[1] && dough > 0;
   return told && ratio <= believable && ratio >= 1 / believable
     ? { kind: 'oven', of: {}, value: Math.log(ratio) }

@@ -1,56 +1,30 @@
+import { breadMade, wayOf, type BreadNoted } from '../bake/bread-made.ts';
 import type { BakeState, RiseNoted } from '../bake/state.ts';
 import { isForecast } from '../ferment/rise-doubt.ts';
 import { notedForecast } from '../ferment/rise-noted.ts';
 import { freshPace, learnPace } from '../ferment/learn-pace.ts';
-import { riseModelIn } from '../ferment/rise-model.ts';
-import { usualWarmth } from '../ferment/usual-warmth.ts';
 import { pacesFor } from '../ferment/believed-paces.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
 import type { LeavenKind } from '../ferment/leaven-for.ts';
-import { finalRise, firstRise, risesOf, type Rise } from '../ferment/rises.ts';
-import type { VesselId } from '../ferment/vessel.ts';
-import type { Formula } from '../formula/formula.ts';
-import type { ResolvedLine } from '../formula/resolve.ts';
+import type { Rise } from '../ferment/rises.ts';
 import { figure } from '../figure/figure.ts';
 import type { Belief, KnownMeasure, KnownPace } from '../household/belief.ts';
-import { pantryIn, type Household } from '../household/household.ts';
+import { comingRises, risesBy } from '../schedule/coming-rises.ts';
 import type { MadeBake } from './made-bake.ts';
 import type { Measured } from './measure.ts';
-
-/** What shaped pieces stand in, where nobody said. */
-const shapedIn = 'tin' as const satisfies VesselId;
-
-/** Where a bake's dough stood, as it was noted, else as its kitchen was. */
-export const standingOf = (
-  { warmth }: Pick<BakeState, 'warmth'>,
-  { room }: Pick<Household, 'room'>,
-  vessel: VesselId = 'bowl',
-) => ({
-  celsius: warmth.dough ?? usualWarmth.dough,
-  air: [{ hours: 1, celsius: warmth.air ?? room.celsius ?? usualWarmth.air }],
-  vessel,
-});
 
 /**
  * The rises of a bake as they are forecast by what is believed.
  *
- * @example bakeRises(formula, lines, bakeState(events), household, belief)[0]?.forecast
+ * @example bakeRises({formula, lines, state: bakeState(events), household}, belief)[0]?.forecast
  */
-export const bakeRises = (
-  formula: Formula,
-  lines: readonly ResolvedLine[],
-  state: Pick<BakeState, 'warmth'>,
-  household: Household,
+export function bakeRises(
+  bake: Omit<BreadNoted, 'state'> & { readonly state: BakeState },
   belief: Belief,
-): Rise[] =>
-  risesOf(
-    lines,
-    standingOf(state, household),
-    shapedIn,
-    pacesFor(belief, leavenKeys(lines, formula)),
-    pantryIn(household).yeastWork,
-    riseModelIn(household),
-  );
+): Rise[] {
+  const bread = breadMade(bake, belief);
+  return risesBy(bread, wayOf(bake.state, bread));
+}
 
 const hourMs = 3_600_000;
 
@@ -98,10 +72,8 @@ const asMeasure = ({ mean, sd, rises: bakes }: KnownPace): KnownMeasure => ({ me
  * @returns the belief with those paces; the same where nothing was noted
  * @example learnFromRises(bake, nothingLearned).measured // [] where nobody looked at its rises
  */
-export function learnFromRises(
-  { formula, lines, state, household }: MadeBake,
-  belief: Belief,
-): FromRises {
+export function learnFromRises(bake: MadeBake, belief: Belief): FromRises {
+  const { formula, lines, state } = bake;
   const nothing = { belief, measured: [] };
   if (Object.keys(state.rises).length === 0) return nothing;
   const keys = leavenKeys(lines, formula);
@@ -113,20 +85,16 @@ export function learnFromRises(
   const before = Object.fromEntries(
     leavens.map(({ leaven, key }) => [key, met(belief.paces?.[key], leaven)] as const),
   );
-  const model = riseModelIn(household);
-  const first = firstRise(
-    lines,
-    standingOf(state, household),
-    pantryIn(household).yeastWork,
-    model,
-  );
-  if (!first) return nothing;
+  const bread = breadMade(bake, belief);
+  const { model } = bread;
+  const way = wayOf(state, bread);
+  if (!comingRises(bread, way)) return nothing;
   let now: Belief = { ...belief, paces: { ...belief.paces, ...before } };
   let learned = false;
   for (const id of ['first', 'final'] as const) {
     for (const note of telling(state.rises[id] ?? { notes: [] })) {
       const believed = pacesFor(now, keys);
-      const { dough, end } = id === 'first' ? first : finalRise(first, shapedIn, believed, model);
+      const { dough, end } = comingRises({ ...bread, paces: believed }, way)![id];
       const forecast = notedForecast(dough, end, believed, model);
       if (!isForecast(forecast)) continue;
       const paces = { ...now.paces };

@@ -4,3 +4,4 @@ export * from './process-in.ts';
 export * from './step-kind.ts';
 export * from './unkneaded.ts';
 export * from './written-steps.ts';
+export * from './shaping.ts';

@@ -5,7 +5,7 @@ import type { Household } from '../household/household.ts';
 import { pantryIn } from '../household/household.ts';
 import { nothingLearned, type Belief } from '../household/belief.ts';
 import { isForecast, riseForecast } from '../ferment/rise-doubt.ts';
-import { warmPlace } from '../schedule/ways.ts';
+import { warmPlace } from '../schedule/way-places.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { hoursText } from '../quantity/duration.ts';
 import { ranked, type Cause } from './cause.ts';

@@ -7,7 +7,9 @@ import { courseTimes, risesInMachine, type Course } from '../course/course.ts';
 import { coreAt, ovenMinutes } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import { aheadTasks, blindDoubt } from './ahead-tasks.ts';
-import { pieceKilograms, stepsWritten, type Bread } from './bread.ts';
+import { pieceKilograms } from '../ferment/shaped-in.ts';
+import { loavesOf } from '../process/shaping.ts';
+import { stepsWritten, type Bread } from './bread.ts';
 import type { Stretch } from './rise-span.ts';
 import type { Link, Task } from './task.ts';
 import { dawdle, TaskChain } from './task-chain.ts';
@@ -36,7 +38,7 @@ export function bakedByMachine(bread: Bread): boolean {
     devices[bread.device].loading !== loadingOrders.bowl &&
     styles[style].machine &&
     !oven &&
-    (bread.formula.pieces ?? 1) === 1 &&
+    loavesOf(bread.shaping) === 1 &&
     !bread.lines.some((l) => l.stageKind === 'starter')
   );
 }
@@ -133,7 +135,7 @@ function raised(bread: Bread, chain: TaskChain, mix: Task, rises: RiseWays | und
   const inMachine =
     bread.course?.kind === 'by-eye' && courseTimes(bread.course).baking !== undefined;
   const shape = () => {
-    const pieces = bread.formula.pieces ?? 1;
+    const { pieces } = bread.shaping;
     const { shape: base, shapePiece } = usualMinutes;
     return chain.add(
       'shape',
@@ -208,7 +210,11 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
     says.bake?.process.celsius ?? says.heat?.process.celsius ?? baking.celsius.value,
   );
   const inOven =
-    saidBy(says.bake?.process) ?? oven(ovenMinutes(baking, pieceKilograms(bread)) * bread.ovenPace);
+    saidBy(says.bake?.process) ??
+    oven(
+      ovenMinutes(baking, pieceKilograms(bread.formula, bread.lines, bread.shaping)) *
+        bread.ovenPace,
+    );
   const { value } = baking.heating;
   const heat = chain.add('heat', span(value, value, value), { celsius });
   const bake = chain.add('bake', inOven, { celsius, until });

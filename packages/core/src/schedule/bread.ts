@@ -1,5 +1,6 @@
 import type { Paces } from '../ferment/rise-doubt.ts';
 import { risesOf, type Rise } from '../ferment/rises.ts';
+import { shapedIn } from '../ferment/shaped-in.ts';
 import type { VesselId } from '../ferment/vessel.ts';
 import type { Air, RiseModel } from '../ferment/rise.ts';
 import { riseModelIn } from '../ferment/rise-model.ts';
@@ -15,10 +16,9 @@ import { measuredOf } from '../household/measured.ts';
 import { frictionOf } from '../household/friction.ts';
 import { kneadingOf, type DeviceId } from '../machine/device.ts';
 import { deviceFor } from '../process/device-for.ts';
+import { usualShaping, type Shaping } from '../process/shaping.ts';
 import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
 import type { Course } from '../course/course.ts';
-import { isPotBaked } from '../style/baking.ts';
-import { styles } from '../style/style.ts';
 import { usualCourse } from './usual-course.ts';
 
 /** A bread that is to be timed: what goes in, where it is made, what is known of its leavens. */
@@ -26,8 +26,11 @@ export interface Bread {
   readonly id: string;
   readonly name: string;
   readonly formula: Formula;
+  /** As they are mixed, where that is known; else as the formula has them. */
   readonly lines: readonly ResolvedLine[];
   readonly device: DeviceId;
+  /** What it is shaped to, and in how many pieces. */
+  readonly shaping: Shaping;
   readonly room: number;
   /** After mixing, °C. */
   readonly dough: number;
@@ -48,10 +51,13 @@ export interface Bread {
 }
 
 /** What is said of a bread beside its formula; the household's usual where absent. */
-interface BreadSaid {
+export interface BreadSaid {
   readonly id: string;
   readonly formula: Formula;
+  /** As they were weighed. */
+  readonly lines?: readonly ResolvedLine[];
   readonly device?: DeviceId;
+  readonly shaping?: Shaping;
   readonly room?: number;
   readonly dough?: number;
   readonly ripe?: boolean;
@@ -64,12 +70,12 @@ interface BreadSaid {
  * @example breadOf({id: 'loaf', formula}, household, belief).room // 22, where nothing else is known
  */
 export function breadOf(
-  { id, formula, device, room, dough, ripe, course: chosen }: BreadSaid,
+  { id, formula, lines: mixed, device, shaping, room, dough, ripe, course: chosen }: BreadSaid,
   household: Household,
   belief: Belief,
 ): Bread {
   const pantry = pantryIn(household);
-  const lines = resolve(formula, pantry);
+  const lines = mixed ?? resolve(formula, pantry);
   const made = device ?? deviceFor(formula, {}, household);
   const course = chosen ?? usualCourse(formula, lines, made, household);
   return {
@@ -78,6 +84,7 @@ export function breadOf(
     formula,
     lines,
     device: made,
+    shaping: shaping ?? usualShaping(formula),
     room: room ?? household.room.celsius ?? usualWarmth.air,
     dough: dough ?? usualWarmth.dough,
     paces: pacesFor(belief, leavenKeys(lines, formula)),
@@ -91,27 +98,12 @@ export function breadOf(
   };
 }
 
-/** Pieces lighter than this stand on a tray, kilograms. Common practice, no source. */
-const trayPiece = 0.2;
-
-/** Dough of one piece, kilograms. */
-export const pieceKilograms = ({ formula, lines }: Pick<Bread, 'formula' | 'lines'>): number =>
-  lines.reduce((sum, l) => sum + l.grams, 0) / 1000 / (formula.pieces ?? 1);
-
-/** What the shaped pieces stand in. */
-const shapedIn = (bread: Bread): VesselId =>
-  pieceKilograms(bread) < trayPiece
-    ? 'rolls'
-    : isPotBaked(styles[bread.formula.style].baking)
-      ? 'basket'
-      : 'tin';
-
 /** The rises of a bread in that air. */
 export const breadRises = (bread: Bread, air: readonly Air[], vessel: VesselId = 'bowl'): Rise[] =>
   risesOf(
     bread.lines,
     { celsius: bread.dough, air, vessel },
-    shapedIn(bread),
+    shapedIn(bread.formula, bread.lines, bread.shaping),
     bread.paces,
     bread.work,
     bread.model,

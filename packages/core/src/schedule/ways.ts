@@ -3,13 +3,14 @@ import type { LeavenKind } from '../ferment/leaven-for.ts';
 import { fridgeCelsius } from '../ferment/vessel.ts';
 import { isSour } from '../ferment/ripe-end.ts';
 import { riseUntil } from '../ferment/rise-until.ts';
-import type { Air, RisingDough } from '../ferment/rise.ts';
+import type { RisingDough } from '../ferment/rise.ts';
 import { riseForecast, withPaces } from '../ferment/rise-doubt.ts';
 import type { Rise } from '../ferment/rises.ts';
 import { mainStage } from '../formula/formula.ts';
 import { breadRises, stepsWritten, type Bread } from './bread.ts';
 import { keepsFor, riseSpan, type Stretch } from './rise-span.ts';
 import type { WayId } from './way-id.ts';
+import { inRoom, warmPlace, wayPlaces } from './way-places.ts';
 
 /** How one rise of a bread goes. */
 export interface RiseWay {
@@ -49,12 +50,6 @@ const leavenWithin = {
   starter: [5, 35],
 } as const;
 
-/** A dough that goes into the cold stands in the room for so long first. */
-export const beforeCold = figure(1, 'h', 0.3, commonPractice);
-/** Shaped, it goes there sooner. */
-const shapedBeforeCold = figure(0.25, 'h', 0.1, commonPractice);
-/** A dough that was divided and shaped straight out of the fridge. */
-const outOfFridge = figure(8, '°C', 2, commonPractice);
 /** Hours in the fridge: less is no night, more is only for a sourdough. */
 const coldHours = {
   least: figure(8, 'h', 1, commonPractice),
@@ -68,15 +63,6 @@ const coldHours = {
 const soonCold = figure(0.8, 'share', 0.1, commonPractice);
 /** Nobody lets a dough rise longer in the room, hours. */
 const slowest = figure(18, 'h', 4, commonPractice);
-/** A warm place: an oven with its light on, a box with a cup of hot water. Handbook section 12. */
-export const warmPlace = figure(26, '°C', 1, 'common practice, no source: 24 to 26 °C');
-
-const inRoom = (celsius: number): Air[] => [{ hours: 1, celsius }];
-const intoFridge = (celsius: number, after: number): Air[] => [
-  { hours: after, celsius },
-  { hours: 1, celsius: fridgeCelsius.value },
-];
-
 const kindOf = (dough: RisingDough): LeavenKind => (isSour(dough) ? 'starter' : 'yeast');
 const minutes = (hours: number): number => Math.round(hours * 60);
 
@@ -140,13 +126,10 @@ function coldFirst(bread: Bread): RiseWays | undefined {
   const usual = inTheRoom(bread);
   if (!usual) return undefined;
   const of = usual.first.rise;
-  const first: Rising = {
-    ...of,
-    dough: { ...of.dough, air: intoFridge(bread.room, beforeCold.value) },
-  };
-  // Shaped straight from the fridge it is cold at first.
+  const place = wayPlaces['cold-first'];
+  const first: Rising = { ...of, dough: place.first!(of.dough, bread.room) };
   const last = usual.final.rise;
-  const dough = { ...last.dough, celsius: outOfFridge.value };
+  const dough = place.final!(last.dough, bread.room);
   const forecast = riseForecast(dough, last.end, bread.paces, bread.model);
   const final = riseSpan({ dough, end: last.end, forecast }, bread.paces, bread.model);
   if (!final) return undefined;
@@ -179,7 +162,7 @@ function coldProof(bread: Bread): RiseWays | undefined {
   const usual = inTheRoom(bread);
   if (!usual) return undefined;
   const { rise } = usual.final;
-  const dough = { ...rise.dough, air: intoFridge(bread.room, shapedBeforeCold.value) };
+  const dough = wayPlaces['cold-proof'].final!(rise.dough, bread.room);
   const most = isSour(dough) ? coldHours.most.value : coldHours.mostShaped.value;
   const keeps = keepsFor(dough, rise.end, most, bread.paces, bread.model);
   if (keeps < coldHours.least.value) return undefined;
@@ -199,7 +182,7 @@ function coldProof(bread: Bread): RiseWays | undefined {
   };
 }
 
-/** Minutes of freezing and thawing, and what yeast loses by it, as a share of its pace. */
+/** Hours of freezing and thawing. */
 const freezing = {
   least: figure(12, 'h', 4, commonPractice),
   usual: figure(24, 'h', 12, commonPractice),
@@ -208,7 +191,6 @@ const freezing = {
   thawLeast: figure(8, 'h', 2, commonPractice),
   thaw: figure(12, 'h', 2, commonPractice),
   thawMost: figure(20, 'h', 4, commonPractice),
-  loses: figure(0.25, 'share', 0.12, commonPractice),
 } as const;
 
 /** Frozen before its first rise: it thaws overnight in the fridge, and rises from there with yeast that has suffered. */
@@ -218,11 +200,7 @@ function frozen(bread: Bread): RiseWays | undefined {
   const { rise } = usual.first;
   // A starter does not bear it.
   if (isSour(rise.dough)) return undefined;
-  const dough = {
-    ...rise.dough,
-    celsius: fridgeCelsius.value,
-    yeast: rise.dough.yeast * (1 - freezing.loses.value),
-  };
+  const dough = wayPlaces.frozen.first!(rise.dough, bread.room);
   const forecast = riseForecast(dough, rise.end, bread.paces, bread.model);
   const span = riseSpan({ dough, end: rise.end, forecast }, bread.paces, bread.model);
   if (!span) return undefined;
@@ -293,7 +271,7 @@ export const ways = {
  *
  * @example writtenWay(bread) // 'cold-proof', of “Shape it, and refrigerate overnight.”
  */
-export function writtenWay(bread: Bread): WayId {
+export function writtenWay(bread: Pick<Bread, 'formula'>): WayId {
   const says = stepsWritten(bread);
   const cold = (kind: 'first-rise' | 'final-proof') => says[kind]?.process.place === 'fridge';
   if (cold('first-rise') || mainStage(bread.formula).process?.place === 'fridge')

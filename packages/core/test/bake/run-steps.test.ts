@@ -7,7 +7,6 @@ import {
   dayOf,
   eventsThatCount,
   leadOf,
-  loavesOf,
   mixedLines,
   runOf,
   runStepKinds,
@@ -16,7 +15,6 @@ import {
   stepNow,
   toBuy,
   toHave,
-  usualShaping,
   weighingList,
   type BakeEvent,
   type StepFacts,
@@ -25,6 +23,7 @@ import { firstLoaves } from '@tender-crumb/core/exchange';
 import { resolve, type Formula } from '@tender-crumb/core/formula';
 import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
 import { deviceIds, machines, type DeviceId } from '@tender-crumb/core/machine';
+import { loavesOf, usualShaping } from '@tender-crumb/core/process';
 import { styleIds, styles } from '@tender-crumb/core/style';
 import { build } from '../build.ts';
 import { demoBreads } from '../../../../demo/formulas.ts';

@@ -10,7 +10,8 @@ import {
   type Standing,
 } from '@tender-crumb/core/ferment';
 import { resolve, setGrams } from '@tender-crumb/core/formula';
-import { standingOf } from '@tender-crumb/core/learn';
+import { bakeState, breadMade } from '@tender-crumb/core/bake';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
 import { hoursText } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 
@@ -141,16 +142,20 @@ describe('questions of the rise', () => {
   });
 
   it('what was measured goes before what the kitchen is, and that before what is usual', () => {
-    const room = { celsius: 19 };
-    expect(standingOf({ warmth: { dough: 27, air: 30 } }, { room })).to.deep.include({
-      celsius: 27,
-      air: [{ hours: 1, celsius: 30 }],
-    });
-    expect(standingOf({ warmth: {} }, { room }).air).to.deep.equal([{ hours: 1, celsius: 19 }]);
-    expect(standingOf({ warmth: {} }, { room: {} })).to.deep.include({
-      celsius: 25,
-      air: [{ hours: 1, celsius: 22 }],
-    });
+    const formula = build({ 'bread-flour': 500, water: 320, 'instant-yeast': 5 });
+    const lines = resolve(formula);
+    const stands = (of: object, room: object) => {
+      const state = { ...bakeState([]), ...of };
+      const bake = { formula, lines, state, household: { ...defaultHousehold, room } };
+      const made = breadMade(bake, nothingLearned);
+      return [made.dough, made.room];
+    };
+    const measured = { warmth: { dough: 27, air: 30 } };
+    const wished = { wished: { dough: 24, air: 18 } };
+    expect(stands({ ...measured, ...wished }, { celsius: 19 })).to.deep.equal([27, 30]);
+    expect(stands(wished, { celsius: 19 })).to.deep.equal([24, 18]);
+    expect(stands({}, { celsius: 19 })).to.deep.equal([25, 19]);
+    expect(stands({}, {})).to.deep.equal([25, 22]);
   });
 });
 

@@ -21,8 +21,14 @@ const rise = (hours: number, sense: string, of = 'first') =>
 const ended = (hours: number, sense = 'there') => [rise(0, 'begun'), rise(hours, sense)];
 const learn = (events: BakeEvent[], of = sour, before: Belief = nothingLearned) =>
   learnFromBake(of, events, defaultHousehold, before)!.belief;
+const asBake = (formula: typeof sour, events: readonly BakeEvent[] = []) => ({
+  formula,
+  lines: resolve(formula),
+  state: bakeState(events),
+  household: defaultHousehold,
+});
 const band = (belief: Belief, of = sour): RiseBand => {
-  const [first] = bakeRises(of, resolve(of), { warmth: {} }, defaultHousehold, belief);
+  const [first] = bakeRises(asBake(of), belief);
   if (!isForecast(first!.forecast)) throw new Error('it never comes there');
   return first!.forecast as RiseBand;
 };
@@ -85,13 +91,7 @@ describe('noted rises in the book', () => {
       event(0, 'warmth', { of: 'air', celsius: 17 }),
     ];
     expect(bakeState(cold).warmth).to.deep.equal({ dough: 20, air: 17 });
-    const [first] = bakeRises(
-      sour,
-      resolve(sour),
-      bakeState(cold),
-      defaultHousehold,
-      nothingLearned,
-    );
+    const [first] = bakeRises(asBake(sour, cold), nothingLearned);
     const slow = first!.forecast as RiseBand;
     expect(slow.middle).to.be.above(1.5 * fresh.middle);
     // As it was forecast there, it moves nothing.
@@ -114,7 +114,7 @@ describe('noted rises in the book', () => {
   });
 
   it('a final proof teaches as well', () => {
-    const rises = bakeRises(sour, resolve(sour), { warmth: {} }, defaultHousehold, nothingLearned);
+    const rises = bakeRises(asBake(sour), nothingLearned);
     const proof = (rises[1]!.forecast as RiseBand).middle;
     const belief = learn([rise(0, 'begun', 'final'), rise(proof * 1.4, 'there', 'final')]);
     expect(band(belief).middle).to.be.above(fresh.middle);

@@ -18,6 +18,7 @@ import {
   type PlannedStep,
   type Wish,
 } from '@tender-crumb/core/schedule';
+import { usualShaping } from '@tender-crumb/core/process';
 import { styleIds, styles } from '@tender-crumb/core/style';
 import { build, read } from '../build.ts';
 
@@ -33,6 +34,7 @@ const bread = (formula: Formula, more: Partial<Bread> = {}): Bread => ({
   formula,
   lines: resolve(formula),
   device: 'hand',
+  shaping: usualShaping(formula),
   room: 21,
   dough: 25,
   paces: {},

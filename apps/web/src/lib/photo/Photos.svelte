@@ -10,7 +10,7 @@
 
   let { run, step, label }: { run: Run; step: string; label: string } = $props();
 
-  const photos = $derived(run.state.photos.filter((p) => p.step === step));
+  const photos = $derived(run.view.state.photos.filter((p) => p.step === step));
   /** What waits in this browser is shown from here. */
   const waiting = $derived(
     new Set(

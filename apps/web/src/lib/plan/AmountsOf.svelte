@@ -1,12 +1,12 @@
 <script lang="ts">
   import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
   import { gramsText, hoursText } from '@tender-crumb/core/quantity';
-  import { keptBack, ways } from '@tender-crumb/core/schedule';
+  import { keptBack } from '@tender-crumb/core/schedule';
   import { nanoid } from 'nanoid';
   import { question } from '../question.ts';
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';
-  import type { TimedBake } from './planned.ts';
+  import type { TimedBake } from '@tender-crumb/core/schedule';
   import type { Planning } from './planning.svelte.ts';
   import { timeText } from './when.ts';
   import { asMass, asWarmth } from '../ui/writing.ts';
@@ -58,8 +58,8 @@
       >
     {/if}
   </div>
-  {#if bake.way}
-    <p class="quiet">Rises {ways[bake.way].label}: {bake.says}.</p>
+  {#if bake.label}
+    <p class="quiet">Rises {bake.label}: {bake.says}.</p>
   {/if}
   {#each bake.feedings as { stage, feeding } (stage)}
     <p>

@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Formula } from '@tender-crumb/core/formula';
+  import type { DeviceId } from '@tender-crumb/core/machine';
   import { onMount, untrack } from 'svelte';
-  import { isTimed } from './planned.ts';
+  import { isTimed } from '@tender-crumb/core/schedule';
   import { planBeside } from './planner.ts';
   import type { Planning } from './planning.svelte.ts';
-  import { questionOf } from './question.ts';
   import { timeText } from './when.ts';
   import { currentTime } from '../clock.ts';
 
@@ -17,6 +17,7 @@
       readonly id: string;
       readonly name: string;
       readonly formula?: Formula;
+      readonly device?: DeviceId;
     }>;
   } = $props();
 
@@ -27,12 +28,17 @@
   onMount(() => {
     let gone = false;
     void (async () => {
-      for (const { id, formula } of offered) {
-        const question = questionOf(planning.data, currentTime());
-        const answer = await planBeside({
-          ...question,
-          bakes: [{ id: 'bread', formula: formula! }],
-        }).catch(() => undefined);
+      for (const { id, formula, device } of offered) {
+        const { household, belief, zone } = planning.data;
+        const given = {
+          plans: [{ id, formulaId: id, version: 0 }],
+          formulas: { [id]: formula! },
+          devices: device ? { [id]: device } : {},
+          household,
+          belief,
+          zone,
+        };
+        const answer = (await planBeside(given, currentTime()).catch(() => undefined))?.answer;
         if (gone) return;
         const end = answer && isTimed(answer) ? (answer.steps.at(-1)?.end ?? null) : null;
         ready = { ...ready, [id]: end };

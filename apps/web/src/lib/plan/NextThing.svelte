@@ -2,7 +2,7 @@
   import { beginBake } from '../sync/begin.ts';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
-  import { aheadSteps, type BakeEvent } from '@tender-crumb/core/bake';
+  import { fromPlan, type BakeEvent } from '@tender-crumb/core/bake';
   import type { Planning } from './planning.svelte.ts';
   import { timeText, untilText } from './when.ts';
   import { tapped } from '../clock.ts';
@@ -16,19 +16,12 @@
   const underWay = $derived(planning.ahead.filter((s) => planning.isBegun(s)));
   let fault = $state('');
 
-  /** What was settled on the plan stands in the bake from its beginning: its way, what was done before. */
-  function knownFrom(): BakeEvent[] {
-    const way = planning.timed?.bakes.find((b) => b.id === plan!.id)?.way;
-    const done = Object.entries(plan!.facts ?? {}).flatMap(([name, { end }]) =>
-      end === undefined ? [] : [[name, end] as const],
+  /** What was settled on the plan stands in the bake from its beginning. */
+  function known(): BakeEvent[] {
+    const timed = planning.timed?.bakes.find((b) => b.id === plan!.id);
+    return fromPlan(plan!, timed, planning.data.formulas[plan!.id]).map(
+      (e) => ({ ...tapped(), ...e, id: nanoid() }) as BakeEvent,
     );
-    const ripe = plan!.ripe ? aheadSteps(planning.data.formulas[plan!.id]) : [];
-    const events = [
-      ...(way ? [{ kind: 'way', data: { way } }] : []),
-      ...done.map(([step, at]) => ({ at, kind: 'step', data: { step, sense: 'done' } })),
-      ...ripe.map((step) => ({ kind: 'step', data: { step, sense: 'skipped' } })),
-    ];
-    return events.map((e) => ({ ...tapped(), ...e, id: nanoid() }) as BakeEvent);
   }
 
   /** Pressed twice, or begun and not heard of, it is one bake. */
@@ -45,7 +38,7 @@
           formulaId: plan.formulaId,
           formulaVersion: versions[plan.id]!,
           method: plan.device ?? devices[plan.id],
-          events: knownFrom(),
+          events: known(),
           planned: plan.id,
         },
         { formula: formulas[plan.id]!, household, belief },

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { NoTimedPlan } from './planned.ts';
+  import type { NoTimedPlan } from '@tender-crumb/core/schedule';
   import type { Planning } from './planning.svelte.ts';
   import { timeText } from './when.ts';
 

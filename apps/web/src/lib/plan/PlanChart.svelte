@@ -3,7 +3,7 @@
   import { scaleLinear, scaleTime } from 'd3-scale';
   import { area, line } from 'd3-shape';
   import { DateTime } from 'luxon';
-  import type { TimedPlan, TimedStep } from './planned.ts';
+  import type { TimedPlan, TimedStep } from '@tender-crumb/core/schedule';
   import { timeText } from './when.ts';
   import { asWarmth } from '../ui/writing.ts';
 

@@ -4,7 +4,7 @@
   import Pin from '@lucide/svelte/icons/pin';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { Planning } from './planning.svelte.ts';
-  import type { TimedStep } from './planned.ts';
+  import type { TimedStep } from '@tender-crumb/core/schedule';
   import { timeText } from './when.ts';
   import { asWarmth } from '../ui/writing.ts';
 

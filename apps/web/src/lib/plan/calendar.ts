@@ -1,6 +1,6 @@
 import { createEvents, type EventAttributes } from 'ics';
 import { DateTime } from 'luxon';
-import type { TimedPlan } from './planned.ts';
+import type { TimedPlan } from '@tender-crumb/core/schedule';
 
 /** A moment as a calendar file has it: in world time, which no change of clocks moves. */
 const parts = (iso: string): [number, number, number, number, number] => {

@@ -1,5 +1,5 @@
 import type { Timer } from '../server/store/timers.ts';
-import type { TimedStep } from './planned.ts';
+import type { TimedStep } from '@tender-crumb/core/schedule';
 
 /** Something that calls: a step that somebody has to be there for, or a timer. */
 export interface Call {

@@ -1,13 +1,18 @@
+import {
+  isTimed,
+  type NoTimedPlan,
+  type PlannedBake,
+  type TimedPlan,
+  type TimedStep,
+} from '@tender-crumb/core/schedule';
+import type { PlanView, PlannedWithBake } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { saidOf, saidRow, type Settled } from '../sync/said.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
-import type { PlannedBake, PlannedWithBake } from '../server/store/plans.ts';
 import { knownHere, ofNoBread } from './known-here.ts';
-import { isTimed, type NoTimedPlan, type TimedPlan, type TimedStep } from './planned.ts';
 import { planBeside } from './planner.ts';
-import { questionOf } from './question.ts';
 import { currentIso, currentMs, currentTime } from '../clock.ts';
 
 /** The clock is looked at so often, ms; a plan follows it in larger steps. */
@@ -115,9 +120,12 @@ export class Planning {
     );
     this.busy = true;
     try {
-      const answer = await planBeside(questionOf({ ...this.data, plans }, this.now));
+      const { household, belief, formulas, devices, zone } = this.data;
+      const given = { plans, household, belief, formulas, devices, zone };
+      const { answer, facts } = await planBeside(given, this.now);
       if (mine !== this.#asked) return;
       this.answer = answer;
+      this.#facts = facts;
       if (isTimed(answer)) this.timed = answer;
       // What is dragged where it cannot go leaves the plan as it was.
       else if (!trial) this.timed = undefined;
@@ -150,17 +158,9 @@ export class Planning {
   }
 
   /** What was done of each bake, on the plan and in the bake itself. */
-  readonly #facts = $derived.by(
-    () =>
-      new Map(
-        questionOf({ ...this.data, plans: this.plans }, new Date(0)).bakes.map((b) => [
-          b.id,
-          b.facts ?? {},
-        ]),
-      ),
-  );
+  #facts = $state.raw<PlanView['facts']>({});
   #fact(step: TimedStep) {
-    return this.#facts.get(step.bake)?.[stepName(step)];
+    return this.#facts[step.bake]?.[stepName(step)];
   }
 
   /** Plans a bread. */

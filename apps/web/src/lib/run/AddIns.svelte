@@ -6,17 +6,20 @@
 </script>
 
 <!-- What goes in once the dough has been felt: each ticked off by itself. -->
-{#if run.atSignal.length > 0}
+{#if run.view.atSignal.length > 0}
   <section class="grid gap-2" aria-label="What is added in">
     <p class="text-lg"><b>{when}</b></p>
     <div class="flex flex-wrap gap-2">
-      {#each run.atSignal as item (item.id)}
+      {#each run.view.atSignal as item (item.id)}
         <button
           class="knob min-h-14 text-lg"
           type="button"
-          aria-pressed={run.state.weighed.has(item.id)}
-          onclick={() => (run.state.weighed.has(item.id) ? run.unweigh(item) : run.weigh(item))}
-          >{item.name}, {asMass(item.grams)}{run.state.weighed.has(item.id) ? ': in' : ''}</button
+          aria-pressed={run.view.state.weighed.has(item.id)}
+          onclick={() =>
+            run.view.state.weighed.has(item.id) ? run.unweigh(item) : run.weigh(item)}
+          >{item.name}, {asMass(item.grams)}{run.view.state.weighed.has(item.id)
+            ? ': in'
+            : ''}</button
         >
       {/each}
     </div>

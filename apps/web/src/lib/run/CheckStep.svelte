@@ -9,22 +9,22 @@
 
   let { run }: { run: Run } = $props();
 
-  const at = $derived(run.feeling ?? (run.feltSince ? run.felt : undefined));
-  const kind = $derived(checkKinds[run.checkKind]);
-  const style = $derived(run.formula.style);
+  const at = $derived(run.feeling ?? (run.view.feltSince ? run.view.felt : undefined));
+  const kind = $derived(checkKinds[run.view.checkKind]);
+  const style = $derived(run.view.formula.style);
 </script>
 
 <div class="mb-3">
   <DoughLooks {style} kind={kind.drawn} {at} onpick={(points) => (run.feeling = points)} />
 </div>
-{#if run.momentMatters}
+{#if run.view.momentMatters}
   <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
     <span>
       This flour drinks slowly.
-      {#if run.restedSaid === undefined && run.wetFor !== undefined}
-        {run.wetFor < 1
+      {#if run.restedSaid === undefined && run.touch.wetFor !== undefined}
+        {run.touch.wetFor < 1
           ? 'The dough was mixed just now'
-          : `The dough was mixed ${Math.round(run.wetFor)} minutes ago`}{run.rested
+          : `The dough was mixed ${Math.round(run.touch.wetFor)} minutes ago`}{run.touch.rested
           ? ', so the flour has drunk. If not, say:'
           : ', so the flour is still drinking. If not, say:'}
       {:else}You touch the dough{/if}
@@ -46,8 +46,8 @@
   finger.
 </p>
 <Level
-  level={run.forecast}
-  window={run.window}
+  level={run.touch.forecast}
+  window={run.view.window}
   size="counter"
   felt={at}
   label="How the dough feels"
@@ -58,40 +58,40 @@
   {#if run.feeling !== undefined}
     <p class="big">{stateAt(run.feeling, style).says}</p>
     <div>
-      {#if run.momentMatters && run.rested === undefined}
+      {#if run.view.momentMatters && run.touch.rested === undefined}
         <p class="mb-2 font-semibold">Say above when you touch it: it changes what is right.</p>
       {/if}
       <button
         class="knob knob-act knob-large"
         type="button"
-        disabled={run.momentMatters && run.rested === undefined}
+        disabled={run.view.momentMatters && run.touch.rested === undefined}
         onclick={() => run.feel(run.feeling!)}
       >
         It feels like this
       </button>
     </div>
-  {:else if run.advice}
-    <p class="big">{say(run.advice.says)}</p>
-    {#if run.advice.action === 'add'}
-      {@const { ingredient: of, grams } = run.advice}
+  {:else if run.view.advice}
+    <p class="big">{say(run.view.advice.says)}</p>
+    {#if run.view.advice.action === 'add'}
+      {@const { ingredient: of, grams } = run.view.advice}
       <div>
         <button class="knob knob-act knob-large" type="button" onclick={() => run.add(of!, grams!)}>
-          Added {asMass(grams!)} of {run.ingredient(of!).name}
+          Added {asMass(grams!)} of {run.view.pantry.ingredient(of!).name}
         </button>
       </div>
     {/if}
-  {:else if run.state.added.length > 0}
+  {:else if run.view.state.added.length > 0}
     <p class="big">Give it two or three minutes, then feel again.</p>
   {/if}
 
-  {#if run.state.added.length > 0}
+  {#if run.view.state.added.length > 0}
     <div>
       <h3>Added at the check</h3>
       <ul class="mt-1 grid gap-1 text-lg">
-        {#each run.state.added as added (added.event)}
+        {#each run.view.state.added as added (added.event)}
           <li class="flex flex-wrap items-center gap-3">
             {asMass(added.grams)}
-            {run.ingredient(added.ingredient).name}
+            {run.view.pantry.ingredient(added.ingredient).name}
             <button class="knob min-h-14" type="button" onclick={() => run.retract(added.event)}
               >Was not added</button
             >

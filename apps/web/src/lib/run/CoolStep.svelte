@@ -11,12 +11,14 @@
     time,
   }: { run: Run; step: RunStep; now: Date; time: (iso: string) => string } = $props();
 
-  const cooling = $derived(coolingOf(run.formula.style, run.doughGrams / run.loaves));
+  const cooling = $derived(
+    coolingOf(run.view.formula.style, run.view.doughGrams / run.view.loaves),
+  );
   const out = $derived(step.begunAt ? Date.parse(step.begunAt) : now.getTime());
   const at = (minutes: number) => new Date(out + minutes * 60_000).toISOString();
   const ready = $derived(out + cooling.cut * 60_000 <= now.getTime());
   let thick = $state(12);
-  const sliced = $derived(run.loaves === 1 && run.formula.style !== 'pizza');
+  const sliced = $derived(run.view.loaves === 1 && run.view.formula.style !== 'pizza');
 </script>
 
 <div class="grid gap-4">

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ovenSetting, type RunStep } from '@tender-crumb/core/bake';
-  import type { TimedStep } from '../plan/planned.ts';
+  import type { TimedStep } from '@tender-crumb/core/schedule';
   import { asMass, asWarmth, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
 
@@ -19,7 +19,7 @@
     if (celsius === undefined) return '';
     const oven = kind === 'heat' || kind === 'bake';
     return oven
-      ? `, set to ${asWarmth(ovenSetting(celsius, run.oven).set)}`
+      ? `, set to ${asWarmth(ovenSetting(celsius, run.view.oven).set)}`
       : ` at ${asWarmth(celsius)}`;
   };
 </script>
@@ -28,7 +28,7 @@
 <section class="sheet" aria-hidden="true">
   <div class="columns">
     <div>
-      {#each run.stages as stage (stage.id)}
+      {#each run.view.stages as stage (stage.id)}
         <h3>{stage.name}</h3>
         <table>
           <tbody>
@@ -46,13 +46,13 @@
     <div>
       <table>
         <tbody>
-          {#each run.steps as step (step.id)}
+          {#each run.view.steps as step (step.id)}
             {@const timed = timeOf(step)}
             <tr>
               <td class="grams">{timed ? time(timed.start) : ''}</td>
               <td>
                 <b>{step.label}</b>{warmthOf(step)}
-                <small>{say(run.sign(step))}</small>
+                <small>{say(run.view.sign(step))}</small>
               </td>
             </tr>
           {/each}

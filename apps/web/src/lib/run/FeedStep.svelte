@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/bake';
   import { sumGrams } from '@tender-crumb/core/quantity';
-  import type { TimedBake } from '../plan/planned.ts';
+  import type { TimedBake } from '@tender-crumb/core/schedule';
   import { asMass } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
 
@@ -17,7 +17,7 @@
         ] as const)
       : [],
   );
-  const wanted = $derived(sumGrams(run.planned.filter((l) => l.stage === step.stage)));
+  const wanted = $derived(sumGrams(run.view.planned.filter((l) => l.stage === step.stage)));
 </script>
 
 {#if feeding}

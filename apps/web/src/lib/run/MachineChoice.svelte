@@ -21,14 +21,14 @@
   }: { run: Run; course: Course; now: Date; time: (iso: string) => string } = $props();
 
   const { machine } = $derived(course);
-  const times = $derived(run.courseTimes!);
+  const times = $derived(run.view.courseTimes!);
   const ends = $derived(courseReady(now.toISOString(), course));
   let fault = $state('');
 
   function choose(edit: Partial<CourseNoted>) {
-    if (!run.machine) return;
+    if (!run.view.machine) return;
     const next: CourseNoted = {
-      machine: run.machine.id,
+      machine: run.view.machine.id,
       programme: course.programme.id,
       kind: course.kind,
       size: course.size,
@@ -65,7 +65,7 @@
 <section class="grid gap-2" aria-labelledby="machine">
   <details class="border-b border-line pb-1">
     <summary class="flex min-h-14 flex-wrap items-baseline gap-x-2 text-lg">
-      <b id="machine">{run.machine?.name}: {course.programme.label}</b>
+      <b id="machine">{run.view.machine?.name}: {course.programme.label}</b>
       <span
         >{machineSizes[course.size].label}, crust {crusts[course.crust].label}{times.delay > 0
           ? `, begins in ${times.delay / 60} h`
@@ -143,7 +143,7 @@
       </label>
     </div>
   </details>
-  {#each run.findings as finding (finding.id)}
+  {#each run.view.findings as finding (finding.id)}
     <div class="border-l-4 border-act pl-3" role="status">
       <p>{say(finding.says)}</p>
       <div class="mt-1 flex flex-wrap gap-2">

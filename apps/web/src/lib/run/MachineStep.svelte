@@ -23,11 +23,11 @@
   );
   const whole = $derived(spans.at(-1)?.to ?? 1);
   const x = $derived(scaleLinear().domain([0, whole]).range([0, 100]));
-  const times = $derived(run.courseTimes!);
+  const times = $derived(run.view.courseTimes!);
   const reading = $derived(standIns.machine.reading);
   const clock = $derived(
     step.begunAt
-      ? machineClock(step.begunAt, course, run.state.power, now.toISOString())
+      ? machineClock(step.begunAt, course, run.view.state.power, now.toISOString())
       : undefined,
   );
   const minute = $derived(reading?.minute ?? clock?.minute ?? 0);

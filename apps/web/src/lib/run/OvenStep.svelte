@@ -17,11 +17,11 @@
   let { run, step, now }: { run: Run; step: RunStep; now: Date } = $props();
 
   const setting = $derived(
-    step.celsius === undefined ? undefined : ovenSetting(step.celsius, run.oven),
+    step.celsius === undefined ? undefined : ovenSetting(step.celsius, run.view.oven),
   );
-  const place = $derived(run.ovenPlace);
-  const core = $derived(coreAt(styles[run.formula.style].baking, run.household.altitude));
-  const readings = $derived(coreReadings(run.state.core, step.begunAt ?? now.toISOString()));
+  const place = $derived(run.view.ovenPlace);
+  const core = $derived(coreAt(styles[run.view.formula.style].baking, run.household.altitude));
+  const readings = $derived(coreReadings(run.view.state.core, step.begunAt ?? now.toISOString()));
   const done = $derived(doneBy(readings, core));
   const probe = $derived(standIns.probe.reading?.celsius);
 
@@ -48,7 +48,7 @@
 <div class="grid gap-4">
   {#if setting}
     <p>
-      <span class="quiet block">{run.oven?.name ?? 'The oven'}, set to</span>
+      <span class="quiet block">{run.view.oven?.name ?? 'The oven'}, set to</span>
       <b class="figure">{asWarmth(setting.set)}</b>
       {#if setting.says}<span class="quiet block"
           >for {asWarmth(step.celsius!)} inside: {setting.says}</span

@@ -9,11 +9,11 @@
   let { run, step, time }: { run: Run; step: RunStep; time: (iso: string) => string } = $props();
 
   const rise = $derived(riseOf[step.kind as keyof typeof riseOf]);
-  const forecast = $derived(run.rises.find((r) => r.id === rise));
+  const forecast = $derived(run.view.rises.find((r) => r.id === rise));
   const volume = $derived(forecast && 'volume' in forecast.end ? forecast.end.volume : undefined);
-  const marks = $derived(run.state.marks.filter((m) => m.rise === rise));
-  const noted = $derived(run.state.rises[rise]);
-  const poked = $derived(run.state.pokes.findLast((p) => p.rise === rise));
+  const marks = $derived(run.view.state.marks.filter((m) => m.rise === rise));
+  const noted = $derived(run.view.state.rises[rise]);
+  const poked = $derived(run.view.state.pokes.findLast((p) => p.rise === rise));
 
   const answers: Record<Poke, string> = {
     'at-once': 'back at once',

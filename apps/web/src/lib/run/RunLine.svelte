@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/bake';
   import Check from '@lucide/svelte/icons/check';
-  import type { TimedStep } from '../plan/planned.ts';
+  import type { TimedStep } from '@tender-crumb/core/schedule';
 
   let {
     steps,

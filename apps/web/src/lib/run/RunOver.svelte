@@ -34,7 +34,7 @@
   }
 </script>
 
-{#if run.state.finishedAt}
+{#if run.view.state.finishedAt}
   <section class="bowl grid gap-4 p-5" aria-labelledby="taught">
     <h2 id="taught" class="text-xl">
       {data.bake.finishedAt ? 'What this bake taught' : 'Written down here'}
@@ -67,8 +67,8 @@
     {#if mending}
       <OutcomeStep
         bake="{data.bake.id}/mended"
-        dough={run.doughGrams}
-        before={run.state.outcome}
+        dough={run.view.doughGrams}
+        before={run.view.state.outcome}
         says="Mend it in the book"
         onfinish={mend}
       />
@@ -85,7 +85,7 @@
       >
     </p>
   </section>
-{:else if run.state.abandonedAt}
+{:else if run.view.state.abandonedAt}
   <section class="bowl grid gap-4 p-5" aria-labelledby="given-up">
     <h2 id="given-up" class="text-xl">This bake was given up</h2>
     <p class="text-lg">

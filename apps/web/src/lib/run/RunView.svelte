@@ -67,8 +67,11 @@
   // What was tapped here moves the plan before the server has heard of it.
   /** What of it a plan goes by: a thing that is weighed moves nothing. */
   const told = $derived.by(() => {
-    const { batch, instead, course, way, warmth } = run.state;
-    const facts = [planFacts(run.steps, run.state), putOff(run.steps, run.state)];
+    const { batch, instead, course, way, warmth } = run.view.state;
+    const facts = [
+      planFacts(run.view.steps, run.view.state),
+      putOff(run.view.steps, run.view.state),
+    ];
     return JSON.stringify([facts, batch, instead, course, way, warmth]);
   });
   $effect(() => {
@@ -90,7 +93,7 @@
   onMount(() => {
     const end = run.follow(() => {
       // What the server made of it, the page shows: a finish that is delivered has taught.
-      if (run.state.finishedAt !== data.bake.finishedAt) void refresh();
+      if (run.view.state.finishedAt !== data.bake.finishedAt) void refresh();
     });
     const release = keepAwake((can) => (awake = can));
     const follow = planning.follow();
@@ -118,14 +121,16 @@
   const timeOf = (step: RunStep) => timed.get(step.task);
   const time = (iso: string) => timeText(iso, data.plan.zone, planning.now);
   const bakeTimed = $derived(planning.timed?.bakes.find((b) => b.id === planId));
-  const next = $derived(run.steps[run.steps.findIndex((s) => s.id === run.now.id) + 1]);
+  const next = $derived(
+    run.view.steps[run.view.steps.findIndex((s) => s.id === run.view.now.id) + 1],
+  );
   /** What runs beside the dough and is due: the oven is to be heated. */
   const beside = $derived(
-    run.steps.find(
+    run.view.steps.find(
       (s) =>
         s.kind === 'heat' &&
         s.standing === 'ahead' &&
-        s.id !== run.now.id &&
+        s.id !== run.view.now.id &&
         (timeOf(s) ? Date.parse(timeOf(s)!.start) <= planning.now.getTime() + 60_000 : false),
     ),
   );
@@ -141,8 +146,8 @@
 
   // A stand-in machine is started with the bake that runs in it.
   $effect(() => {
-    const { course, courseTimes } = run;
-    const started = run.steps.some((s) => s.runs && s.standing === 'under-way');
+    const { course, courseTimes } = run.view;
+    const started = run.view.steps.some((s) => s.runs && s.standing === 'under-way');
     if (!standIns.on || !course || !started || standIns.hasMachine) return;
     untrack(() =>
       standIns.run(
@@ -159,8 +164,8 @@
 <div class="run">
   <div class="mb-2 flex flex-wrap items-center justify-between gap-2">
     <h1>
-      {data.formula.name}{#if run.state.batch}<span class="quiet">
-          · × {Math.round(100 * run.state.batch) / 100}</span
+      {data.formula.name}{#if run.view.state.batch}<span class="quiet">
+          · × {Math.round(100 * run.view.state.batch) / 100}</span
         >{/if}
     </h1>
     <div class="no-print flex flex-wrap items-center gap-2">
@@ -180,14 +185,14 @@
     </div>
   </div>
 
-  {#if run.state.finishedAt || run.state.abandonedAt}
+  {#if run.view.state.finishedAt || run.view.state.abandonedAt}
     <RunOver {run} {data} />
   {:else}
     <Meanwhile {planning} bake={planId} />
     <div class="mb-3">
       <RunLine
-        steps={run.steps}
-        now={run.now.id}
+        steps={run.view.steps}
+        now={run.view.now.id}
         shown={run.step.id}
         {timeOf}
         {time}
@@ -212,7 +217,7 @@
       <section class="step-card bowl" aria-labelledby="step">
         <div class="lead">
           <p class="quiet">
-            {run.step.id === run.now.id
+            {run.step.id === run.view.now.id
               ? 'Now'
               : run.step.standing === 'ahead'
                 ? 'Later'
@@ -220,7 +225,7 @@
           </p>
           <h2 id="step" tabindex="-1" bind:this={heading}>{run.step.label}</h2>
           <StepHead {run} step={run.step} timed={timeOf(run.step)} now={planning.now} {time} />
-          {#if next && run.step.id === run.now.id && next.id !== run.step.id}
+          {#if next && run.step.id === run.view.now.id && next.id !== run.step.id}
             <p class="quiet mt-3 border-t border-line pt-2">
               Then: <b>{next.label}</b>{timeOf(next) && next.kind !== 'check'
                 ? `, about ${time(timeOf(next)!.start)}`
@@ -244,8 +249,8 @@
         <button
           class="knob min-h-14"
           type="button"
-          onclick={() => run.say('guided', { on: run.state.guided !== true })}
-          >{run.state.guided ? 'Lead me in short' : 'Lead me sentence by sentence'}</button
+          onclick={() => run.say('guided', { on: run.view.state.guided !== true })}
+          >{run.view.state.guided ? 'Lead me in short' : 'Lead me sentence by sentence'}</button
         >
         {#if asked}
           <span>Give this bake up? What was written down stays.</span>

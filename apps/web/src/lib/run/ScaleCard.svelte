@@ -25,9 +25,11 @@
     if (grams !== undefined) run.weigh(item, grams, true);
   });
   const live = $derived(weigher.now);
-  const shownOver = $derived(live.standing === 'over' ? run.overPour(item, live.grams) : undefined);
-  const measure = $derived(run.inMeasure(item));
-  const there = $derived(items.filter((i) => run.state.weighed.has(i.id)));
+  const shownOver = $derived(
+    live.standing === 'over' ? run.view.overPour(item, live.grams) : undefined,
+  );
+  const measure = $derived(run.view.inMeasure(item));
+  const there = $derived(items.filter((i) => run.view.state.weighed.has(i.id)));
 </script>
 
 <section class="bowl grid gap-1 p-4" aria-label="On the scale">
@@ -50,7 +52,7 @@
     {#if there.length > 0}
       <p class="quiet">
         In already: {there
-          .map((i) => `${i.name} ${asMass(run.state.weighed.get(i.id)!.grams)}`)
+          .map((i) => `${i.name} ${asMass(run.view.state.weighed.get(i.id)!.grams)}`)
           .join(', ')}
       </p>
     {/if}

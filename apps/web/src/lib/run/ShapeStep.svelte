@@ -3,16 +3,15 @@
     divide,
     dividing,
     formRows,
-    forms,
     mostOfPieces,
     pieceSlack,
     plaits,
     plaitStrands,
     setAside,
     strandCm,
-    type Form,
     type PlaitStrands,
   } from '@tender-crumb/core/bake';
+  import { forms, type Form } from '@tender-crumb/core/process';
   import { totals } from '@tender-crumb/core/formula';
   import { panDough, panFit, panKinds } from '@tender-crumb/core/machine';
   import { isRefused, numberTyped } from '@tender-crumb/core/quantity';
@@ -24,18 +23,18 @@
 
   let { run }: { run: Run } = $props();
 
-  const form = $derived(run.shaping.form);
-  const pan = $derived(run.state.divided?.pan);
-  const pieces = $derived(run.pieces);
+  const form = $derived(run.view.shaping.form);
+  const pan = $derived(run.view.state.divided?.pan);
+  const pieces = $derived(run.view.shaping.pieces);
   let typed = $state(untrack(() => String(pieces)));
   let fault = $state('');
 
-  const flour = $derived(totals(run.planned)?.flourGrams ?? 0);
+  const flour = $derived(totals(run.view.planned)?.flourGrams ?? 0);
   const custom = $derived(setAside(run.household.custom, flour));
-  const aside = $derived(run.state.aside ?? 0);
-  const division = $derived(divide(run.doughGrams, pieces, { aside, form }));
+  const aside = $derived(run.view.state.aside ?? 0);
+  const division = $derived(divide(run.view.doughGrams, pieces, { aside, form }));
   const whole = $derived(isRefused(division) ? 0 : division.whole);
-  const weighed = $derived(run.state.pieces.map((p) => p.grams));
+  const weighed = $derived(run.view.state.pieces.map((p) => p.grams));
   const standing = $derived(dividing(whole, pieces, weighed));
 
   function say(edit: Partial<{ pieces: number; form: Form; pan: string | undefined }>) {
@@ -45,7 +44,7 @@
   }
   function count(text: string) {
     const number = numberTyped(text, writing());
-    const problem = divide(run.doughGrams, number ?? NaN, { aside, form });
+    const problem = divide(run.view.doughGrams, number ?? NaN, { aside, form });
     if (number === undefined || isRefused(problem)) {
       fault = isRefused(problem) ? problem.refused.says : `How many pieces, 1 to ${mostOfPieces}?`;
       return;
@@ -88,7 +87,7 @@
 
   const pans = $derived(run.household.pans.filter((p) => panKinds[p.kind].use !== 'mix'));
   const chosenPan = $derived(pans.find((p) => p.id === pan));
-  const wholeShare = $derived(totals(run.planned)?.wholeShare ?? 0);
+  const wholeShare = $derived(totals(run.view.planned)?.wholeShare ?? 0);
   const each = $derived(isRefused(division) ? 0 : division.each);
   const fit = $derived(chosenPan ? panFit(chosenPan, each, wholeShare) : undefined);
   const litre = (ml: number) => `${Math.round(ml / 100) / 10} l`;
@@ -148,13 +147,13 @@
       <b class="figure">{asMass(division.each)}</b>
       <span class="text-lg">each of {pieces}</span>
       <span class="quiet block"
-        >{asMass(run.doughGrams)} of dough, about {asMass(division.scraps)} stay on hands and bench{aside
+        >{asMass(run.view.doughGrams)} of dough, about {asMass(division.scraps)} stay on hands and bench{aside
           ? `, ${asMass(aside)} are set aside`
           : ''}.{division.unusual ? ` That is ${division.unusual}.` : ''}</span
       >
     </p>
   {/if}
-  {#if custom && !run.state.aside}
+  {#if custom && !run.view.state.aside}
     <p class="flex flex-wrap items-center gap-2 border-l-4 border-rim pl-3">
       {run.household.custom?.name}: {asMass(custom)} of this dough.
       <button
@@ -230,7 +229,7 @@
       {/if}
       {#if weighed.length > 0}
         <ol class="flex flex-wrap gap-1" aria-label="Weighed pieces">
-          {#each run.state.pieces as p, i (p.event)}
+          {#each run.view.state.pieces as p, i (p.event)}
             <li>
               <button
                 class="knob min-h-11 px-2"

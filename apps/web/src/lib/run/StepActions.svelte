@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/bake';
   import Undo2 from '@lucide/svelte/icons/undo-2';
-  import type { TimedStep } from '../plan/planned.ts';
+  import type { TimedStep } from '@tender-crumb/core/schedule';
+  import { tapsOf } from '@tender-crumb/core/view';
   import { longerBy, laterBy, type Run } from './run.svelte.ts';
 
   let {
@@ -15,15 +16,15 @@
   const until = (iso: string | undefined): number =>
     iso === undefined ? 0 : Math.max(0, (Date.parse(iso) - now.getTime()) / 60_000);
 
-  const taps = $derived(run.taps(step));
+  const taps = $derived(tapsOf(step));
   const over = $derived(step.standing === 'done' || step.standing === 'skipped');
-  const isNow = $derived(step.id === run.now.id);
+  const isNow = $derived(step.id === run.view.now.id);
   const waits = $derived(
     step.standing === 'ahead' && (taps.begins === 'tap' || taps.begins === 'itself'),
   );
   /** The step itself asks for something first: how the dough feels, a spoon of water. */
   const asks = $derived(
-    step.kind === 'check' && (run.feeling !== undefined || run.advice?.action !== 'leave'),
+    step.kind === 'check' && (run.feeling !== undefined || run.view.advice?.action !== 'leave'),
   );
   const beginSays = $derived(
     'beginSays' in taps && taps.beginSays ? taps.beginSays : 'It begins now',
@@ -38,7 +39,7 @@
       >
     {:else if step.kind === 'weigh'}
       <button class="knob knob-act knob-large" type="button" onclick={() => run.allIn(step)}
-        >{run.steps.some((s) => s.runs && s.task === step.task)
+        >{run.view.steps.some((s) => s.runs && s.task === step.task)
           ? 'All in: it runs'
           : 'All in'}</button
       >

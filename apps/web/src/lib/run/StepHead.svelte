@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { RunStep, Sentence } from '@tender-crumb/core/bake';
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
-  import type { TimedStep } from '../plan/planned.ts';
+  import type { TimedStep } from '@tender-crumb/core/schedule';
   import { untilText } from '../plan/when.ts';
   import Explain from '../ui/Explain.svelte';
   import { glossary, type GlossaryWord } from '../ui/glossary.ts';
@@ -25,18 +25,18 @@
   const isExplained = (word: string | undefined): word is GlossaryWord =>
     word !== undefined && word in glossary;
 
-  const sentences = $derived<readonly Sentence[]>(run.sentences(step));
-  const sign = $derived(run.sign(step));
+  const sentences = $derived<readonly Sentence[]>(run.view.sentences(step));
+  const sign = $derived(run.view.sign(step));
   const hours = $derived(timed ? timed.minutes / 60 : undefined);
-  const cautions = $derived(run.cautions(step, hours));
+  const cautions = $derived(run.view.cautions(step, hours));
   const note = $derived(run.lastNotes[step.id]);
   /** A part of what is timed has no time of its own: a look into the machine has the kneading's. */
   const isPart = $derived(step.kind === 'weigh' || step.kind === 'check');
-  const lookAt = $derived(step.kind === 'check' ? run.lookAt : undefined);
+  const lookAt = $derived(step.kind === 'check' ? run.view.lookAt : undefined);
   const over = $derived(step.standing === 'done' || step.standing === 'skipped');
   /** Sentences of a guided step that were read. */
-  const read = $derived(Math.min(run.state.read[step.id] ?? 0, sentences.length - 1));
-  const guided = $derived(run.state.guided === true);
+  const read = $derived(Math.min(run.view.state.read[step.id] ?? 0, sentences.length - 1));
+  const guided = $derived(run.view.state.guided === true);
   const shown = $derived(guided ? sentences.slice(0, read + 1) : sentences.slice(0, 1));
   const more = $derived(guided ? [] : sentences.slice(1));
 </script>

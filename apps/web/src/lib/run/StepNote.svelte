@@ -7,10 +7,10 @@
 
   const written = new Written<{ text: string }>(
     untrack(() => `note/${run.id}/${step}`),
-    untrack(() => ({ text: run.state.notes[step] ?? '' })),
+    untrack(() => ({ text: run.view.state.notes[step] ?? '' })),
   );
   const longest = 4000;
-  const kept = $derived(run.state.notes[step] ?? '');
+  const kept = $derived(run.view.state.notes[step] ?? '');
 
   function keep() {
     const text = written.fields.text.trim().slice(0, longest);

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/bake';
-  import type { TimedBake } from '../plan/planned.ts';
+  import type { TimedBake } from '@tender-crumb/core/schedule';
   import AddIns from './AddIns.svelte';
   import CheckStep from './CheckStep.svelte';
   import CoolStep from './CoolStep.svelte';
@@ -34,9 +34,9 @@
 {#if step.kind === 'feed'}
   <FeedStep {run} {step} bake={bakeTimed} />
 {:else if step.kind === 'weigh' || step.kind === 'preferment' || step.kind === 'soak' || step.kind === 'autolyse'}
-  {#if step.kind === 'weigh' && run.course}
+  {#if step.kind === 'weigh' && run.view.course}
     <div class="mb-3">
-      <MachineChoice {run} course={run.course} {now} {time} />
+      <MachineChoice {run} course={run.view.course} {now} {time} />
     </div>
   {/if}
   <WeighStep {run} {step} water={bakeTimed?.water} />
@@ -51,10 +51,10 @@
 {:else if step.kind === 'mix' && !step.runs}
   <AddIns {run} when="At the end of the kneading, folded in:" />
   <WarmthNote {run} places={['dough']} />
-{:else if step.runs && run.course}
-  <MachineStep {run} {step} course={run.course} {now} {time} />
+{:else if step.runs && run.view.course}
+  <MachineStep {run} {step} course={run.view.course} {now} {time} />
 {:else if step.kind === 'cool'}
   <CoolStep {run} {step} {now} {time} />
 {:else if step.kind === 'taste'}
-  <OutcomeStep bake={run.id} dough={run.doughGrams} onfinish={(o) => run.finish(o)} />
+  <OutcomeStep bake={run.id} dough={run.view.doughGrams} onfinish={(o) => run.finish(o)} />
 {/if}

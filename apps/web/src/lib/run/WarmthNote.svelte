@@ -39,7 +39,7 @@
 <!-- What a thermometer says, noted. -->
 <div class="flex flex-wrap items-end gap-3">
   {#each places as of (of)}
-    {@const noted = run.state.warmth[of]}
+    {@const noted = run.view.state.warmth[of]}
     <form
       class="flex items-end gap-2"
       onsubmit={(e) => {

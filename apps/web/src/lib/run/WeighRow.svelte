@@ -7,7 +7,7 @@
 
   let { run, item, next }: { run: Run; item: WeighingItem; next: boolean } = $props();
 
-  const weighed = $derived(run.state.weighed.get(item.id));
+  const weighed = $derived(run.view.state.weighed.get(item.id));
   let editing = $state(false);
   let missing = $state(false);
   let typed = $state('');
@@ -42,7 +42,9 @@
     >
     <span class="what">
       <span class="name">{item.name}</span>
-      <span class="quiet">{say([run.inMeasure(item), item.hint].filter(Boolean).join(' · '))}</span>
+      <span class="quiet"
+        >{say([run.view.inMeasure(item), item.hint].filter(Boolean).join(' · '))}</span
+      >
     </span>
     <span class="amount">{asMass(weighed?.grams ?? item.grams)}</span>
   </button>
@@ -81,7 +83,7 @@
   {/if}
   {#if missing}
     <div class="instead">
-      {#each run.choices(item).slice(0, 8) as choice (choice.id)}
+      {#each run.view.choices(item).slice(0, 8) as choice (choice.id)}
         <button
           class="knob min-h-14"
           type="button"

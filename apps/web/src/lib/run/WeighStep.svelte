@@ -23,19 +23,21 @@
     water?: { readonly name: string; readonly celsius: number } | undefined;
   } = $props();
 
-  const items = $derived(run.itemsOf(step));
-  const next = $derived(items.find((i) => !run.state.weighed.has(i.id)));
-  const isIn = $derived(new Set(items.filter((i) => run.state.weighed.has(i.id)).map((i) => i.id)));
-  const inside = $derived(weighedGrams(items, run.state));
+  const items = $derived(run.view.itemsOf(step));
+  const next = $derived(items.find((i) => !run.view.state.weighed.has(i.id)));
+  const isIn = $derived(
+    new Set(items.filter((i) => run.view.state.weighed.has(i.id)).map((i) => i.id)),
+  );
+  const inside = $derived(weighedGrams(items, run.view.state));
 
   /** What was weighed by hand and missed its mark: said once, at the last of them. */
   const lastOff = $derived.by(() => {
-    const last = items.findLast((i) => run.state.weighed.has(i.id));
-    const grams = last && run.state.weighed.get(last.id)?.grams;
-    const planned = last && run.planned.find((l) => l.id === last.lines[0]);
+    const last = items.findLast((i) => run.view.state.weighed.has(i.id));
+    const grams = last && run.view.state.weighed.get(last.id)?.grams;
+    const planned = last && run.view.planned.find((l) => l.id === last.lines[0]);
     if (!last || grams === undefined || !planned || last.id !== planned.id) return undefined;
-    const lines = run.lines.map((l) => (l.id === planned.id ? planned : l));
-    return { item: last, over: run.overPour(last, grams, lines) };
+    const lines = run.view.lines.map((l) => (l.id === planned.id ? planned : l));
+    return { item: last, over: run.view.overPour(last, grams, lines) };
   });
 
   const bowls = $derived(run.household.pans.filter((p) => p.grams !== undefined));
@@ -44,9 +46,9 @@
 
   const batches = [0.5, 1, 2] as const;
   const begun = $derived(isIn.size > 0);
-  const share = $derived(run.state.batch ?? 1);
+  const share = $derived(run.view.state.batch ?? 1);
   const custom = $derived(run.household.custom);
-  const flour = $derived(totals(run.planned)?.flourGrams ?? 0);
+  const flour = $derived(totals(run.view.planned)?.flourGrams ?? 0);
 </script>
 
 <div class="grid gap-3">
@@ -54,10 +56,10 @@
     <ScaleCard {run} {items} item={next} listens={step.standing !== 'done'} />
   {/if}
 
-  {#if water && step.kind === 'weigh' && !(run.course && warmsFirst(run.course))}
+  {#if water && step.kind === 'weigh' && !(run.view.course && warmsFirst(run.view.course))}
     <div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
       <!-- Once it is mixed the bread's own warmth is known, and no water is wanted for that. -->
-      {#if run.state.warmth.dough === undefined}
+      {#if run.view.state.warmth.dough === undefined}
         <p class="text-lg first-letter:uppercase">
           {water.name} at <b class="text-2xl tabular-nums">{asWarmth(water.celsius)}</b>, for a
           dough of {asWarmth(run.view.bread.dough)}.
@@ -66,14 +68,14 @@
       <WarmthNote {run} places={['water']} />
     </div>
   {/if}
-  {#if step.kind === 'weigh' && run.byCup && run.household.bakers.length > 1}
+  {#if step.kind === 'weigh' && run.view.byCup && run.household.bakers.length > 1}
     <div class="flex flex-wrap items-center gap-2" role="group" aria-label="Who fills the cups">
       <span class="quiet">Cups filled by</span>
       {#each run.household.bakers as { id, name } (id)}
         <button
           class="knob min-h-14"
           type="button"
-          aria-pressed={(run.state.baker ?? usualBaker) === id}
+          aria-pressed={(run.view.state.baker ?? usualBaker) === id}
           onclick={() => run.bakedBy(id)}>{name}</button
         >
       {/each}
@@ -99,7 +101,7 @@
       {/if}
     </div>
   {/if}
-  {#each run.state.instead as change (change.event)}
+  {#each run.view.state.instead as change (change.event)}
     <p class="flex flex-wrap items-center gap-2">
       <span>{change.says}</span>
       <button class="knob min-h-14" type="button" onclick={() => run.retract(change.event)}
@@ -116,12 +118,16 @@
       label={inside > 0 ? `${asMass(inside)} are in` : 'nothing is in yet'}
     />
     <div class="grid gap-3">
-      {#if step.kind === 'weigh' && run.level && begun}
+      {#if step.kind === 'weigh' && run.view.level && begun}
         <div>
           <p class="quiet">
             With what is in so far as it was weighed, and the rest as it is wanted:
           </p>
-          <Level level={run.level} window={run.window} label="Where the dough will stand" />
+          <Level
+            level={run.view.level}
+            window={run.view.window}
+            label="Where the dough will stand"
+          />
         </div>
       {/if}
       {#if bowls.length > 0}
@@ -162,9 +168,9 @@
           when it is divided.
         </p>
       {/if}
-      {#if run.atSignal.length > 0 && step.kind === 'weigh'}
+      {#if run.view.atSignal.length > 0 && step.kind === 'weigh'}
         <p class="quiet">
-          Weighed beside it, for later: {run.atSignal
+          Weighed beside it, for later: {run.view.atSignal
             .map((i) => `${i.name} ${asMass(i.grams)}`)
             .join(', ')}.
         </p>

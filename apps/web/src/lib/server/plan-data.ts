@@ -1,29 +1,19 @@
-import type { Formula } from '@tender-crumb/core/formula';
-import type { Belief, Household } from '@tender-crumb/core/household';
 import { amongBreads } from '@tender-crumb/core/learn';
-import type { DeviceId } from '@tender-crumb/core/machine';
 import { deviceFor } from '@tender-crumb/core/process';
+import type { PlanGiven } from '@tender-crumb/core/view';
 import { localZone } from './day.ts';
 import type { Database } from './database/open.ts';
 import { readFormula } from './store/formulas.ts';
 import { madeBefore } from './store/made-before.ts';
 import { readBelief } from './store/belief.ts';
 import { readHousehold } from './store/household.ts';
-import { plansWithBakes, type PlannedWithBake } from './store/plans.ts';
+import { plansWithBakes } from './store/plans.ts';
 import { listTimers, type Timer } from './store/timers.ts';
 
 /** All that a page plans by. */
-export interface PlanData {
-  readonly plans: readonly PlannedWithBake[];
-  /** By planned bake: as it was begun, else as it stands. */
-  readonly formulas: Readonly<Record<string, Formula>>;
+export interface PlanData extends PlanGiven {
   /** By planned bake: the version that its formula is of. */
   readonly versions: Readonly<Record<string, number>>;
-  /** By planned bake: in what it is made where the plan does not say. */
-  readonly devices: Readonly<Record<string, DeviceId>>;
-  readonly household: Household;
-  readonly belief: Belief;
-  readonly zone: string;
   readonly timers: readonly Timer[];
 }
 

@@ -1,6 +1,6 @@
 import { onHouseClock, type BakeEvent } from '@tender-crumb/core/bake';
 import { apply } from 'json-merge-patch';
-import type { PlannedWithBake } from '../server/store/plans.ts';
+import type { PlannedWithBake } from '@tender-crumb/core/view';
 import type { BeginBake } from './begin.ts';
 import type { Entry } from './entry.ts';
 import { bakeLane, settingsLane, type Changed, type RowSaid } from './kinds.ts';

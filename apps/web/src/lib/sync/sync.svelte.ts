@@ -1,5 +1,5 @@
 import { refresh } from '$lib/ui/refresh.ts';
-import type { PlannedWithBake } from '../server/store/plans.ts';
+import type { PlannedWithBake } from '@tender-crumb/core/view';
 import type { Entry } from './entry.ts';
 import { outbox } from './here.ts';
 import type { RowSaid } from './kinds.ts';

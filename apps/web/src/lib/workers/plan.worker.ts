@@ -1,9 +1,9 @@
+import { planOf, type PlanGiven, type PlanView } from '@tender-crumb/core/view';
 import { expose } from 'comlink';
-import { planned, type NoTimedPlan, type Question, type TimedPlan } from '../plan/planned.ts';
 
 const planner = {
-  /** Plans what was asked for, beside the page. */
-  plan: (question: Question): TimedPlan | NoTimedPlan => planned(question),
+  /** Plans what is wished, beside the page. */
+  plan: (given: PlanGiven, now: string): PlanView => planOf(given, now),
 };
 
 export type Planner = typeof planner;

@@ -1,9 +1,7 @@
 import { everyDay, isClock, type Hours } from '@tender-crumb/core/household';
 import { deviceIds, type DeviceId } from '@tender-crumb/core/machine';
-import { wayIds, type WayId } from '@tender-crumb/core/schedule';
+import { isZone, wayIds, type PlannedBake, type WayId } from '@tender-crumb/core/schedule';
 import Joi from 'joi';
-import { isZone } from '../../plan/clock.ts';
-import type { PlannedBake } from '../store/plans.ts';
 import type { Timer } from '../store/timers.ts';
 import { instant, named, plainId } from './fields.ts';
 

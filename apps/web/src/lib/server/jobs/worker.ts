@@ -2,6 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { parentPort, workerData } from 'node:worker_threads';
 import { bakeRecord, expectedOf } from '@tender-crumb/core/book';
 import { forBread } from '@tender-crumb/core/learn';
+import { timedPlan, type PlanQuestion } from '@tender-crumb/core/schedule';
 import { backUpNightly, copyWhole } from '../database/backup.ts';
 import { connect } from '../database/open.ts';
 import { learnWholeBook } from '../store/learn-book.ts';
@@ -13,7 +14,6 @@ import { bookEntries } from '../store/book-entries.ts';
 import { readBelief } from '../store/belief.ts';
 import { readHousehold } from '../store/household.ts';
 import { photoFolder } from '../store/photos.ts';
-import { planned, type Question } from '../../plan/planned.ts';
 import type { ArchiveStep, ExpectedAsked, JobName, JobReport } from './job.ts';
 
 let stopped = false;
@@ -75,8 +75,8 @@ const jobs = {
   async copy({ file, to }: { file: string; to: string }) {
     copyWhole(file, to);
   },
-  async plan(question: Question) {
-    parentPort!.postMessage(planned(question));
+  async plan(question: PlanQuestion) {
+    parentPort!.postMessage(timedPlan(question));
   },
   async expected({ file, bread, of, newest }: ExpectedAsked) {
     const db = connect(file);

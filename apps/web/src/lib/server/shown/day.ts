@@ -1,7 +1,9 @@
+import { deviceFor } from '@tender-crumb/core/process';
 import type { Database } from '../database/open.ts';
 import { readPlanData } from '../plan-data.ts';
 import { listBakes } from '../store/bakes.ts';
 import { listFormulas } from '../store/formulas.ts';
+import { madeBefore } from '../store/made-before.ts';
 
 /** So many breads are offered for a plan; of so many it is said at once when they could be ready. */
 const mostOffered = 200;
@@ -17,11 +19,15 @@ export async function dayShown(db: Database) {
   return {
     bakes: rows,
     plan,
-    breads: formulas.rows.map(({ id, formula }, i) => ({
-      id,
-      name: formula.name,
-      ...(plan.plans.length === 0 && i < mostTold ? { formula } : {}),
-    })),
+    breads: await Promise.all(
+      formulas.rows.map(async ({ id, formula }, i) => ({
+        id,
+        name: formula.name,
+        ...(plan.plans.length === 0 && i < mostTold
+          ? { formula, device: deviceFor(formula, await madeBefore(db, id), plan.household) }
+          : {}),
+      })),
+    ),
   };
 }
 

@@ -1,43 +1,10 @@
-import type { BakeEvent } from '@tender-crumb/core/bake';
-import type { DeviceId } from '@tender-crumb/core/machine';
-import { mostBreads, type WayId } from '@tender-crumb/core/schedule';
+import { mostBreads, type PlannedBake, type PlannedBody } from '@tender-crumb/core/schedule';
+import type { PlannedWithBake } from '@tender-crumb/core/view';
 import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
 import { listBakes, readBake } from './bakes.ts';
 import { currentIso, currentTime } from '../../clock.ts';
-
-/** What is wished of a bake that is planned, and what was done of it. Moments are ISO texts. */
-export interface PlannedBody {
-  readonly device?: DeviceId;
-  readonly roomC?: number;
-  readonly doughC?: number;
-  readonly readyBy?: string;
-  readonly beginAt?: string;
-  readonly ripe?: boolean;
-  readonly ways?: readonly WayId[];
-  /** When steps were begun and done, by step. */
-  readonly facts?: Readonly<Record<string, { readonly start?: string; readonly end?: string }>>;
-  /** Starts that the baker held fast, by step. */
-  readonly locks?: Readonly<Record<string, string>>;
-}
-
-export interface PlannedBake extends PlannedBody {
-  readonly id: string;
-  readonly formulaId: string;
-  readonly version: number;
-  readonly bakeId?: string;
-}
-
-/** A planned bake with the bake that was begun of it. */
-export interface PlannedWithBake extends PlannedBake {
-  readonly begun?: {
-    readonly startedAt: string;
-    readonly formulaVersion?: number;
-    readonly method: DeviceId;
-    readonly events: readonly BakeEvent[];
-  };
-}
 
 const ofRow = (row: {
   id: string;
@@ -122,10 +89,11 @@ export async function plansWithBakes(
 }
 
 type Begun = NonNullable<PlannedWithBake['begun']>;
-const begunOf = ({ startedAt, events, method, formulaVersion }: Begun): Begun => ({
+const begunOf = ({ startedAt, events, method, formulaVersion, circumstances }: Begun): Begun => ({
   startedAt,
   events,
   method,
+  ...(circumstances ? { circumstances } : {}),
   ...(formulaVersion === undefined ? {} : { formulaVersion }),
 });
 

@@ -21,7 +21,7 @@
   import Level from '$lib/level/Level.svelte';
   import CodeDialog from '$lib/ui/CodeDialog.svelte';
   import { asWarmth, say } from '$lib/ui/writing.ts';
-  import { cheapAt } from '$lib/plan/clock.ts';
+  import { cheapAt } from '@tender-crumb/core/schedule';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();

@@ -1,7 +1,13 @@
 import { completeFormula } from '@tender-crumb/core/exchange';
-import { oneKitchen, resourcesOf } from '@tender-crumb/core/schedule';
+import {
+  oneKitchen,
+  resourcesOf,
+  type BakeWished,
+  type NoTimedPlan,
+  type PlanQuestion,
+  type TimedPlan,
+} from '@tender-crumb/core/schedule';
 import { json } from '@sveltejs/kit';
-import type { BakeWished, NoTimedPlan, Question, TimedPlan } from '$lib/plan/planned.ts';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
 import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
@@ -49,7 +55,7 @@ export const POST = route(async ({ request }) => {
   );
   const { now, zone, asleep, away, power, resources } = asked;
   const week = household.week;
-  const question: Question = {
+  const question: PlanQuestion = {
     now: now ?? currentIso(),
     zone: zone ?? household.zone ?? localZone(),
     bakes: wished,

@@ -1,50 +1,36 @@
-import type { FactsNoted } from '@tender-crumb/core/bake';
-import type { Course } from '@tender-crumb/core/course';
-import type { Formula } from '@tender-crumb/core/formula';
-import type { Belief, Household, Week } from '@tender-crumb/core/household';
-import type { DeviceId } from '@tender-crumb/core/machine';
+import type { Belief } from '../household/belief.ts';
+import type { Household } from '../household/household.ts';
+import type { Week } from '../household/week.ts';
+import { amountsFor, type BreadAmounts } from './amounts.ts';
+import { breadOf, type BreadSaid } from './bread.ts';
+import { clockFrom, closedIn, isoOf, minuteOf } from './clock.ts';
 import {
-  amountsFor,
-  breadOf,
   isMissed,
   isPlan,
-  oneKitchen,
   plan,
-  stepCurve,
-  ways,
-  type BreadAmounts,
-  type Closed,
-  type Fact,
   type NoPlan,
   type Plan,
   type PlanAsked,
   type PlannedStep,
-  type Resources,
-  type Wish,
-  type WayId,
-} from '@tender-crumb/core/schedule';
-import { clockFrom, closedIn, isoOf, minuteOf } from './clock.ts';
+} from './plan.ts';
+import type { FactsNoted } from './planned-bake.ts';
+import { stepCurve } from './step-curve.ts';
+import { oneKitchen, type Closed, type Fact, type Resources, type Wish } from './task.ts';
+import type { WayId } from './way-id.ts';
+import { ways } from './ways.ts';
 
-/** A bake with what is wished of it, and what became of it so far. Moments are ISO texts. */
-export interface BakeWished {
-  readonly id: string;
-  readonly formula: Formula;
-  readonly device?: DeviceId;
-  readonly room?: number;
-  readonly dough?: number;
-  readonly ripe?: boolean;
+/** A bread with what is wished of it, and what became of it so far. Moments are ISO texts. */
+export interface BakeWished extends BreadSaid {
   readonly readyBy?: string;
   readonly beginAt?: string;
   readonly ways?: readonly WayId[];
   /** By step, without the bake's id. */
   readonly facts?: FactsNoted;
-  /** How it goes through a machine, where that is chosen. */
-  readonly course?: Course;
   readonly locks?: Readonly<Record<string, string>>;
 }
 
 /** All that a plan is worked out of: plain data, that goes to another thread. */
-export interface Question {
+export interface PlanQuestion {
   readonly now: string;
   readonly zone: string;
   readonly bakes: readonly BakeWished[];
@@ -78,6 +64,8 @@ export interface TimedBake extends BreadAmounts {
   readonly id: string;
   readonly name: string;
   readonly way?: WayId;
+  /** How it rises, in two words and in a sentence. */
+  readonly label?: string;
   readonly says?: string;
   /** It has begun, and its wish cannot be met any more. */
   readonly late?: boolean;
@@ -143,7 +131,7 @@ function asNeeded(asked: PlanAsked, begun: ReadonlySet<string>): AsNeeded {
 }
 
 /** A plan for a question, by the clock of the house. */
-export function planned({
+export function timedPlan({
   now,
   zone,
   bakes: wished,
@@ -151,7 +139,7 @@ export function planned({
   resources = oneKitchen,
   household,
   belief,
-}: Question): TimedPlan | NoTimedPlan {
+}: PlanQuestion): TimedPlan | NoTimedPlan {
   const clock = clockFrom(now, zone);
   const minute = (iso: string) => minuteOf(clock, iso);
   const wishOf = ({ readyBy, beginAt, facts = {} }: BakeWished): Wish => ({
@@ -228,7 +216,7 @@ export function planned({
     bakes: found.breads.map((of, i) => ({
       id: of.id,
       name: of.name,
-      ...(of.way ? { way: of.way, says: ways[of.way].says } : {}),
+      ...(of.way ? { way: of.way, label: ways[of.way].label, says: ways[of.way].says } : {}),
       ...(late && begun.has(of.id) && bakes[i]!.readyBy !== undefined ? { late } : {}),
       ...amountsFor(breads[i]!, of, found.steps),
     })),

@@ -1,6 +1,9 @@
 import type { Formula } from '../formula/formula.ts';
 import type { StyleId } from '../style/style.ts';
-import type { Form } from './event-kinds.ts';
+
+/** What pieces are shaped to. */
+export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'flat'] as const;
+export type Form = (typeof forms)[number];
 
 /** What the pieces of a recipe are shaped to. */
 const byPiece: Readonly<Record<string, Form>> = {

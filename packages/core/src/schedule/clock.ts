@@ -1,5 +1,8 @@
-import { clockMinutes, type Hours, type Week } from '@tender-crumb/core/household';
-import { longestPlan, type Closed } from '@tender-crumb/core/schedule';
+import { clockMinutes } from '../household/week.ts';
+import { type Hours } from '../household/week.ts';
+import { type Week } from '../household/week.ts';
+import { longestPlan } from './plan.ts';
+import { type Closed } from './task.ts';
 import { DateTime, Interval } from 'luxon';
 
 /** A plan counts minutes; here they are moments by the clock of the house, and the other way round. */

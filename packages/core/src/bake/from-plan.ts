@@ -1,0 +1,52 @@
+import type { Formula } from '../formula/formula.ts';
+import type { PlannedBody } from '../schedule/planned-bake.ts';
+import type { TimedBake } from '../schedule/timed-plan.ts';
+import { aheadSteps } from './ahead-steps.ts';
+import type { BakeEvent } from './event.ts';
+
+/** An event before it is said: without its id, and with its moment where that is not now. */
+export type Unsaid = { readonly at?: string } & {
+  [K in BakeEvent['kind']]: Pick<Extract<BakeEvent, { kind: K }>, 'kind' | 'data'>;
+}[BakeEvent['kind']];
+
+/**
+ * What was settled on a plan, as a bake of it has it from its beginning: its way, how warm it was planned to stand,
+ * its leaven made fit for its time, and what was done before. From there on the bake speaks for itself.
+ *
+ * @param planned as its times were worked out last; none where no plan could be made
+ * @param formula as it is baked
+ * @example fromPlan({roomC: 18}, undefined, formula) // [{kind: 'wished', data: {air: 18}}]
+ */
+export function fromPlan(
+  { facts = {}, ripe, roomC, doughC }: PlannedBody,
+  planned: Pick<TimedBake, 'way' | 'leaven'> | undefined,
+  formula: Formula | undefined,
+): readonly Unsaid[] {
+  const { way, leaven } = planned ?? {};
+  const wished = {
+    ...(roomC === undefined ? {} : { air: roomC }),
+    ...(doughC === undefined ? {} : { dough: doughC }),
+  };
+  const line =
+    leaven && 'changes' in leaven
+      ? formula?.stages.flatMap((s) => s.lines).find((l) => l.ingredient === leaven.ingredient)
+      : undefined;
+  return [
+    ...(way ? [{ kind: 'way', data: { way } } as const] : []),
+    ...(Object.keys(wished).length > 0 ? [{ kind: 'wished', data: wished } as const] : []),
+    ...(line && leaven && 'changes' in leaven && leaven.changes.length > 0
+      ? [
+          {
+            kind: 'instead',
+            data: { of: line.id, says: 'for the time that it has', changes: [...leaven.changes] },
+          } as const,
+        ]
+      : []),
+    ...Object.entries(facts).flatMap(([step, { end }]) =>
+      end === undefined ? [] : [{ at: end, kind: 'step', data: { step, sense: 'done' } } as const],
+    ),
+    ...(ripe ? aheadSteps(formula) : []).map(
+      (step) => ({ kind: 'step', data: { step, sense: 'skipped' } }) as const,
+    ),
+  ];
+}

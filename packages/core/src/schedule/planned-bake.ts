@@ -1,0 +1,35 @@
+import type { DeviceId } from '../machine/device.ts';
+import type { WayId } from './way-id.ts';
+
+/** When a step was begun and done, and when it will not be over yet: ISO moments. */
+export interface FactNoted {
+  readonly start?: string;
+  readonly end?: string;
+  readonly notBefore?: string;
+}
+/** By step, without the bake's id. */
+export type FactsNoted = Readonly<Record<string, FactNoted>>;
+
+/** What is wished of a bake that is planned, and what was done of it. Moments are ISO texts. */
+export interface PlannedBody {
+  readonly device?: DeviceId;
+  readonly roomC?: number;
+  readonly doughC?: number;
+  readonly readyBy?: string;
+  readonly beginAt?: string;
+  readonly ripe?: boolean;
+  readonly ways?: readonly WayId[];
+  /** When steps were begun and done, by step. */
+  readonly facts?: FactsNoted;
+  /** Starts that the baker held fast, by step. */
+  readonly locks?: Readonly<Record<string, string>>;
+}
+
+/** A bake that is planned, as it is kept. */
+export interface PlannedBake extends PlannedBody {
+  readonly id: string;
+  readonly formulaId: string;
+  /** How often it was said; 0 for one that nobody planned. */
+  readonly version: number;
+  readonly bakeId?: string;
+}

@@ -1,0 +1,336 @@
+import { checkDough, type DoughAdvice } from '../bake/dough-check.ts';
+import { checkKindOf, type CheckKindId } from '../bake/check-kind.ts';
+import { kindOfEvent, type BakeEvent } from '../bake/event.ts';
+import { senseSays } from '../bake/event-kinds.ts';
+import type { Unsaid } from '../bake/from-plan.ts';
+import { leadOf, signOf, type Sentence } from '../bake/lead.ts';
+import { lookInto } from '../bake/machine-clock.ts';
+import { mixedLines } from '../bake/mixed.ts';
+import { overPour } from '../bake/over-pour.ts';
+import { ovenPlace } from '../bake/oven-plan.ts';
+import { restedFeel, stillToDrink } from '../bake/rested-feel.ts';
+import { runOf, type RunView } from '../bake/run-of.ts';
+import { runStepKinds } from '../bake/run-step-kind.ts';
+import { isRise, riseOf, stepNow, type RunStep } from '../bake/run-steps.ts';
+import { cautionsAt } from '../bake/step-cautions.ts';
+import { hasDrunk, wetFor } from '../bake/touch-moment.ts';
+import { weighingList, type WeighingItem } from '../bake/weighing-list.ts';
+import { tellingDifference } from '../correct/verdict.ts';
+import { courseTimes, type Course } from '../course/course.ts';
+import { machineFit } from '../course/machine-fit.ts';
+import { level, type Level } from '../dough/level.ts';
+import { mixingAdvice } from '../dough/mixing.ts';
+import { windowIn } from '../dough/own-window.ts';
+import { filledByHabit } from '../dough/parameter.ts';
+import type { Rise } from '../ferment/rises.ts';
+import { baseOf } from '../formula/base.ts';
+import type { Change, Formula } from '../formula/formula.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import { withBaker } from '../household/baker.ts';
+import type { Belief } from '../household/belief.ts';
+import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import type { Kitchen } from '../household/kitchen.ts';
+import { measureText } from '../ingredient/measure-text.ts';
+import type { Pantry } from '../ingredient/pantry.ts';
+import type { Appliance } from '../machine/appliance.ts';
+import { kneadingOf, type DeviceId } from '../machine/device.ts';
+import { loavesOf, type Shaping } from '../process/shaping.ts';
+import { isUnkneaded } from '../process/unkneaded.ts';
+import { isRefused, type Refused } from '../quantity/refusal.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
+import { risesBy } from '../schedule/coming-rises.ts';
+import type { Window } from '../style/style.ts';
+import { choicesFor, substitute } from '../substitute/substitute.ts';
+import { lazily } from './lazily.ts';
+
+/** A bake as its page is given it. */
+export interface BakeGiven {
+  readonly id: string;
+  /** As it was written. */
+  readonly formula: Formula;
+  readonly method: DeviceId;
+  readonly events: readonly BakeEvent[];
+  /** On its day. */
+  readonly household: Household;
+  /** With what is known of its bread. */
+  readonly belief: Belief;
+}
+
+/** Where the level is thought to be, and its 80 % interval, points. */
+type LevelBand = Pick<Level, 'points' | 'low' | 'high'>;
+
+/** All that the page of a bake shows. */
+export interface BakeView extends Omit<RunView, 'bread'> {
+  readonly bread: RunView['bread'];
+  /** The step that is to be done. */
+  readonly now: RunStep;
+  readonly pantry: Pantry;
+  readonly kitchen: Kitchen;
+  /** Lines as they are meant. */
+  readonly planned: readonly ResolvedLine[];
+  /** Lines as they were weighed so far. */
+  readonly lines: readonly ResolvedLine[];
+  readonly level: Level | undefined;
+  /** Cups that somebody's habit fills: it matters who does. */
+  readonly byCup: boolean;
+  /** Where this bread is right here. */
+  readonly window: Window;
+  readonly checkKind: CheckKindId;
+  /** Whether slow drinkers make the moment of the touch matter. */
+  readonly momentMatters: boolean;
+  /** Where it was felt last, points. */
+  readonly felt: number | undefined;
+  /** The last thing said was how it felt: an addition after that asks to feel again. */
+  readonly feltSince: boolean;
+  readonly advice: DoughAdvice | undefined;
+  /** As they are forecast for the dough as mixed, the way it goes. */
+  readonly rises: readonly Rise[];
+  readonly course: Course | undefined;
+  readonly courseTimes: ReturnType<typeof courseTimes> | undefined;
+  readonly findings: ReturnType<typeof machineFit>;
+  /** When a machine's dough is looked at. */
+  readonly lookAt: ReturnType<typeof lookInto> | undefined;
+  /** The household's machine that it goes through. */
+  readonly machine: Appliance | undefined;
+  readonly oven: Appliance | undefined;
+  readonly ovenPlace: ReturnType<typeof ovenPlace>;
+  readonly doughGrams: number;
+  readonly shaping: Shaping;
+  readonly loaves: number;
+  readonly stages: ReturnType<typeof weighingList>;
+  readonly items: readonly WeighingItem[];
+  /** What goes in at the signal or at the end of the kneading. */
+  readonly atSignal: readonly WeighingItem[];
+  /** The last that was tapped and counts, in words. */
+  readonly tapSays: (event: BakeEvent) => string;
+  /** What is weighed at a step: what its stage is made of; of a rest of flour and water, those two. */
+  readonly itemsOf: (step: RunStep) => readonly WeighingItem[];
+  /** What is weighed in the household's spoons and cups; a starter is only ever weighed. */
+  readonly inMeasure: (item: WeighingItem) => string | undefined;
+  /** What is to be done at a step. */
+  readonly sentences: (step: RunStep) => readonly Sentence[];
+  readonly sign: (step: RunStep) => string;
+  readonly cautions: (step: RunStep, hours?: number) => ReturnType<typeof cautionsAt>;
+  /** What a pour that missed its mark does to the dough, and what puts it right. */
+  readonly overPour: (
+    item: WeighingItem,
+    grams: number,
+    lines?: readonly ResolvedLine[],
+  ) => ReturnType<typeof overPour>;
+  /** What may take the place of something that is missing. */
+  readonly choices: (item: WeighingItem) => ReturnType<typeof choicesFor>;
+  /** Another thing in its place, with all that this asks of the rest, or why it cannot be. */
+  readonly swap: (lineId: string, choice: string, label: string) => Unsaid | Refused;
+  /** More of a thing: its mark on the list moves, or what lies there already is so much more. */
+  readonly moreOf: (lineId: string, grams: number, says: string) => Unsaid | undefined;
+}
+
+/** What is added or exchanged, without what else a correction knows of it. */
+const plainChange = ({ stage, ingredient, grams }: Change) => ({ stage, ingredient, grams });
+
+/**
+ * All that the page of a bake shows, from its events alone.
+ *
+ * @example bakeOf({id: 'b', formula, method: 'hand', events: [], household, belief}).now.kind // 'weigh'
+ */
+export function bakeOf({
+  id,
+  formula: written,
+  method,
+  events,
+  household,
+  belief,
+}: BakeGiven): BakeView {
+  const run = runOf({ id, formula: written, device: method, events, household, belief });
+  const { state, formula, steps, bread } = run;
+  const baker = withBaker(household, state.baker);
+  const unkneaded = isUnkneaded(formula);
+  return lazily<BakeView>({
+    state: () => state,
+    formula: () => formula,
+    steps: () => steps,
+    bread: () => bread,
+    way: () => run.way,
+    tasks: () => run.tasks,
+    now: () => stepNow(steps) ?? steps.at(-1)!,
+    pantry: () => pantryIn(household),
+    kitchen: () => kitchenOf(baker, belief),
+    planned: ({ pantry }) => resolve(formula, pantry),
+    lines: ({ pantry }) => mixedLines(written, state, pantry),
+    level: ({ lines, kitchen }) => level(lines, kitchen),
+    byCup: ({ planned, kitchen }) => planned.some((l) => filledByHabit(l, kitchen)),
+    window: ({ planned, kitchen }) =>
+      windowIn(formula.style, baseOf(planned).dryness, kitchen).window,
+    checkKind: ({ planned, window }) =>
+      checkKindOf(formula.style, method, baseOf(planned).dryness > dryFrom, window),
+    momentMatters: ({ level: at }) => at !== undefined && stillToDrink(at) >= tellingDifference,
+    felt: () => state.felt.at(-1)?.points,
+    feltSince: ({ felt }) =>
+      felt !== undefined && (state.added.at(-1)?.at ?? '') <= (state.felt.at(-1)?.at ?? ''),
+    advice: ({ feltSince, level: at, lines, window, pantry }) =>
+      feltSince && at
+        ? checkDough(
+            restedFeel(state.felt.at(-1)!, at),
+            window,
+            lines,
+            at.baseGrams,
+            household.measures,
+            pantry,
+          )
+        : undefined,
+    rises: () => risesBy(bread, run.way ?? 'as-it-is'),
+    course: () => bread.course,
+    courseTimes: ({ course }) => course && courseTimes(course),
+    findings: ({ course, planned }) =>
+      course ? machineFit(formula, course, household, planned) : [],
+    lookAt: ({ course }) => {
+      const runs = steps.find((s) => s.runs && s.standing === 'under-way');
+      return runs?.begunAt && course ? lookInto(runs.begunAt, course) : undefined;
+    },
+    machine: ({ course }) =>
+      household.appliances.find((a) => a.machine && a.machine === course?.machine),
+    oven: () => household.appliances.find((a) => a.kind === 'oven'),
+    ovenPlace: ({ shaping, oven }) => ovenPlace(formula.style, shaping.form, oven),
+    doughGrams: ({ lines }) => sumGrams(lines),
+    shaping: () => bread.shaping,
+    loaves: ({ shaping }) => loavesOf(shaping),
+    stages: ({ pantry }) => weighingList(formula, method, pantry),
+    items: ({ stages }) => stages.flatMap((s) => s.items),
+    atSignal: ({ stages }) => (stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'),
+    tapSays: (all) => (event) => tapSays(event, all),
+    itemsOf:
+      ({ stages }) =>
+      (step) => {
+        if (step.kind === 'autolyse')
+          return (stages.at(-1)?.items ?? []).filter(
+            (i) => i.role === 'flour' || i.role === 'liquid',
+          );
+        const stage = stages.find((s) => s.id === step.stage);
+        return stage?.items.filter((i) => i.role !== 'addIn' || step.kind !== 'weigh') ?? [];
+      },
+    inMeasure:
+      ({ pantry }) =>
+      ({ ingredient, grams }) =>
+        ingredient === 'starter'
+          ? undefined
+          : measureText(grams, pantry.ingredient(ingredient), household.measures),
+    sentences: (all) => (step) => {
+      const kneading = kneadingOf(method);
+      return leadOf({
+        step,
+        style: formula.style,
+        device: method,
+        check: all.checkKind,
+        unkneaded,
+        state,
+        shaping: all.shaping,
+        pieceGrams: all.doughGrams / all.loaves,
+        mixing: mixingAdvice(all.planned).find((m) => m.by === kneading)!,
+        atSignal: all.atSignal.map((i) => i.name),
+        outside: (formula.outside ?? []).map((o) => o.says),
+        ...(all.course ? { course: all.course } : {}),
+        ...(all.oven ? { oven: all.oven } : {}),
+      });
+    },
+    sign: () => (step) => signOf({ step, style: formula.style, unkneaded }),
+    cautions:
+      ({ ovenPlace: place, course, planned }) =>
+      (step, hours) =>
+        cautionsAt({
+          coated: course?.machine.coatedPan ?? true,
+          kind: step.kind,
+          device: method,
+          lines: planned,
+          pot: place.lid !== undefined,
+          steam: place.steam !== undefined,
+          glutenFree: household.glutenFree,
+          ...(course ? { course } : {}),
+          ...(hours === undefined ? {} : { hours }),
+          ...(step.celsius === undefined ? {} : { celsius: step.celsius }),
+        }),
+    overPour:
+      (all) =>
+      (item, grams, lines = all.lines) =>
+        overPour(lines, item.lines[0] ?? item.id, grams, all.kitchen),
+    choices: () => (item) => {
+      const [line] = item.lines;
+      return line === undefined
+        ? []
+        : choicesFor(formula, line, household).filter((c) => !c.refused);
+    },
+    swap: () => (lineId, choice, label) => {
+      const swap = substitute(formula, lineId, choice, baker, belief);
+      if (isRefused(swap)) return swap;
+      const taken = swap.formula.taken.slice(formula.taken.length);
+      const changes = [...taken, ...swap.consequences].flatMap((t) => t.changes.map(plainChange));
+      return { kind: 'instead', data: { of: lineId, says: label, changes } };
+    },
+    moreOf:
+      ({ planned }) =>
+      (lineId, grams, says) => {
+        const line = planned.find((l) => l.id === lineId);
+        if (!line) return undefined;
+        const there = state.weighed.get(lineId);
+        if (there) {
+          const { byScale } = there;
+          return { kind: 'weighed', data: { item: lineId, grams: there.grams + grams, byScale } };
+        }
+        const { stage, ingredient } = line;
+        const changes = [{ stage, ingredient, grams }];
+        return { kind: 'instead', data: { of: lineId, says, changes } };
+      },
+  });
+}
+
+/** A dough that stands on its dry base by more than that is looked at as one. Own choice, no source. */
+const dryFrom = 0.5;
+
+/** What a tap said, for whoever takes it back. */
+function tapSays(event: BakeEvent, { steps, items }: Pick<BakeView, 'steps' | 'items'>): string {
+  if (event.kind === 'step' || event.kind === 'rise') {
+    const of =
+      event.kind === 'step'
+        ? steps.find((s) => s.id === event.data.step)
+        : steps.find((s) => isRise(s.kind) && riseOf[s.kind] === event.data.rise);
+    return `${of?.label ?? ''} ${senseSays[event.data.sense]}`;
+  }
+  const weighed =
+    event.kind === 'weighed' ? items.find((i) => i.id === event.data.item) : undefined;
+  return weighed ? `${weighed.name} weighed` : (kindOfEvent(event)?.says ?? '');
+}
+
+/** What a bake's touch is compared with at a moment. */
+export interface TouchView {
+  /** Minutes for which the flour has been wet, by what was tapped. */
+  readonly wetFor: number | undefined;
+  /** Whether it has drunk by now: as the baker says, else by the time since mixing. */
+  readonly rested: boolean | undefined;
+  readonly forecast: LevelBand | undefined;
+}
+
+/**
+ * The forecast for a touch at a moment: before slow flour has drunk, a dough is looser than it will be.
+ *
+ * @param clock ISO moment
+ * @param said whether it has rested, as the baker says; undefined where nobody said
+ */
+export function touchAt(
+  { steps, courseTimes: times, level: at, momentMatters }: BakeView,
+  clock: string,
+  said: boolean | undefined,
+): TouchView {
+  const wet = wetFor(steps, clock, times?.kneadsFrom ?? 0);
+  const rested = said ?? hasDrunk(wet);
+  const early =
+    at && momentMatters && rested === false
+      ? {
+          points: at.early,
+          low: at.low + at.early - at.points,
+          high: at.high + at.early - at.points,
+        }
+      : at;
+  return { wetFor: wet, rested, forecast: early };
+}
+
+/** What the taps of a step say. */
+export const tapsOf = (step: RunStep) => runStepKinds[step.kind];

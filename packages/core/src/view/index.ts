@@ -1,0 +1,3 @@
+export * from './bake-of.ts';
+export * from './lazily.ts';
+export * from './plan-of.ts';
