@@ -1,6 +1,7 @@
 /**
  * `npm run replay FILE.zip`: goes through the book of a kitchen’s file once more, bake by bake: what would be
- * forecast, led and learned today, beside what was. Nothing is kept; what differs is marked with ≠.
+ * forecast, led and learned today, beside what was. Nothing is kept; what differs is marked with ≠. A file keeps
+ * no lessons: what another version taught is seen by its own output of the same file.
  */
 import type { KeptBake, ReplayedBake, WasAndIs } from '@tender-crumb/core/book';
 import { replayBook } from '@tender-crumb/core/book';
@@ -18,8 +19,9 @@ const round = (x: number, digits: number) => Number(x.toFixed(digits)).toString(
 
 /** Both where they differ, marked; else the one. */
 function beside<T>(pair: WasAndIs<T>, text: (of: T) => string): { says: string; same: boolean } {
-  const [was, is] = [pair.was, pair.is].map((of) => (of === undefined ? 'none' : text(of)));
-  return was === is ? { says: is!, same: true } : { says: `${is} ≠ ${was}`, same: false };
+  const is = pair.is === undefined ? 'none' : text(pair.is);
+  const was = pair.was === undefined ? is : text(pair.was);
+  return was === is ? { says: is, same: true } : { says: `${is} ≠ ${was}`, same: false };
 }
 
 const marked = ({ points, low, high }: { points: number; low: number; high: number }) =>
@@ -56,7 +58,7 @@ function printBake(bake: ReplayedBake, name: string) {
   console.log(`  led       ${led.join(' · ')}`);
   if (bake.strays.length > 0) console.log(`  tapped and not led to ≠ ${bake.strays.join(', ')}`);
   console.log(`  taught    ${taught.says || 'nothing'}`);
-  return { forecast: forecast.same, led: bake.strays.length === 0, taught: taught.same };
+  return { forecast: forecast.same, led: bake.strays.length === 0 };
 }
 
 const zip = process.argv[2];
@@ -79,13 +81,13 @@ try {
   const names = new Map(
     (await db.selectFrom('formula').select(['id', 'name']).execute()).map((f) => [f.id, f.name]),
   );
-  const same = { forecast: 0, led: 0, taught: 0 };
+  const same = { forecast: 0, led: 0 };
   for (const bake of replayBook(bakes, household)) {
     const alike = printBake(bake, names.get(bake.bread ?? '') ?? 'a bread');
-    for (const what of ['forecast', 'led', 'taught'] as const) same[what] += Number(alike[what]);
+    for (const what of ['forecast', 'led'] as const) same[what] += Number(alike[what]);
   }
   console.log(
-    `${bakes.length} bakes: ${same.forecast} forecast as they were, ${same.led} led as they were tapped, ${same.taught} taught what they taught.`,
+    `${bakes.length} bakes: ${same.forecast} forecast as they were, ${same.led} led as they were tapped.`,
   );
   await db.destroy();
 } catch (fault) {
