@@ -15,7 +15,7 @@
   import { closeWhereUnpaired } from '$lib/sync/closed.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
-  import ShortcutSheet from '$lib/ui/ShortcutSheet.svelte';
+  import { later } from '$lib/ui/later.ts';
   import { setTheme, themes, type Theme } from '$lib/ui/theme.ts';
   import type { LayoutProps } from './$types';
 
@@ -40,6 +40,7 @@
   // svelte-ignore state_referenced_locally
   let theme = $state<Theme>(data.theme);
   let keysOpen = $state(false);
+  const keySheet = later(() => import('$lib/ui/ShortcutSheet.svelte'));
   let going = false;
   const Look = $derived(looks[theme].icon);
 
@@ -171,4 +172,6 @@
 <main id="main" class="mx-auto max-w-[88rem] px-4 py-4">
   {@render children()}
 </main>
-<ShortcutSheet bind:open={keysOpen} />
+{#if keysOpen}
+  {#await keySheet() then { default: ShortcutSheet }}<ShortcutSheet bind:open={keysOpen} />{/await}
+{/if}

@@ -78,12 +78,23 @@ export const gramsTyped = (typed: number, { mass }: Pick<Writing, 'mass'>): numb
 const fahrenheit = (celsius: number): number => celsius * 1.8 + 32;
 
 /**
+ * The number of a temperature in the household's degrees: what stands in a field before somebody types.
+ *
+ * @example temperatureNumber(25, {...plainWriting, temperature: 'F'}) // '77'
+ */
+export const temperatureNumber = (
+  celsius: number,
+  { temperature }: Pick<Writing, 'temperature'>,
+): string =>
+  String(Math.round(temperature === 'F' ? fahrenheit(celsius) : celsius)).replace('-', '−');
+
+/**
  * A temperature as the household writes it, to the degree.
  *
  * @example temperatureText(26, {...plainWriting, temperature: 'F'}) // '79 °F'
  */
-export const temperatureText = (celsius: number, { temperature }: Writing): string =>
-  `${String(Math.round(temperature === 'F' ? fahrenheit(celsius) : celsius)).replace('-', '−')}${thinSpace}°${temperature}`;
+export const temperatureText = (celsius: number, writing: Writing): string =>
+  `${temperatureNumber(celsius, writing)}${thinSpace}°${writing.temperature}`;
 
 /** Degrees Celsius of a number that was typed in the household's degrees. */
 export const celsiusTyped = (

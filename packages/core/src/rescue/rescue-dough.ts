@@ -4,7 +4,8 @@ import { isFlour } from '../formula/base.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Formula } from '../formula/formula.ts';
 import { totals } from '../formula/totals.ts';
-import { windowFor, outside } from '../dough/window.ts';
+import { windowIn } from '../dough/own-window.ts';
+import { outside } from '../dough/window.ts';
 import { level, type Level } from '../dough/level.ts';
 import type { ParameterKind } from '../dough/parameter.ts';
 import { roles } from '../ingredient/role.ts';
@@ -88,6 +89,7 @@ interface Story {
  *
  * @param felt points where the finger puts it
  * @param rested whether slow flour has had its half hour
+ * @param lines as they were weighed; as the formula has them where nobody said
  * @returns undefined where nothing of it is flour, gluten or fibre
  * @example rescueDough(formula, 9, true, household)?.advice.ingredient // 'bread-flour'
  */
@@ -97,14 +99,14 @@ export function rescueDough(
   rested: boolean,
   household: Household,
   belief: Belief = nothingLearned,
+  lines: readonly ResolvedLine[] = resolve(formula, pantryIn(household)),
 ): DoughRescue | undefined {
   const pantry = pantryIn(household);
-  const lines = resolve(formula, pantry);
   const kitchen = kitchenOf(household, belief);
   const at = level(lines, kitchen);
   const sums = totals(lines);
   if (!at || !sums) return undefined;
-  const window = windowFor(formula.style, sums.dryness, household.figures);
+  const { window } = windowIn(formula.style, sums.dryness, kitchen);
   const toDrink = rested ? 0 : stillToDrink(at);
   const will = felt - toDrink;
   const advice = checkDough(will, window, lines, at.baseGrams, household.measures, pantry);

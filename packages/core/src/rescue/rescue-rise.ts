@@ -1,13 +1,11 @@
-import { breadOf, breadRises } from '../schedule/bread.ts';
-import { resolve } from '../formula/resolve.ts';
-import type { Formula } from '../formula/formula.ts';
-import type { Household } from '../household/household.ts';
-import { pantryIn } from '../household/household.ts';
-import { nothingLearned, type Belief } from '../household/belief.ts';
 import { isForecast, riseForecast } from '../ferment/rise-doubt.ts';
-import { warmPlace } from '../schedule/way-places.ts';
-import { normalBelow } from '../quantity/normal.ts';
 import { hoursText } from '../quantity/duration.ts';
+import { normalBelow } from '../quantity/normal.ts';
+import type { Bread } from '../schedule/bread.ts';
+import { risesBy } from '../schedule/coming-rises.ts';
+import type { WayId } from '../schedule/way-id.ts';
+import { warmPlace } from '../schedule/way-places.ts';
+import { writtenWay } from '../schedule/ways.ts';
 import { ranked, type Cause } from './cause.ts';
 
 /** What is known of a rise that does not come. */
@@ -47,23 +45,16 @@ const dissolvedIn = 15;
 /**
  * A rise that does not come: whether it is only too early, what else it may be, and what to do now.
  *
- * @example rescueRise(formula, {hours: 1, water: 'lukewarm', leaven: 'fresh'}, household).causes[0].id // 'early'
+ * @param of the bread as it was mixed, where it stands
+ * @param way that it goes
+ * @example rescueRise(bread, {hours: 1, water: 'lukewarm', leaven: 'fresh'}).causes[0].id // 'early'
  */
-export function rescueRise(
-  formula: Formula,
-  seen: NoRise,
-  household: Household,
-  belief: Belief = nothingLearned,
-): RiseRescue {
-  const lines = resolve(formula, pantryIn(household));
-  const bread = breadOf(
-    { id: 'rescue', formula, ...(seen.celsius === undefined ? {} : { room: seen.celsius }) },
-    household,
-    belief,
-  );
+export function rescueRise(of: Bread, seen: NoRise, way: WayId = writtenWay(of)): RiseRescue {
+  const bread = seen.celsius === undefined ? of : { ...of, room: seen.celsius };
+  const { lines } = bread;
   const sour = lines.some((l) => l.stageKind === 'starter' && l.grams > 0);
   const raised = sour || lines.some((l) => l.of.yeast && l.grams > 0);
-  const first = breadRises(bread, [{ hours: 1, celsius: bread.room }])[0];
+  const [first] = risesBy(bread, seen.celsius !== undefined && way === 'warm' ? 'as-it-is' : way);
   if (!raised) {
     return {
       now: [

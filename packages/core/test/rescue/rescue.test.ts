@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold } from '@tender-crumb/core/household';
+import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
 import {
   likelihood,
   ranked,
@@ -10,6 +10,7 @@ import {
   type GoneOver,
   type NoRise,
 } from '@tender-crumb/core/rescue';
+import { breadOf } from '@tender-crumb/core/schedule';
 import { build } from '../build.ts';
 
 const about = { measured: 'about' as const };
@@ -39,6 +40,8 @@ const lowCarb = build(
   undefined,
   about,
 );
+const bread = (formula: Formula) =>
+  breadOf({ id: 'rescue', formula }, defaultHousehold, nothingLearned);
 const feel = (felt: number, formula: Formula = loaf, rested = true) =>
   rescueDough(formula, felt, rested, defaultHousehold)!;
 
@@ -104,9 +107,9 @@ describe('a rise that does not come', () => {
     ...edit,
   });
   const first = (edit: Partial<NoRise>, formula: Formula = exact) =>
-    rescueRise(formula, seen(edit), defaultHousehold).causes[0]!.id;
+    rescueRise(bread(formula), seen(edit)).causes[0]!.id;
   const share = (id: string, edit: Partial<NoRise>) =>
-    rescueRise(exact, seen(edit), defaultHousehold).causes.find((c) => c.id === id)?.share ?? 0;
+    rescueRise(bread(exact), seen(edit)).causes.find((c) => c.id === id)?.share ?? 0;
 
   it('soon after mixing it is too early; hours later it is dead, scalded or forgotten', () => {
     expect(first({ hours: 0.3 })).to.equal('early');
@@ -127,12 +130,8 @@ describe('a rise that does not come', () => {
   });
 
   it('waits first where it may still live, acts first where it hardly does', () => {
-    expect(rescueRise(exact, seen({ hours: 0.5 }), defaultHousehold).now[0]).to.match(
-      /somewhere warm/,
-    );
-    expect(rescueRise(exact, seen({ hours: 9 }), defaultHousehold).now[0]).to.match(
-      /dissolve a fresh packet/,
-    );
+    expect(rescueRise(bread(exact), seen({ hours: 0.5 })).now[0]).to.match(/somewhere warm/);
+    expect(rescueRise(bread(exact), seen({ hours: 9 })).now[0]).to.match(/dissolve a fresh packet/);
   });
 
   it('a sourdough takes its hours, and no yeast at all is said so', () => {
@@ -140,10 +139,10 @@ describe('a rise that does not come', () => {
       'bread-flour': 50,
       water: 50,
     });
-    const rescued = rescueRise(sour, seen({ hours: 2 }), defaultHousehold);
+    const rescued = rescueRise(bread(sour), seen({ hours: 2 }));
     expect(rescued.causes[0]!.id).to.equal('early');
     expect(rescued.expected!.low).to.be.above(2);
-    const none = rescueRise(build({ 'bread-flour': 500, water: 310 }), seen(), defaultHousehold);
+    const none = rescueRise(bread(build({ 'bread-flour': 500, water: 310 })), seen());
     expect(none.causes).to.deep.equal([
       { id: 'forgotten', says: 'No yeast and no starter went in.', share: 1 },
     ]);

@@ -28,13 +28,12 @@
   import Either from '../ui/Either.svelte';
   import { copyText } from '../ui/copy.ts';
   import type { Deed } from '../ui/deed.ts';
-  import CodeDialog from '../ui/CodeDialog.svelte';
+  import { later } from '../ui/later.ts';
   import Menu from '../ui/Menu.svelte';
   import { download as handOut } from '../ui/download.ts';
   import { say } from '../ui/writing.ts';
   import WaterAccount from '../account/WaterAccount.svelte';
   import { Bench, type Given } from './bench.svelte.ts';
-  import AskRow from '../ask/AskRow.svelte';
   import ConflictBanner from './ConflictBanner.svelte';
   import Drawers from './Drawers.svelte';
   import KeptVersions from './KeptVersions.svelte';
@@ -65,7 +64,7 @@
   let starting = $state(false);
 
   const window = $derived(
-    bench.evaluation?.window ?? windowFor(bench.formula.style, 0, bench.household.figures),
+    bench.view.evaluation?.window ?? windowFor(bench.formula.style, 0, bench.household.figures),
   );
 
   onMount(() => {
@@ -93,7 +92,7 @@
       const version = await bench.saver.versionToBake();
       const { formula, household } = bench;
       await beginBake(
-        { id: bakeId, formulaId: bench.id, ...version, method: bench.device },
+        { id: bakeId, formulaId: bench.id, ...version, method: bench.view.device },
         { formula, household, belief: bench.belief },
       );
       await goto(`/bake/${bakeId}`);
@@ -106,9 +105,6 @@
     }
   }
 
-  /** Why the answer to a row did not make a line of it yet. */
-  let answerFault = $state({ at: -1, says: '' });
-
   /** Hands the formula out as a file. */
   function download({ ending, type, write }: Format) {
     const { bags, each } = bench.household;
@@ -116,7 +112,7 @@
     const text =
       ending === formats.json.ending
         ? JSON.stringify(file, null, 2)
-        : write(bench.formula, bench.pantry, bench.household.percentages);
+        : write(bench.formula, bench.view.pantry, bench.household.percentages);
     const name = bench.formula.name.replace(/[^\p{L}\p{N} -]+/gu, '').trim() || 'formula';
     handOut(`${name}.${ending}`, type, text);
     said =
@@ -127,6 +123,8 @@
 
   let moreAt = $state<HTMLElement>();
   let moreOpen = $state(false);
+  const unread = later(() => import('./Unread.svelte'));
+  const code = later(() => import('../ui/CodeDialog.svelte'));
   let codeOpen = $state(false);
   const more: readonly Deed[] = [
     { says: 'Copy as text', icon: ClipboardCopy, does: () => void copy() },
@@ -140,7 +138,7 @@
   ];
   const whole = $derived(bench.opened === 'whole');
 
-  const asText = () => formulaText(bench.formula, bench.pantry, bench.household.percentages);
+  const asText = () => formulaText(bench.formula, bench.view.pantry, bench.household.percentages);
   async function copy() {
     said = (await copyText(asText()))
       ? 'Copied as text.'
@@ -200,42 +198,48 @@
     <button
       class="knob knob-act"
       type="button"
-      disabled={starting || !bench.evaluation}
+      disabled={starting || !bench.view.evaluation}
       onclick={bake}
     >
       {starting ? 'Getting ready …' : 'Bake this'}
     </button>
   </div>
 </div>
-<CodeDialog bind:open={codeOpen} text={codeOpen ? asText() : ''} title={bench.formula.name} />
+{#if codeOpen}
+  {#await code() then { default: CodeDialog }}
+    <CodeDialog bind:open={codeOpen} text={asText()} title={bench.formula.name} />
+  {/await}
+{/if}
 {#if said}<p class="quiet mb-2" role="status">{said}</p>{/if}
 
 <section class="bowl mb-4 grid gap-3 p-4" aria-label="Dough level">
   <div class="grid items-center gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
     <Level
-      level={bench.level}
+      level={bench.view.level}
       {window}
-      usual={bench.evaluation?.looks ? bench.evaluation.styleWindow : undefined}
+      usual={bench.view.evaluation?.looks ? bench.view.evaluation.styleWindow : undefined}
       ghost={bench.preview?.level}
       older={data.older}
     />
     <div aria-live="polite">
-      {#if bench.verdict}
-        <p class="text-xl leading-snug font-bold">{bench.verdict.state}.</p>
+      {#if bench.view.verdict}
+        <p class="text-xl leading-snug font-bold">{bench.view.verdict.state}.</p>
         <p
-          class={bench.verdict.fits ? '' : 'text-lg leading-snug font-semibold text-act'}
+          class={bench.view.verdict.fits ? '' : 'text-lg leading-snug font-semibold text-act'}
           data-testid="verdict"
         >
-          {say(bench.verdict.says)}
+          {say(bench.view.verdict.says)}
         </p>
-        {#if bench.verdict.early}<p class="text-sm">{say(bench.verdict.early)}</p>{/if}
-        {#if bench.verdict.chance !== undefined}
+        {#if bench.view.verdict.early}<p class="text-sm">{say(bench.view.verdict.early)}</p>{/if}
+        {#if bench.view.verdict.chance !== undefined}
           <p class="quiet">
             <Explain word="chance to land">Chance to land</Explain> in the
-            <Explain word="window" />: {oddsText(bench.verdict.chance)}. {bench.verdict.weak ?? ''}
-            {#if bench.evaluation?.looks}
-              The window is yours, by how {bench.evaluation.looks}
-              {bench.evaluation.looks === 1 ? 'loaf' : 'loaves'} came out; dotted: the usual of its kind.
+            <Explain word="window" />: {oddsText(bench.view.verdict.chance)}. {bench.view.verdict
+              .weak ?? ''}
+            {#if bench.view.evaluation?.looks}
+              The window is yours, by how {bench.view.evaluation.looks}
+              {bench.view.evaluation.looks === 1 ? 'loaf' : 'loaves'} came out; dotted: the usual of its
+              kind.
             {/if}
           </p>
         {/if}
@@ -245,11 +249,11 @@
       {/if}
     </div>
   </div>
-  {#if bench.evaluation && whole}
+  {#if bench.view.evaluation && whole}
     <WaterAccount
-      account={bench.evaluation.level.account}
+      account={bench.view.evaluation.level.account}
       lit={bench.lit}
-      called={(line, name) => bench.called(line, name)}
+      called={(line, name) => bench.view.called(line, name)}
       onlight={(line) => (bench.lit = line)}
     />
   {/if}
@@ -273,7 +277,7 @@
         ><span class="quiet">Made in</span>
         <select
           class="field max-w-48"
-          value={bench.device}
+          value={bench.view.device}
           onchange={(e) =>
             bench.edit({ ...bench.formula, device: e.currentTarget.value as DeviceId })}
         >
@@ -281,7 +285,7 @@
         </select>
       </label>
       <Makes {bench} />
-      {#if bench.byCup && bench.household.bakers.length > 1}
+      {#if bench.view.byCup && bench.household.bakers.length > 1}
         <label class="flex items-center gap-2"
           ><span class="quiet">Cups filled by</span>
           <select
@@ -295,7 +299,7 @@
         </label>
       {/if}
       {#if whole}
-        {#if !bench.evaluation?.totals.dryBase}
+        {#if !bench.view.evaluation?.totals.dryBase}
           <Either
             label="School of percentages"
             value={bench.household.percentages}
@@ -307,19 +311,7 @@
     </div>
     <Sheet {bench} />
     {#if bench.formula.unread}
-      <div class="no-print mt-3 grid gap-2">
-        <h2>Not read yet, and not in the dough</h2>
-        {#each bench.formula.unread as row, i (`${i} ${row.text}`)}
-          <AskRow
-            text={row.text}
-            household={bench.household}
-            pantry={bench.pantry}
-            fault={answerFault.at === i ? answerFault.says : ''}
-            onanswer={(answer, learned) =>
-              (answerFault = { at: i, says: bench.answer(i, answer, learned) })}
-          />
-        {/each}
-      </div>
+      {#await unread() then { default: Unread }}<Unread {bench} />{/await}
     {/if}
     {#if bench.formula.outside}
       <details class="no-print mt-3" open>
@@ -357,11 +349,11 @@
   <div class="side">
     <RunningOut {bench} />
     <div class="bowl first p-3"><Corrections {bench} /></div>
-    {#if bench.evaluation}
+    {#if bench.view.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">
         <h2 id="cautions-title">Mind</h2>
         <ul class="mt-1 grid gap-1.5 text-sm">
-          {#each bench.evaluation.cautions as caution (caution.id)}
+          {#each bench.view.evaluation.cautions as caution (caution.id)}
             {@const about = caution.about ?? ''}
             <li class="border-l-4 border-line pl-2">
               <b>{about}</b>{say(caution.text.slice(about.length))}

@@ -55,7 +55,7 @@
         mine={bench.formula}
         theirTitle="Theirs: {whoAndWhen(theirs.device, theirs.updatedAt)}"
         mineTitle="Yours: here, now"
-        pantry={bench.pantry}
+        pantry={bench.view.pantry}
       />
     </div>
     <div class="flex flex-wrap items-center gap-3">

@@ -2,6 +2,7 @@
   import { Tabs } from 'bits-ui';
   import type { Component } from 'svelte';
   import type { Bench } from './bench.svelte.ts';
+  import { later } from '../ui/later.ts';
   import Figures from './Figures.svelte';
 
   let { bench }: { bench: Bench } = $props();
@@ -12,13 +13,13 @@
   const drawers: ReadonlyArray<
     readonly [id: string, name: string, open: () => Promise<{ default: Panel }>]
   > = [
-    ['sure', 'How sure', () => import('../sure/SurePanel.svelte')],
-    ['rise', 'Rise', () => import('../rise/RisePanel.svelte')],
-    ['leaven', 'Leaven', () => import('../leaven/LeavenPanel.svelte')],
-    ['strength', 'Strength and mixing', () => import('../strength/StrengthPanel.svelte')],
-    ['salt', 'Salt', () => import('../strength/SaltPanel.svelte')],
-    ['slices', 'Slices', () => import('../portion/PortionPanel.svelte')],
-    ['goal', 'Goal', () => import('../goal/GoalPanel.svelte')],
+    ['sure', 'How sure', later(() => import('../sure/SurePanel.svelte'))],
+    ['rise', 'Rise', later(() => import('../rise/RisePanel.svelte'))],
+    ['leaven', 'Leaven', later(() => import('../leaven/LeavenPanel.svelte'))],
+    ['strength', 'Strength and mixing', later(() => import('../strength/StrengthPanel.svelte'))],
+    ['salt', 'Salt', later(() => import('../strength/SaltPanel.svelte'))],
+    ['slices', 'Slices', later(() => import('../portion/PortionPanel.svelte'))],
+    ['goal', 'Goal', later(() => import('../goal/GoalPanel.svelte'))],
   ];
   let drawer = $state('figures');
 </script>
@@ -29,9 +30,9 @@
     {#each drawers as [id, name] (id)}<Tabs.Trigger value={id}>{name}</Tabs.Trigger>{/each}
   </Tabs.List>
   <Tabs.Content value="figures" class="pt-3">
-    {#if bench.evaluation}
+    {#if bench.view.evaluation}
       <Figures
-        totals={bench.evaluation.totals}
+        totals={bench.view.evaluation.totals}
         settings={bench.household}
         onsettle={(change) => bench.settle(change)}
       />

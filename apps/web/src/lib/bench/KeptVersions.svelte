@@ -75,7 +75,7 @@
         mine={bench.formula}
         theirTitle={looked.title}
         mineTitle="On the bench"
-        pantry={bench.pantry}
+        pantry={bench.view.pantry}
       />
       <button
         class="knob justify-self-start"

@@ -15,8 +15,8 @@
 
   let { bench }: { bench: Bench } = $props();
 
-  const each = $derived(pieceGrams(bench.formula, bench.pantry));
-  const totals = $derived(bench.evaluation?.totals);
+  const each = $derived(pieceGrams(bench.formula, bench.view.pantry));
+  const totals = $derived(bench.view.evaluation?.totals);
   let fault = $state('');
   let target = $state<ScaleTarget>('dough');
   const present = $derived(totals && (target === 'dough' ? totals.doughGrams : totals.flourGrams));
@@ -78,7 +78,7 @@
     <span class="flex items-center gap-2"
       ><span class="quiet">of</span>
       {@render weight('Raw weight of a piece', each, (g) =>
-        scaleToPiece(bench.formula, g, bench.pantry, measures),
+        scaleToPiece(bench.formula, g, bench.view.pantry, measures),
       )}
       <span class="quiet">{writing().mass} each, <Explain word="raw weight">raw</Explain></span
       ></span
@@ -87,7 +87,7 @@
   <span class="flex flex-wrap items-center gap-2"
     ><span class="quiet">in all</span>
     {@render weight('Weight wanted', present, (g) =>
-      scaleTo(bench.formula, target, g, bench.pantry, measures),
+      scaleTo(bench.formula, target, g, bench.view.pantry, measures),
     )}
     <span class="quiet">{writing().mass} of</span>
     <select class="field" aria-label="Of what" bind:value={target}>

@@ -6,7 +6,7 @@
   let { bench }: { bench: Bench } = $props();
 
   const short = $derived(
-    runningOut(bench.evaluation?.lines ?? [], bench.household.bags).map((out) => ({
+    runningOut(bench.view.evaluation?.lines ?? [], bench.household.bags).map((out) => ({
       ...out,
       makeUps: makeUpFor(bench.formula, out, bench.household, bench.belief),
     })),

@@ -1,12 +1,7 @@
-import { verdict, type Correction } from '@tender-crumb/core/correct';
-import { filledByHabit } from '@tender-crumb/core/dough';
-import { evaluate } from '@tender-crumb/core/evaluate';
+import type { Correction } from '@tender-crumb/core/correct';
 import {
-  resolve,
   giveBackCorrection,
   leaveCorrection,
-  mainStage,
-  stagesOf,
   reconsiderCorrection,
   takeCorrection,
   withoutStrangeBags,
@@ -14,19 +9,14 @@ import {
   type Taken,
 } from '@tender-crumb/core/formula';
 import {
-  kitchenOf,
-  pantryIn,
+  settingsOf,
   withBaker,
   type Belief,
   type Household,
   type Settings,
-  settingsOf,
 } from '@tender-crumb/core/household';
-import { kindOfBag, type Bag } from '@tender-crumb/core/ingredient';
-import { deviceFor, type MadeBefore } from '@tender-crumb/core/process';
-import { isRefused } from '@tender-crumb/core/quantity';
-import { answerUnread, readerOf, type Answer } from '@tender-crumb/core/reader';
-import { styleIn } from '@tender-crumb/core/style';
+import type { MadeBefore } from '@tender-crumb/core/process';
+import { benchOf } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { changeEntry, draftIn, formulaLane, theHouse, type Draft } from '../sync/kinds.ts';
@@ -76,26 +66,19 @@ export class Bench {
   /** What was left here and what the server has are brought together. */
   #isBack = false;
 
-  readonly evaluation = $derived.by(() => evaluate(this.formula, this.household, this.belief));
-  readonly pantry = $derived(pantryIn(this.household));
-  readonly kitchen = $derived(kitchenOf(this.household, this.belief));
-  /** What this bread's style wants, with the household's own figures. */
-  readonly style = $derived(styleIn(this.formula.style, this.household.figures));
-  /** In what it is made. */
-  readonly device = $derived(deviceFor(this.formula, this.#made, this.household));
-  readonly resolved = $derived(resolve(this.formula, this.pantry));
-  readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.formula.style));
-  /** The level, where it can be told. */
-  readonly level = $derived(this.evaluation?.cannotTell ? undefined : this.evaluation?.level);
-  /** Cups that somebody's habit fills: it matters who does. */
-  readonly byCup = $derived(this.resolved.some((l) => filledByHabit(l, this.kitchen)));
-  /** Corrections to decide on, and those that the baker left. */
-  readonly open = $derived(this.#corrections((key) => !this.formula.left.includes(key)));
-  readonly left = $derived(this.#corrections((key) => this.formula.left.includes(key)));
+  /** All that is shown of it. */
+  readonly view = $derived.by(() =>
+    benchOf({
+      formula: this.formula,
+      household: this.household,
+      belief: this.belief,
+      made: this.#made,
+    }),
+  );
   /** What the correction that is pointed at would make of it. */
   readonly preview = $derived.by(() => {
-    const correction = this.open.find((s) => s.key === this.pointedCorrection);
-    return correction && evaluate(this.#taking(correction), this.household, this.belief);
+    const correction = this.view.open.find((s) => s.key === this.pointedCorrection);
+    return correction && this.view.preview(correction);
   });
 
   constructor(given: Given) {
@@ -176,28 +159,6 @@ export class Bench {
     this.saver.clash(theirs, mine.version);
   }
 
-  /** A line's name; with its part, where the same thing stands in another as well. */
-  called(line: string, name: string): string {
-    const own = this.resolved.find((l) => l.id === line);
-    const twice = this.resolved.some(
-      (l) => l.ingredient === own?.ingredient && l.stage !== own.stage,
-    );
-    const part = stagesOf(this.formula).find((s) => s.id === own?.stage);
-    return own && twice && part && own.stage !== mainStage(this.formula).id
-      ? `${name}, ${part.name}`
-      : name;
-  }
-
-  /** Bags that a line can be bound to: of its kind, and not used up unless it is bound to it. */
-  bagsOf(line: { readonly ingredient: string; readonly bag?: string }): readonly Bag[] {
-    return this.household.bags.filter(
-      (b) =>
-        b.ingredient === line.ingredient &&
-        kindOfBag(b) !== 'starter' &&
-        (!b.finished || b.id === line.bag),
-    );
-  }
-
   /** Makes an edit; edits of the same group in a row are undone together. */
   edit(next: Formula, group?: string): void {
     if (next === this.formula) return;
@@ -217,7 +178,7 @@ export class Bench {
 
   take(correction: Correction): void {
     this.pointedCorrection = undefined;
-    this.edit(this.#taking(correction));
+    this.edit(this.view.taking(correction));
   }
 
   /** Takes changes that were worked out elsewhere: a blend, a bread for a goal. */
@@ -236,19 +197,6 @@ export class Bench {
 
   reconsider(key: string): void {
     this.edit(reconsiderCorrection(this.formula, key));
-  }
-
-  /**
-   * Answers a row that could not be read; what is learned of it is the household's from now on.
-   *
-   * @returns why it is still no line; empty where it is one
-   */
-  answer(at: number, answer: Answer, learned: Partial<Settings> = {}): string {
-    const next = answerUnread(this.formula, at, answer, readerOf(this.household));
-    if (isRefused(next)) return next.refused.says;
-    this.edit(next);
-    this.settle(learned);
-    return '';
   }
 
   /** Takes what the server has, after both had changed; undo brings back what stood here. */
@@ -279,14 +227,6 @@ export class Bench {
       this.formula = theirs;
     }
     this.saver.adopt(version);
-  }
-
-  #taking(correction: Correction): Formula {
-    return takeCorrection(this.formula, { ...correction, correction: correction.key });
-  }
-
-  #corrections(wanted: (key: string) => boolean): Correction[] {
-    return (this.evaluation?.corrections ?? []).filter((s) => wanted(s.key));
   }
 
   #show(formula: Formula): void {

@@ -6,7 +6,7 @@
 
   let { correction, bench }: { correction: Correction; bench: Bench } = $props();
 
-  const sure = $derived(certaintyWords(correction.certainty, bench.kitchen.coefficients));
+  const sure = $derived(certaintyWords(correction.certainty, bench.view.kitchen.coefficients));
   const point = () => (bench.pointedCorrection = correction.key);
   const unpoint = () => (bench.pointedCorrection = undefined);
 </script>

@@ -17,15 +17,15 @@
 
 <section class="corrections" aria-labelledby="corrections-title">
   <h2 id="corrections-title"><Explain word="correction">Corrections</Explain></h2>
-  {#if bench.open.length === 0}
+  {#if bench.view.open.length === 0}
     <p class="quiet">
-      {bench.evaluation
+      {bench.view.evaluation
         ? 'Nothing to correct. Change the flour, the water or the style, and what follows from it is offered here.'
         : 'Give it some flour, and what it needs is offered here.'}
     </p>
   {/if}
   <div class="cards">
-    {#each bench.open as correction (correction.key)}
+    {#each bench.view.open as correction (correction.key)}
       <CorrectionCard {correction} {bench} />
     {/each}
   </div>
@@ -37,7 +37,7 @@
         <li>
           <span>
             {one.changes
-              .map((c) => `${signed(c.grams)} ${bench.pantry.ingredient(c.ingredient).name}`)
+              .map((c) => `${signed(c.grams)} ${bench.view.pantry.ingredient(c.ingredient).name}`)
               .join(', ')}
           </span>
           <button
@@ -58,13 +58,14 @@
     {/if}
   {/if}
 
-  {#if bench.left.length > 0}
+  {#if bench.view.left.length > 0}
     <h3 class="quiet">Left</h3>
     <ul>
-      {#each bench.left as correction (correction.key)}
+      {#each bench.view.left as correction (correction.key)}
         <li>
           <span
-            >{signed(correction.grams)} {bench.pantry.ingredient(correction.ingredient).name}</span
+            >{signed(correction.grams)}
+            {bench.view.pantry.ingredient(correction.ingredient).name}</span
           >
           <button
             class="knob no-print"

@@ -19,9 +19,9 @@
   let prefer = $state<'fewest' | 'cheapest'>('fewest');
   let faults = $state<Record<string, string>>({});
 
-  const evaluation = $derived(bench.evaluation);
+  const evaluation = $derived(bench.view.evaluation);
   const offered = $derived(
-    evaluation ? offeredFor(evaluation.lines, evaluation.totals.dryBase, bench.pantry) : [],
+    evaluation ? offeredFor(evaluation.lines, evaluation.totals.dryBase, bench.view.pantry) : [],
   );
   /** What the household has, ticked at first: its own ingredients and what it has a bag of. */
   const at = untrack(() => new Set(bench.household.bags.map((b) => b.ingredient)));
@@ -46,8 +46,8 @@
       (b) =>
         !b.finished &&
         (b.hasLeft ?? 0) >= 1 &&
-        bench.pantry.has(b.ingredient) &&
-        bench.pantry.ingredient(b.ingredient).role === 'flour',
+        bench.view.pantry.has(b.ingredient) &&
+        bench.view.pantry.ingredient(b.ingredient).role === 'flour',
     ),
   );
   const toEmpty = $derived(wheat ? countedBags.find((b) => b.id === emptied) : undefined);
@@ -88,7 +88,7 @@
           : {}),
         portions: portions.count,
         school: bench.household.netCarbs,
-        loss: bench.style.loss.value,
+        loss: bench.view.style.loss.value,
         prefer,
       },
     );

@@ -11,44 +11,44 @@
   let { bench }: { bench: Bench } = $props();
 
   const leavens = new Leavens(() => bench);
-  const kind = $derived(leavens.yeast?.of.yeast);
+  const kind = $derived(leavens.view.yeast?.of.yeast);
 
   function takeStarter() {
-    if (!leavens.changes || !leavens.shown) return;
+    if (!leavens.view.changes || !leavens.view.shown) return;
     bench.takeChanges({
       correction: 'starter:share',
-      reason: `${gramsText(leavens.gramsOf(leavens.shown.percent))} of ripe starter has the first rise ready in ${hoursText(leavens.shown.hours)}`,
+      reason: `${gramsText(leavens.view.gramsOf(leavens.view.shown.percent))} of ripe starter has the first rise ready in ${hoursText(leavens.view.shown.hours)}`,
       basis: 'rise model, calibrated on customary rises',
-      changes: leavens.changes,
+      changes: leavens.view.changes,
     });
     leavens.looked = undefined;
   }
 </script>
 
 <div class="grid gap-5">
-  {#if leavens.ladder.length > 1 && leavens.own && leavens.shown}
+  {#if leavens.view.ladder.length > 1 && leavens.view.own && leavens.view.shown}
     <section class="grid gap-2" aria-label="Starter">
       <StarterLadder
-        ladder={leavens.ladder}
-        own={leavens.own}
-        shown={leavens.shown}
-        grams={(p) => leavens.gramsOf(p)}
+        ladder={leavens.view.ladder}
+        own={leavens.view.own}
+        shown={leavens.view.shown}
+        grams={(p) => leavens.view.gramsOf(p)}
         onlook={(p) => (leavens.looked = p)}
       />
       <p class="flex flex-wrap items-center gap-2">
         <span class="quiet">Rather</span>
-        {#each leavens.tastes as id (id)}
+        {#each leavens.view.tastes as id (id)}
           <button
             class="knob"
             type="button"
-            aria-pressed={leavens.shown.tang === id}
+            aria-pressed={leavens.view.shown.tang === id}
             onclick={() => leavens.wantTaste(id)}>{tangs[id].label}</button
           >
         {/each}
       </p>
       {#if leavens.looked !== undefined}
         <p class="flex flex-wrap items-center gap-2">
-          {#if leavens.changes}
+          {#if leavens.view.changes}
             <button class="knob knob-act" type="button" onclick={takeStarter}>Take it</button>
             <span class="quiet">Its flour and water come out of the dough, or go back there.</span>
           {:else}
@@ -64,7 +64,7 @@
         much. Whole grain and a hungry starter are sourer.
       </p>
     </section>
-    {#if !leavens.yeast}
+    {#if !leavens.view.yeast}
       <section class="bowl grid gap-2 p-3" aria-labelledby="doping">
         <h2 id="doping">For the same evening: a little yeast beside it</h2>
         <div class="flex flex-wrap items-end gap-3">
@@ -78,17 +78,17 @@
             />
           </label>
           <div aria-live="polite">
-            {#if leavens.doping && 'grams' in leavens.doping}
-              {@const doping = leavens.doping}
+            {#if leavens.view.doping && 'grams' in leavens.view.doping}
+              {@const doping = leavens.view.doping}
               <p>
                 <b class="text-lg">{asMass(doping.grams)}</b> of yeast.
                 <span class="quiet"
                   >8 times in 10 between {asMass(doping.low)} and {asMass(doping.high)}.</span
                 >
               </p>
-            {:else if leavens.doping}
+            {:else if leavens.view.doping}
               <p>
-                {leavens.doping.why === 'too-late'
+                {leavens.view.doping.why === 'too-late'
                   ? 'The starter alone is there by then.'
                   : 'No amount of yeast is that quick: make it warmer, or give it longer.'}
               </p>
@@ -96,8 +96,8 @@
               <p class="text-act" role="alert">Hours, up to 24.</p>
             {/if}
           </div>
-          {#if leavens.doping && 'grams' in leavens.doping}
-            {@const doping = leavens.doping}
+          {#if leavens.view.doping && 'grams' in leavens.view.doping}
+            {@const doping = leavens.view.doping}
             <button
               class="knob knob-act"
               type="button"
@@ -112,8 +112,8 @@
       </section>
     {/if}
   {/if}
-  {#if leavens.starter}
-    {@const { stage, hydration: now } = leavens.starter}
+  {#if leavens.view.starter}
+    {@const { stage, hydration: now } = leavens.view.starter}
     <section class="flex flex-wrap items-end gap-3" aria-label="Hydration of the starter">
       <label class="quiet grid gap-1"
         >Water of the starter, % of its flour
@@ -124,8 +124,8 @@
           bind:value={leavens.wet}
         />
       </label>
-      {#if leavens.stiffer}
-        {@const changes = leavens.stiffer}
+      {#if leavens.view.stiffer}
+        {@const changes = leavens.view.stiffer}
         <button
           class="knob"
           type="button"
@@ -149,11 +149,11 @@
       {/if}
     </section>
   {/if}
-  {#if leavens.schools.length > 0}
+  {#if leavens.view.schools.length > 0}
     <section class="grid gap-2" aria-labelledby="schools">
       <h2 id="schools">Warm or cold?</h2>
       <ul class="grid gap-3 sm:grid-cols-2">
-        {#each leavens.schools as school (school.id)}
+        {#each leavens.view.schools as school (school.id)}
           <li class="bowl p-3">
             <h3 class="font-semibold">{school.label}</h3>
             <p class="text-2xl font-bold">
@@ -172,11 +172,11 @@
       </ul>
     </section>
   {/if}
-  {#if leavens.ahead.length + leavens.back.length > 0}
+  {#if leavens.view.ahead.length + leavens.view.back.length > 0}
     <section class="grid gap-2" aria-labelledby="ahead">
       <h2 id="ahead">Mix part of it ahead</h2>
       <ul>
-        {#each leavens.ahead as one (one.id)}
+        {#each leavens.view.ahead as one (one.id)}
           <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1.5">
             <span class="min-w-0 flex-1 basis-64"
               ><b>{one.label}</b> <span class="quiet">{one.says}</span></span
@@ -189,7 +189,7 @@
             >
           </li>
         {/each}
-        {#each leavens.back as one (one.stage)}
+        {#each leavens.view.back as one (one.stage)}
           <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1.5">
             <span>{one.name} stands in it.</span>
             <button class="knob" type="button" onclick={() => bench.takeChanges(one.correction)}

@@ -3,7 +3,7 @@
   import { catalogue } from '@tender-crumb/core/ingredient';
   import {
     celsiusTyped,
-    temperatureText,
+    temperatureNumber,
     written,
     type Writing,
   } from '@tender-crumb/core/quantity';
@@ -43,7 +43,7 @@
     celsius:
       household.room.celsius === undefined
         ? ''
-        : temperatureText(household.room.celsius, household.writing).replace(/[^\d−]*°.*$/, ''),
+        : temperatureNumber(household.room.celsius, household.writing),
     humidity: percent(household.room.humidity),
   });
   let seen = untrack(() => settled);

@@ -27,12 +27,12 @@
   let thickness = $state('');
   let fault = $state('');
 
-  const evaluation = $derived(bench.evaluation);
+  const evaluation = $derived(bench.view.evaluation);
   const school = $derived(bench.household.netCarbs);
   const other = $derived(otherSchool(carbSchools, school));
   const portions = $derived(portionsOf(bench.formula));
-  const loss = $derived(bench.style.loss.value);
-  const whole = (of: CarbSchool) => nutrition(evaluation!.lines, of, bench.kitchen, loss);
+  const loss = $derived(bench.view.style.loss.value);
+  const whole = (of: CarbSchool) => nutrition(evaluation!.lines, of, bench.view.kitchen, loss);
   const names = { eu: 'EU label', us: 'US label' } as const;
 
   function count(text: string) {
@@ -83,7 +83,7 @@
   {@const all = whole(school)}
   {@const slice = partOf(all, 1 / portions.count)}
   {@const hundred = inHundredGrams(all)}
-  {@const allergens = allergensOf(evaluation.lines, besidesOf(bench.formula, bench.pantry))}
+  {@const allergens = allergensOf(evaluation.lines, besidesOf(bench.formula, bench.view.pantry))}
   {@const cost = costOf(evaluation.lines)}
   <div class="grid gap-3">
     <div class="flex flex-wrap items-end gap-x-4 gap-y-2">

@@ -31,12 +31,12 @@
     />
   </div>
 </section>
-{#if rescue.dough}
+{#if rescue.view.dough}
   <section class="bowl grid gap-3 p-4" aria-live="polite" aria-label="What to do now">
     <p class="text-2xl font-semibold first-letter:uppercase">
-      {say(rescue.dough.advice.says)}
+      {say(rescue.view.dough.advice.says)}
     </p>
-    {#if rescue.dough.wait}<p class="text-lg">{say(rescue.dough.wait)}</p>{/if}
-    {#if rescue.dough.causes.length > 0}<Causes causes={rescue.dough.causes} />{/if}
+    {#if rescue.view.dough.wait}<p class="text-lg">{say(rescue.view.dough.wait)}</p>{/if}
+    {#if rescue.view.dough.causes.length > 0}<Causes causes={rescue.view.dough.causes} />{/if}
   </section>
 {/if}

@@ -51,7 +51,7 @@
   />
 </div>
 <ol class="grid gap-3" aria-label="What can still be saved" aria-live="polite">
-  {#each rescue.saves as { id: way, says, why }, i (way)}
+  {#each rescue.view.saves as { id: way, says, why }, i (way)}
     <li class="bowl p-4">
       <p class={i === 0 ? 'text-2xl font-semibold' : 'text-lg'}>{say(says)}</p>
       <p class="quiet">{say(why)}</p>

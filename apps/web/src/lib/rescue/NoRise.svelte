@@ -72,16 +72,16 @@
 </section>
 <section class="bowl grid gap-3 p-4" aria-live="polite" aria-label="What to do now">
   <ol class="grid gap-2">
-    {#each rescue.noRise.now as says, i (says)}
+    {#each rescue.view.noRise.now as says, i (says)}
       <li class={i === 0 ? 'text-2xl font-semibold' : 'text-lg'}>{say(says)}</li>
     {/each}
   </ol>
-  {#if rescue.noRise.expected}
-    {@const { low, high } = rescue.noRise.expected}
+  {#if rescue.view.noRise.expected}
+    {@const { low, high } = rescue.view.noRise.expected}
     <p class="quiet">
       Such a dough is risen after {hoursText(low)} to {hoursText(high)}, 8 times in 10.
     </p>
   {/if}
-  <Causes causes={rescue.noRise.causes} />
+  <Causes causes={rescue.view.noRise.causes} />
 </section>
 {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}

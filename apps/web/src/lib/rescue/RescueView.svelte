@@ -1,8 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import type { BakeEvent } from '@tender-crumb/core/bake';
-  import type { Formula } from '@tender-crumb/core/formula';
-  import type { Belief, Household } from '@tender-crumb/core/household';
   import { nanoid } from 'nanoid';
   import { untrack } from 'svelte';
   import { beginBake } from '../sync/begin.ts';
@@ -13,22 +11,16 @@
   import GoneOver from './GoneOver.svelte';
   import NoRise from './NoRise.svelte';
   import WentIn from './WentIn.svelte';
-  import { Rescuing, troubles } from './rescuing.svelte.ts';
+  import { Rescuing, troubles, type TroubleGiven } from './rescuing.svelte.ts';
   import { currentMs, tapped } from '../clock.ts';
 
   let {
     data,
   }: {
-    data: {
-      household: Household;
-      belief: Belief;
-      bake?: string;
-      formula?: Formula;
-      startedAt?: string;
-    };
+    data: TroubleGiven & { bakeId?: string; startedAt?: string };
   } = $props();
 
-  const rescue = untrack(() => new Rescuing(data.household, data.belief, data.formula));
+  const rescue = untrack(() => new Rescuing(data));
   let fault = $state('');
 
   const since = untrack(() =>
@@ -43,11 +35,11 @@
   async function keep() {
     fault = '';
     try {
-      if (data.bake) {
-        await goto(`/bake/${data.bake}`);
+      if (data.bakeId) {
+        await goto(`/bake/${data.bakeId}`);
         return;
       }
-      const { formula } = rescue;
+      const { formula } = rescue.view;
       await mustSay(draftEntry({ id, version: 0, draft: id, formula }));
       const { at, ...clock } = tapped();
       const events = [
@@ -98,7 +90,7 @@
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <div>
     <button class="knob min-h-14 text-lg" type="button" onclick={keep}
-      >{data.bake ? 'Back to the bake' : 'Go on with it as a bake'}</button
+      >{data.bakeId ? 'Back to the bake' : 'Go on with it as a bake'}</button
     >
   </div>
 </div>

@@ -26,7 +26,7 @@
     {rescue.isKnown ? 'What went in' : 'What went in, roughly'}
   </h2>
   {#if rescue.isKnown}
-    <p>{rescue.formula.name}: as it was weighed.</p>
+    <p>{rescue.view.formula.name}: as it was weighed.</p>
   {:else}
     <label class="quiet grid gap-1"
       >It was to be
@@ -41,11 +41,11 @@
     <ul class="grid gap-1">
       {#each rescue.went as { ingredient, grams: of }, i (`${ingredient} ${i}`)}
         <li class="flex items-center gap-2">
-          <span class="flex-1">{rescue.pantry.ingredient(ingredient).name}</span>
+          <span class="flex-1">{rescue.view.pantry.ingredient(ingredient).name}</span>
           <input
             class="field min-h-11 w-24 text-right"
             inputmode="decimal"
-            aria-label="Grams of {rescue.pantry.ingredient(ingredient).name}"
+            aria-label="Grams of {rescue.view.pantry.ingredient(ingredient).name}"
             value={of}
             onchange={(e) => grams(i, e.currentTarget.value)}
           />
@@ -53,14 +53,14 @@
           <button
             class="knob touch px-2"
             type="button"
-            aria-label="No {rescue.pantry.ingredient(ingredient).name}"
+            aria-label="No {rescue.view.pantry.ingredient(ingredient).name}"
             onclick={() => rescue.drop(i)}><X size={16} /></button
           >
         </li>
       {/each}
     </ul>
     <IngredientPicker
-      pantry={rescue.pantry}
+      pantry={rescue.view.pantry}
       label="Something else that went in"
       placeholder="Something else"
       onpick={(ingredient) => rescue.add(ingredient)}

@@ -1,14 +1,6 @@
-import { completeFormula } from '@tender-crumb/core/exchange';
-import type { Formula } from '@tender-crumb/core/formula';
-import { pantryIn, type Belief, type Household } from '@tender-crumb/core/household';
-import {
-  rescueDough,
-  rescueOver,
-  rescueRise,
-  type GoneOver,
-  type NoRise,
-} from '@tender-crumb/core/rescue';
 import type { StyleId } from '@tender-crumb/core/style';
+import type { GoneOver, NoRise } from '@tender-crumb/core/rescue';
+import { rescueOf, usualDough, type RescueGiven, type WentIn } from '@tender-crumb/core/view';
 
 /** What is wrong with a dough. */
 export const troubles = [
@@ -18,94 +10,36 @@ export const troubles = [
 ] as const;
 export type Trouble = (typeof troubles)[number][0];
 
-/** Something that went in, roughly. */
-export interface WentIn {
-  readonly ingredient: string;
-  readonly grams: number;
-}
+/** What a dough in trouble is known by. */
+export type TroubleGiven = Pick<RescueGiven, 'household' | 'belief' | 'bake'>;
 
-/** Until somebody says otherwise: a plain dough, by the handful. */
-const usual: readonly WentIn[] = [
-  { ingredient: 'bread-flour', grams: 500 },
-  { ingredient: 'water', grams: 320 },
-  { ingredient: 'salt', grams: 9 },
-  { ingredient: 'instant-yeast', grams: 7 },
-];
-
-/** A dough in trouble: what went in, how it is, and what follows from that. */
+/** A dough in trouble: what went in and how it is, as it is said; what follows from that is its view. */
 export class Rescuing {
-  readonly household: Household;
-  readonly belief: Belief;
+  readonly #given: TroubleGiven;
   trouble = $state<Trouble>('feel');
-  went = $state.raw<readonly WentIn[]>(usual);
+  went = $state.raw<readonly WentIn[]>(usualDough);
   style = $state<StyleId>('pan');
   sourdough = $state(false);
   felt = $state<number | undefined>();
   rested = $state(true);
   rise = $state<NoRise>({ hours: 2, water: 'lukewarm', leaven: 'unknown' });
   over = $state<GoneOver>({ where: 'bowl', leaven: 'yeast', looks: 'puffy', smells: 'mild' });
-  /** The dough of a bake that is under way. */
-  readonly #known: Formula | undefined;
 
-  constructor(household: Household, belief: Belief, formula?: Formula) {
-    this.household = household;
-    this.belief = belief;
-    this.#known = formula;
-    if (formula) this.style = formula.style;
+  constructor(given: TroubleGiven) {
+    this.#given = given;
+    if (given.bake) this.style = given.bake.formula.style;
   }
 
+  /** It is of a bake that is under way. */
   get isKnown(): boolean {
-    return this.#known !== undefined;
+    return this.#given.bake !== undefined;
   }
 
-  /** What went in, as a formula: by the handful, so that its level is as unsure as that. */
-  readonly formula = $derived.by((): Formula => {
-    if (this.#known) return this.#known;
-    const lines = this.went.map(({ ingredient, grams }, i) => ({
-      id: `l${i + 1}`,
-      ingredient,
-      grams,
-      measured: 'about' as const,
-    }));
-    const leaven = new Set(['instant-yeast', 'active-dry-yeast', 'fresh-yeast']);
-    const starter = this.sourdough
-      ? [
-          {
-            id: 's0',
-            kind: 'starter' as const,
-            name: 'Starter',
-            lines: [
-              { id: 'f', ingredient: 'bread-flour', grams: 50, measured: 'about' as const },
-              { id: 'w', ingredient: 'water', grams: 50, measured: 'about' as const },
-            ],
-          },
-        ]
-      : [];
-    return completeFormula({
-      name: 'Rescued dough',
-      style: this.style,
-      stages: [
-        ...starter,
-        {
-          id: 's1',
-          kind: 'dough',
-          name: 'Dough',
-          lines: this.sourdough ? lines.filter((l) => !leaven.has(l.ingredient)) : lines,
-        },
-      ],
-    });
+  /** All that is shown of it. */
+  readonly view = $derived.by(() => {
+    const { went, style, sourdough, felt, rested, rise, over } = this;
+    return rescueOf({ ...this.#given, went, style, sourdough, felt, rested, rise, over });
   });
-
-  readonly pantry = $derived.by(() => pantryIn(this.household));
-  readonly dough = $derived.by(() =>
-    this.felt === undefined
-      ? undefined
-      : rescueDough(this.formula, this.felt, this.rested, this.household, this.belief),
-  );
-  readonly noRise = $derived.by(() =>
-    rescueRise(this.formula, this.rise, this.household, this.belief),
-  );
-  readonly saves = $derived.by(() => rescueOver(this.over));
 
   change(i: number, edit: Partial<WentIn>): void {
     this.went = this.went.map((w, k) => (k === i ? { ...w, ...edit } : w));

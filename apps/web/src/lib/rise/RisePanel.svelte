@@ -82,15 +82,15 @@
     <p class="text-act" role="alert">
       {say('A dough and a place of −5 to 50 °C: above that yeast dies, below it nothing rises.')}
     </p>
-  {:else if rising.rises.length === 0}
+  {:else if rising.view.rises.length === 0}
     <p class="quiet">
-      {bench.evaluation?.totals.dryBase
+      {bench.view.evaluation?.totals.dryBase
         ? 'A dough without cereal flour rises by what gluten holds, which this cannot tell yet: go by the eye.'
         : 'There is nothing in it yet that raises it.'}
     </p>
   {:else}
     <ul class="grid gap-3 sm:grid-cols-2" aria-label="When it will be ready">
-      {#each rising.rises as rise (rise.id)}
+      {#each rising.view.rises as rise (rise.id)}
         <li class="bowl p-3">
           <h2 class="quiet">{rise.label}</h2>
           {#if isForecast(rise.forecast)}
@@ -112,9 +112,9 @@
         </li>
       {/each}
     </ul>
-    {#if rising.first}
-      <RiseChart rise={rising.first} curve={rising.curve} />
-      <HowSure rise={rising.first} paces={rising.paces} model={rising.model} />
+    {#if rising.view.first}
+      <RiseChart rise={rising.view.first} curve={rising.view.curve} />
+      <HowSure rise={rising.view.first} paces={rising.view.paces} model={rising.view.model} />
     {/if}
     <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
       <label class="quiet grid gap-1"
@@ -127,31 +127,32 @@
         />
       </label>
       <div aria-live="polite" class="grid gap-1">
-        {#if rising.leaven && 'why' in rising.leaven}
-          <p>{whyNot[rising.leaven.why](rising.leaven)}</p>
-        {:else if rising.leaven}
+        {#if rising.view.leaven && 'why' in rising.view.leaven}
+          <p>{whyNot[rising.view.leaven.why](rising.view.leaven)}</p>
+        {:else if rising.view.leaven}
           <p>
-            <b class="text-lg">{asMass(rising.leaven.grams)}</b> of {rising.leaven.name}, where
-            {asMass(rising.leaven.now)} stand now.
+            <b class="text-lg">{asMass(rising.view.leaven.grams)}</b> of {rising.view.leaven.name},
+            where
+            {asMass(rising.view.leaven.now)} stand now.
             <span class="quiet"
-              >8 times in 10 between {asMass(rising.leaven.low)} and {asMass(
-                rising.leaven.high,
+              >8 times in 10 between {asMass(rising.view.leaven.low)} and {asMass(
+                rising.view.leaven.high,
               )}.</span
             >
           </p>
-          {#if rising.warmth?.celsius !== undefined}
-            <p>Or as it is, in a place of <b>{asWarmth(rising.warmth.celsius)}</b>.</p>
+          {#if rising.view.warmth?.celsius !== undefined}
+            <p>Or as it is, in a place of <b>{asWarmth(rising.view.warmth.celsius)}</b>.</p>
           {/if}
         {:else if rising.wanted.trim() !== ''}
           <p class="text-act" role="alert">A number of hours, up to 96.</p>
         {/if}
       </div>
-      {#if rising.leaven && 'changes' in rising.leaven && rising.leaven.changes.length > 0}
-        {@const change = rising.leaven}
+      {#if rising.view.leaven && 'changes' in rising.view.leaven && rising.view.leaven.changes.length > 0}
+        {@const change = rising.view.leaven}
         <button class="knob knob-act" type="button" onclick={() => take(change)}>Take it</button>
       {/if}
     </div>
-    {#if rising.hasStarter}
+    {#if rising.view.hasStarter}
       <section class="bowl grid gap-2 p-3" aria-labelledby="feed-title">
         <h2 id="feed-title" class="font-semibold">Feed the starter for it</h2>
         <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -173,8 +174,8 @@
           </label>
         </div>
         <div aria-live="polite">
-          {#if rising.feeding}
-            {@const { seed, flour, water, hours, nearest } = rising.feeding}
+          {#if rising.view.feeding}
+            {@const { seed, flour, water, hours, nearest } = rising.view.feeding}
             {#if nearest}
               <p class="text-act">
                 That cannot be had there: this is the nearest. Colder is slower, warmer sooner.
@@ -197,8 +198,8 @@
       </section>
     {/if}
     <p class="quiet">
-      {rising.noted > 0
-        ? `By ${rising.noted} noted rises of this leaven, and the rise model.`
+      {rising.view.noted > 0
+        ? `By ${rising.view.noted} noted rises of this leaven, and the rise model.`
         : 'By the rise model alone: note on the bake’s page when it is ready, and the band narrows.'}
       A forecast, to say when to look. The dough says when it is ready: go by its sign, not by the clock.
     </p>

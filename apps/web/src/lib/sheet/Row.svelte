@@ -45,7 +45,7 @@
   const of = $derived(line.of);
   const name = $derived(`${of.name}${inStage}`);
   const typed = $derived(line.typedGrams > 0 || line.corrections.length === 0);
-  const choices = $derived(bench.bagsOf(line));
+  const choices = $derived(bench.view.bagsOf(line));
 
   function enter(column: keyof typeof columns, text: string) {
     const typed = columns[column](text, bench.formula, line, bench.household);
@@ -58,7 +58,7 @@
   function pick(id: string) {
     const choice = choicesFor(bench.formula, line.id, bench.household).find((c) => c.id === id);
     if (choice?.refused) onswap(id);
-    else bench.edit(swapIngredient(bench.formula, line.id, id, undefined, bench.pantry));
+    else bench.edit(swapIngredient(bench.formula, line.id, id, undefined, bench.view.pantry));
   }
 
   const bind = (bag: string) =>
@@ -96,7 +96,7 @@
   </td>
   <td class="left name">
     <IngredientPicker
-      pantry={bench.pantry}
+      pantry={bench.view.pantry}
       glutenFree={bench.household.glutenFree}
       value={line.ingredient}
       label="Swap {name}"

@@ -25,8 +25,8 @@
   import LockOpen from '@lucide/svelte/icons/lock-open';
   import Trash2 from '@lucide/svelte/icons/trash-2';
   import type { Bench } from '../bench/bench.svelte.ts';
-  import SwapDialog from '../swap/SwapDialog.svelte';
   import type { Deed } from '../ui/deed.ts';
+  import { later } from '../ui/later.ts';
   import Menu from '../ui/Menu.svelte';
   import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';
   import IngredientPicker from './IngredientPicker.svelte';
@@ -39,6 +39,7 @@
   let { bench }: { bench: Bench } = $props();
 
   /** Line that something is to take the place of. */
+  const swap = later(() => import('../swap/SwapDialog.svelte'));
   let swapping = $state<string | undefined>();
   let chosen = $state<string | undefined>();
   /** The menu is one for the whole sheet: it hangs where it was asked for. */
@@ -47,8 +48,8 @@
   /** Stage that a new ingredient goes to, where not to the last dough. */
   let into = $state('');
 
-  const totals = $derived(bench.evaluation?.totals);
-  const lines = $derived(bench.evaluation?.lines ?? bench.resolved);
+  const totals = $derived(bench.view.evaluation?.totals);
+  const lines = $derived(bench.view.evaluation?.lines ?? bench.view.resolved);
   const stages = $derived(
     stagesOf(bench.formula).map((stage) => {
       const own = lines.filter((l) => l.stage === stage.id);
@@ -184,7 +185,7 @@
 <div class="no-print mt-2 flex flex-wrap items-center gap-2">
   <span class="min-w-36 flex-1"
     ><IngredientPicker
-      pantry={bench.pantry}
+      pantry={bench.view.pantry}
       glutenFree={bench.household.glutenFree}
       label="Add an ingredient"
       placeholder="Add an ingredient …"
@@ -225,4 +226,10 @@
   {/if}
 </div>
 <Menu label={menu?.label ?? ''} deeds={menu?.deeds ?? []} at={menu?.at} bind:open={menuOpen} />
-<SwapDialog {bench} bind:line={swapping} bind:chosen />
+{#if swapping}
+  {#await swap() then { default: SwapDialog }}<SwapDialog
+      {bench}
+      bind:line={swapping}
+      bind:chosen
+    />{/await}
+{/if}

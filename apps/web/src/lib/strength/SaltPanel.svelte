@@ -9,13 +9,13 @@
 
   let { bench }: { bench: Bench } = $props();
 
-  const evaluation = $derived(bench.evaluation);
+  const evaluation = $derived(bench.view.evaluation);
   const portions = $derived(portionsOf(bench.formula));
   const school = $derived(bench.household.percentages);
   const other = $derived(otherSchool(percentageSchools, school));
   const ladder = $derived(
     evaluation
-      ? saltLadder(evaluation.lines, evaluation.totals, bench.kitchen, portions.count)
+      ? saltLadder(evaluation.lines, evaluation.totals, bench.view.kitchen, portions.count)
       : [],
   );
   const signed = (share: number) =>

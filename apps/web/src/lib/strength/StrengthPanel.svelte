@@ -46,25 +46,25 @@
     cameOut = poured = '';
   }
 
-  const evaluation = $derived(bench.evaluation);
+  const evaluation = $derived(bench.view.evaluation);
   const lines = $derived(evaluation?.lines ?? []);
   const aim = $derived(
-    evaluation ? proteinAim(bench.formula.style, evaluation.totals, bench.kitchen) : undefined,
+    evaluation ? proteinAim(bench.formula.style, evaluation.totals, bench.view.kitchen) : undefined,
   );
   const strong = $derived([
     ...new Set(
       bench.household.bags
         .filter((b) => !b.finished)
-        .map((b) => bench.pantry.stuff({ ingredient: b.ingredient, bag: b.id })),
+        .map((b) => bench.view.pantry.stuff({ ingredient: b.ingredient, bag: b.id })),
     ),
-    ...bench.pantry.all,
+    ...bench.view.pantry.all,
   ]);
   const blend = $derived(
     evaluation && aim !== undefined ? blendTo(aim, lines, evaluation.totals, strong) : undefined,
   );
   const mixing = $derived(mixingAdvice(lines));
   const room = $derived(
-    bench.household.room.celsius ?? bench.kitchen.coefficients.ordinaryCelsius.value,
+    bench.household.room.celsius ?? bench.view.kitchen.coefficients.ordinaryCelsius.value,
   );
   const friction = $derived(frictionOf(worked, bench.household, bench.belief));
   const water = $derived.by(() => {
@@ -111,7 +111,7 @@
       {:else}
         <p>
           The flours bring <b>{totals.proteinPercent.toFixed(1)} %</b> protein; this bread wants
-          <b>{aim.toFixed(1)}</b> to {bench.style.protein[1]} %{totals.wholeShare > 0.2
+          <b>{aim.toFixed(1)}</b> to {bench.view.style.protein[1]} %{totals.wholeShare > 0.2
             ? ', with what bran asks for on top'
             : ''}.
         </p>

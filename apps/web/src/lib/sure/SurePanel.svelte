@@ -50,8 +50,8 @@
   const nameOf = (id: string | undefined) =>
     id === undefined
       ? ''
-      : bench.pantry.has(id)
-        ? bench.pantry.ingredient(id).name
+      : bench.view.pantry.has(id)
+        ? bench.view.pantry.ingredient(id).name
         : ingredient(id).name;
   const worthShowing = 0.015;
 </script>
@@ -66,7 +66,7 @@
   {/if}
   {#if sure.drawn}
     {@const { simulation, surer } = sure.drawn}
-    {@const window = bench.evaluation?.window ?? [0, 0]}
+    {@const window = bench.view.evaluation?.window ?? [0, 0]}
     <p>
       Mixed twenty thousand times over, as you measure it, 8 in 10 doughs come out between
       <b>{asPoints(simulation.low)}</b> and <b>{asPoints(simulation.high)}</b>;
@@ -125,7 +125,7 @@
     </div>
   {:else if !sure.running}
     <p class="quiet">
-      {bench.evaluation
+      {bench.view.evaluation
         ? 'Drawing …'
         : 'There is no flour in it yet, so that there is nothing to draw.'}
     </p>

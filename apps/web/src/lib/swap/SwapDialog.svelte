@@ -35,7 +35,7 @@
   ] as const;
   let part = $state<keyof typeof shares>('all');
 
-  const from = $derived(bench.evaluation?.lines.find((l) => l.id === line));
+  const from = $derived(bench.view.evaluation?.lines.find((l) => l.id === line));
   const choices = $derived(
     line ? choicesFor(bench.formula, line, bench.household, shares[part]) : [],
   );
@@ -184,7 +184,11 @@
             <p class="bowl bg-act-tint p-3"><b>That does not work.</b> {say(made.refused.says)}</p>
           {:else}
             <div class="grid gap-4 sm:grid-cols-2">
-              {#if bench.evaluation}{@render sheet('As it is', bench.evaluation, false)}{/if}
+              {#if bench.view.evaluation}{@render sheet(
+                  'As it is',
+                  bench.view.evaluation,
+                  false,
+                )}{/if}
               {#if after}{@render sheet('As it would be', after, true)}{/if}
             </div>
             {#if made.consequences.length > 0}

@@ -5,6 +5,7 @@ import {
   percentText,
   plainWriting,
   pointsText,
+  temperatureNumber,
   temperatureText,
   written,
   type Writing,
@@ -20,5 +21,7 @@ export const say = (text: string): string => written(text, writing());
 export const asMass = (grams: number): string => massText(grams, writing());
 export const asMassNumber = (grams: number): string => massNumber(grams, writing());
 export const asWarmth = (celsius: number): string => temperatureText(celsius, writing());
+/** As it stands in a field. */
+export const asWarmthTyped = (celsius: number): string => temperatureNumber(celsius, writing());
 export const asPercent = (percent: number): string => say(percentText(percent));
 export const asPoints = (of: number): string => say(pointsText(of));

@@ -1,4 +1,3 @@
-import { asBaked, bakeState } from '@tender-crumb/core/bake';
 import { forBread } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
@@ -22,9 +21,14 @@ export const load: PageServerLoad = async ({ url }) => {
     /** The dough that is in trouble, where it is one of ours: what went in is known then. */
     ...(bake && version
       ? {
-          bake: bake.id,
+          bakeId: bake.id,
           startedAt: bake.startedAt,
-          formula: asBaked(version.formula, bakeState(bake.events)),
+          bake: {
+            formula: version.formula,
+            method: bake.method,
+            events: bake.events,
+            circumstances: bake.circumstances,
+          },
         }
       : {}),
   };

@@ -6,4 +6,4 @@
 </script>
 
 <svelte:head><title>A dough in trouble · Tender Crumb</title></svelte:head>
-{#key data.bake}<RescueView {data} />{/key}
+{#key data.bakeId}<RescueView {data} />{/key}

@@ -1,0 +1,118 @@
+import type { Correction } from '../correct/correction.ts';
+import { verdict } from '../correct/verdict.ts';
+import type { Level } from '../dough/level.ts';
+import { filledByHabit } from '../dough/parameter.ts';
+import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
+import { mainStage, stagesOf, type Formula, type Line } from '../formula/formula.ts';
+import { resolve, type ResolvedLine } from '../formula/resolve.ts';
+import { takeCorrection } from '../formula/take-correction.ts';
+import type { Belief } from '../household/belief.ts';
+import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import type { Kitchen } from '../household/kitchen.ts';
+import { kindOfBag, type Bag } from '../ingredient/bag.ts';
+import type { Pantry } from '../ingredient/pantry.ts';
+import type { DeviceId } from '../machine/device.ts';
+import { deviceFor, type MadeBefore } from '../process/device-for.ts';
+import { breadOf, type Bread } from '../schedule/bread.ts';
+import type { WayId } from '../schedule/way-id.ts';
+import { writtenWay } from '../schedule/ways.ts';
+import { styleIn } from '../style/style-figures.ts';
+import { lazily } from './lazily.ts';
+
+/** A formula on the bench as its page has it. */
+export interface BenchGiven {
+  readonly formula: Formula;
+  /** With who stands at the bowl. */
+  readonly household: Household;
+  /** With what is known of its bread. */
+  readonly belief: Belief;
+  /** In what breads were made here before. */
+  readonly made?: MadeBefore;
+}
+
+/** All that the bench shows of a formula. */
+export interface BenchView {
+  readonly formula: Formula;
+  readonly household: Household;
+  readonly belief: Belief;
+  readonly evaluation: Evaluation | undefined;
+  readonly pantry: Pantry;
+  readonly kitchen: Kitchen;
+  /** What this bread's style wants, with the household's own figures. */
+  readonly style: ReturnType<typeof styleIn>;
+  /** In what it is made. */
+  readonly device: DeviceId;
+  readonly resolved: readonly ResolvedLine[];
+  readonly verdict: ReturnType<typeof verdict> | undefined;
+  /** Where it can be told. */
+  readonly level: Level | undefined;
+  /** Cups that somebody's habit fills: it matters who does. */
+  readonly byCup: boolean;
+  /** Corrections to decide on, and those that the baker left. */
+  readonly open: readonly Correction[];
+  readonly left: readonly Correction[];
+  /** As a bread that is to rise and to be baked: what a plan and a bake of it ask, too. */
+  readonly bread: Bread;
+  /** As its recipe has it. */
+  readonly way: WayId;
+  /** The formula with a correction in it. */
+  readonly taking: (correction: Correction) => Formula;
+  /** What a correction would make of it. */
+  readonly preview: (correction: Correction) => Evaluation | undefined;
+  /** A line's name; with its part, where the same thing stands in another as well. */
+  readonly called: (line: string, name: string) => string;
+  /** Bags that a line can be bound to: of its kind, and not used up unless it is bound to it. */
+  readonly bagsOf: (line: Pick<Line, 'ingredient' | 'bag'>) => readonly Bag[];
+}
+
+/**
+ * All that the bench shows of a formula, each worked out when it is looked at.
+ *
+ * @example benchOf({formula, household, belief}).device // 'hand'
+ */
+export function benchOf({ formula, household, belief, made = {} }: BenchGiven): BenchView {
+  const corrections = ({ evaluation }: BenchView, left: boolean): readonly Correction[] =>
+    (evaluation?.corrections ?? []).filter((c) => formula.left.includes(c.key) === left);
+  const main = mainStage(formula).id;
+  return lazily<BenchView>({
+    formula: () => formula,
+    household: () => household,
+    belief: () => belief,
+    evaluation: () => evaluate(formula, household, belief),
+    pantry: () => pantryIn(household),
+    kitchen: () => kitchenOf(household, belief),
+    style: () => styleIn(formula.style, household.figures),
+    device: () => deviceFor(formula, made, household),
+    resolved: ({ pantry }) => resolve(formula, pantry),
+    verdict: ({ evaluation }) => evaluation && verdict(evaluation, formula.style),
+    level: ({ evaluation }) => (evaluation?.cannotTell ? undefined : evaluation?.level),
+    byCup: ({ resolved, kitchen }) => resolved.some((l) => filledByHabit(l, kitchen)),
+    open: (all) => corrections(all, false),
+    left: (all) => corrections(all, true),
+    bread: ({ device }) => breadOf({ id: 'bench', formula, device }, household, belief),
+    way: ({ bread }) => writtenWay(bread),
+    taking: () => (correction) =>
+      takeCorrection(formula, { ...correction, correction: correction.key }),
+    preview:
+      ({ taking }) =>
+      (correction) =>
+        evaluate(taking(correction), household, belief),
+    called:
+      ({ resolved }) =>
+      (line, name) => {
+        const own = resolved.find((l) => l.id === line);
+        const twice = resolved.some(
+          (l) => l.ingredient === own?.ingredient && l.stage !== own.stage,
+        );
+        const part = stagesOf(formula).find((s) => s.id === own?.stage);
+        return own && twice && part && own.stage !== main ? `${name}, ${part.name}` : name;
+      },
+    bagsOf: () => (line) =>
+      household.bags.filter(
+        (b) =>
+          b.ingredient === line.ingredient &&
+          kindOfBag(b) !== 'starter' &&
+          (!b.finished || b.id === line.bag),
+      ),
+  });
+}
