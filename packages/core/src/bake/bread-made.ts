@@ -54,13 +54,14 @@ export function breadMade(
 }
 
 /**
- * The way that a bake's dough rises: as it was chosen, else as its recipe has it. A warm place that was measured is as
- * warm as it was measured.
+ * The way that a bake's dough rises: as it was chosen, else as its recipe has it. Leaven that was made fit for its time
+ * is in the dough by then, and a warm place that was measured is as warm as it was measured.
  */
 export function wayOf(
   { way, warmth }: Pick<BakeState, 'way' | 'warmth'>,
   bread: Pick<Bread, 'formula'>,
 ): WayId {
   const goes = way ?? writtenWay(bread);
-  return goes === 'warm' && warmth.air !== undefined ? 'as-it-is' : goes;
+  const isSo = goes === 'amount' || (goes === 'warm' && warmth.air !== undefined);
+  return isSo ? 'as-it-is' : goes;
 }

@@ -27,18 +27,18 @@ export function fromPlan(
     ...(roomC === undefined ? {} : { air: roomC }),
     ...(doughC === undefined ? {} : { dough: doughC }),
   };
-  const line =
-    leaven && 'changes' in leaven
-      ? formula?.stages.flatMap((s) => s.lines).find((l) => l.ingredient === leaven.ingredient)
-      : undefined;
+  const changes = leaven && 'changes' in leaven ? leaven.changes : [];
+  const line = changes
+    .flatMap((c) => formula?.stages.find((s) => s.id === c.stage)?.lines ?? [])
+    .find((l) => changes.some((c) => c.ingredient === l.ingredient));
   return [
     ...(way ? [{ kind: 'way', data: { way } } as const] : []),
     ...(Object.keys(wished).length > 0 ? [{ kind: 'wished', data: wished } as const] : []),
-    ...(line && leaven && 'changes' in leaven && leaven.changes.length > 0
+    ...(line
       ? [
           {
             kind: 'instead',
-            data: { of: line.id, says: 'for the time that it has', changes: [...leaven.changes] },
+            data: { of: line.id, says: 'for the time that it has', changes: [...changes] },
           } as const,
         ]
       : []),

@@ -3,6 +3,7 @@ import { leavenChange, type LeavenChange } from '../ferment/leaven-change.ts';
 import { waterTemperature, type WaterTemperature } from '../ferment/water-temperature.ts';
 import { stagesOf } from '../formula/formula.ts';
 import type { Bread } from './bread.ts';
+import { comingRises } from './coming-rises.ts';
 import type { PlannedBread, PlannedStep } from './plan.ts';
 
 /** What a plan's times ask of the amounts of a bread. */
@@ -15,6 +16,9 @@ export interface BreadAmounts {
   readonly water?: WaterTemperature;
 }
 
+/** Leaven that differs by less is left as it is, as a share of it: nobody weighs so closely. Own choice, no source. */
+const noticed = 0.02;
+
 /** Ripe starter that is kept back to go on from, grams. Own choice, no source. */
 export const keptBack = 20;
 
@@ -24,6 +28,7 @@ const hoursOf = ({ start, end }: PlannedStep): number => (end - start) / 60;
  * What the times of a plan ask of the amounts of one of its breads.
  *
  * @param keep ripe starter kept back of each build, grams
+ * @param fits whether its leaven is to be made fit for the time of its first rise
  * @example amountsFor(bread, planned, steps).leaven // {grams: 1.2, now: 5, …}: the night is long
  */
 export function amountsFor(
@@ -31,6 +36,7 @@ export function amountsFor(
   planned: PlannedBread,
   steps: readonly PlannedStep[],
   keep = keptBack,
+  fits = planned.rises?.first.leaven !== undefined,
 ): BreadAmounts {
   const own = steps.filter((s) => s.bake === bread.id);
   const feedings = stagesOf(bread.formula).flatMap(({ id, kind }) => {
@@ -45,11 +51,14 @@ export function amountsFor(
     return feeding ? [{ stage: id, feeding }] : [];
   });
   const rises = own.find((s) => s.kind === 'first-rise');
-  const first = planned.rises?.first;
-  const leaven =
-    rises && first?.leaven
-      ? leavenChange(bread.lines, first.rise, hoursOf(rises), bread.paces, bread.work, bread.model)
+  // With the leaven that stands in it now, whatever it was planned with.
+  const coming = planned.way && comingRises(bread, planned.way)?.first;
+  const fit =
+    rises && fits && coming
+      ? leavenChange(bread.lines, coming, hoursOf(rises), bread.paces, bread.work, bread.model)
       : undefined;
+  const leaven =
+    fit && 'changes' in fit && Math.abs(fit.grams - fit.now) < noticed * fit.now ? undefined : fit;
   const water = waterTemperature(bread.lines, {
     desired: bread.dough,
     room: bread.room,

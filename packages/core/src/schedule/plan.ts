@@ -84,12 +84,15 @@ interface Choice extends BreadTasks {
 
 function choicesOf({ bread, ways: allowed = wayIds }: BreadWished): Choice[] {
   if (bakedByMachine(bread)) return [{ id: bread.id, cost: 0, ...breadTasks(bread, undefined) }];
-  const found = allowed.flatMap((way): Choice[] => {
+  const going = (way: WayId): Choice[] => {
     const rises = ways[way].of(bread);
     return rises
       ? [{ id: bread.id, way, rises, cost: wayCost(bread, way), ...breadTasks(bread, rises) }]
       : [];
-  });
+  };
+  const can = allowed.flatMap(going);
+  // A bread that cannot go any of them rises as it is: so it is led, too.
+  const found = can.length > 0 ? can : going('as-it-is');
   found.sort((a, b) => a.cost - b.cost);
   // No model tells how it rises: a usual time stands there.
   return found.length > 0 ? found : [{ id: bread.id, cost: 0, ...breadTasks(bread, undefined) }];

@@ -1,8 +1,10 @@
+import { takeCorrection } from '../formula/take-correction.ts';
 import type { Belief } from '../household/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { Week } from '../household/week.ts';
-import { amountsFor, type BreadAmounts } from './amounts.ts';
-import { breadOf, type BreadSaid } from './bread.ts';
+import type { LeavenChange } from '../ferment/leaven-change.ts';
+import { amountsFor, keptBack, type BreadAmounts } from './amounts.ts';
+import { breadOf, type Bread, type BreadSaid } from './bread.ts';
 import { clockFrom, closedIn, isoOf, minuteOf } from './clock.ts';
 import {
   isMissed,
@@ -11,6 +13,7 @@ import {
   type NoPlan,
   type Plan,
   type PlanAsked,
+  type PlannedBread,
   type PlannedStep,
 } from './plan.ts';
 import type { FactsNoted } from './planned-bake.ts';
@@ -130,6 +133,53 @@ function asNeeded(asked: PlanAsked, begun: ReadonlySet<string>): AsNeeded {
   return isPlan(third.found) ? third : first;
 }
 
+/** Times that a plan is made again for what its leaven moves. Own choice, no source. */
+const rounds = 3;
+
+/** A bread as it is planned, with what of its leaven is other than in its formula. */
+interface Fitted {
+  readonly bread: Bread;
+  readonly leaven?: LeavenChange;
+}
+
+/** A bread with the leaven that its planned first rise takes; as it is where it takes none other. */
+function withLeaven(
+  bake: BakeWished,
+  bread: Bread,
+  planned: PlannedBread,
+  steps: readonly PlannedStep[],
+  household: Household,
+  belief: Belief,
+): Fitted {
+  // What is weighed already cannot be made other.
+  if (bake.lines) return { bread };
+  const { leaven } = amountsFor(bread, planned, steps, keptBack, true);
+  if (!leaven) return { bread };
+  if (!('changes' in leaven) || leaven.changes.length === 0) return { bread, leaven };
+  const { changes } = leaven;
+  const correction = { correction: 'plan:leaven', reason: '', basis: '', changes };
+  const formula = takeCorrection(bake.formula, correction);
+  return { bread: breadOf({ ...bake, formula }, household, belief), leaven };
+}
+
+/** Whether two breads are made of the same, to the gram's tenth. */
+const isLike = (one: Bread, two: Bread): boolean =>
+  one === two ||
+  (one.lines.length === two.lines.length &&
+    one.lines.every((l, i) => Math.abs(l.grams - two.lines[i]!.grams) < 0.1));
+
+/** What a plan asks of a bread's amounts, with the leaven that it was planned with. */
+function amountsOf(
+  bread: Bread,
+  planned: PlannedBread,
+  steps: readonly PlannedStep[],
+  { leaven: fitted }: Fitted,
+): BreadAmounts {
+  const { leaven, ...rest } = amountsFor(bread, planned, steps, keptBack, false);
+  void leaven;
+  return { ...rest, ...(fitted ? { leaven: fitted } : {}) };
+}
+
 /** A plan for a question, by the clock of the house. */
 export function timedPlan({
   now,
@@ -151,7 +201,7 @@ export function timedPlan({
   // What nobody began in time does not stand in the way of the rest.
   const kept = wished.filter((b) => !isLost(b));
   const bakes = kept.length > 0 ? kept : wished;
-  const breads = bakes.map((b) => breadOf(b, household, belief));
+  const asWritten = bakes.map((b) => breadOf(b, household, belief));
   const facts = Object.fromEntries(
     bakes.flatMap(({ id, facts = {} }) =>
       Object.entries(facts).map(([step, { start, end, notBefore }]): [string, Fact] => [
@@ -169,20 +219,48 @@ export function timedPlan({
       Object.entries(locks).map(([step, at]) => [`${id}:${step}`, minute(at)] as const),
     ),
   );
-  const asked: PlanAsked = {
+  const closed = closedIn(clock, week);
+  const asked = (breads: readonly Bread[], ways: ReadonlyArray<readonly WayId[] | undefined>) => ({
     now: 0,
     breads: bakes.map((bake, i) => ({
       bread: breads[i]!,
       wish: wishOf(bake),
-      ...(bake.ways ? { ways: bake.ways } : {}),
+      ...(ways[i] ? { ways: ways[i] } : {}),
     })),
-    closed: closedIn(clock, week),
+    closed,
     resources,
     facts,
     locks,
-  };
+  });
   const begun = new Set(bakes.filter((b) => hasBegun(b.facts)).map((b) => b.id));
-  const { found, late, calls } = asNeeded(asked, begun);
+  const wishedWays = bakes.map((b) => b.ways);
+  /** Breads whose leaven is made fit for their time. */
+  const fits = new Set<string>();
+  let made: readonly Fitted[] = asWritten.map((bread) => ({ bread }));
+  let { found, late, calls } = asNeeded(asked(asWritten, wishedWays), begun);
+  // Leaven that is made fit for the first rise moves the last as well: it is planned again with that in it.
+  for (let round = 0; round < rounds && isPlan(found); round += 1) {
+    const { breads: of, steps } = found;
+    of.forEach(({ id, rises }) => rises?.first.leaven && fits.add(id));
+    if (fits.size === 0) break;
+    const fitted = bakes.map((bake, i) =>
+      fits.has(bake.id)
+        ? withLeaven(bake, asWritten[i]!, of[i]!, steps, household, belief)
+        : made[i]!,
+    );
+    if (round > 0 && fitted.every(({ bread }, i) => isLike(bread, made[i]!.bread))) break;
+    const again = asNeeded(
+      asked(
+        fitted.map((f) => f.bread),
+        of.map(({ id, way }, i) => (fits.has(id) && way ? [way] : wishedWays[i])),
+      ),
+      begun,
+    );
+    if (!isPlan(again.found)) break;
+    made = fitted;
+    ({ found, late, calls } = again);
+  }
+  const breads = made.map((m) => m.bread);
   const at = (minutes: number) => isoOf(clock, minutes);
   const curveOf = (step: PlannedStep) => {
     const i = bakes.findIndex((b) => b.id === step.bake);
@@ -211,6 +289,7 @@ export function timedPlan({
       }),
     };
   }
+  const plannedSteps = found.steps;
   return {
     zone,
     bakes: found.breads.map((of, i) => ({
@@ -218,11 +297,11 @@ export function timedPlan({
       name: of.name,
       ...(of.way ? { way: of.way, label: ways[of.way].label, says: ways[of.way].says } : {}),
       ...(late && begun.has(of.id) && bakes[i]!.readyBy !== undefined ? { late } : {}),
-      ...amountsFor(breads[i]!, of, found.steps),
+      ...amountsOf(asWritten[i]!, of, plannedSteps, made[i]!),
     })),
     calls,
     missed: wished.filter((b) => !bakes.includes(b)).map((b) => b.id),
-    closed: asked.closed
+    closed: closed
       .filter((c) => c.to > 0)
       .map(({ from, to, what }) => ({ from: at(from), to: at(to), what })),
     steps: found.steps.map(({ start, end, earliest, soonest, latest, ...step }) => ({
