@@ -3,7 +3,6 @@ export * from './as-baked.ts';
 export * from './as-made.ts';
 export * from './check-kind.ts';
 export * from './circumstances.ts';
-export * from './cooling.ts';
 export * from './divide.ts';
 export * from './done.ts';
 export * from './dough-check.ts';

@@ -9,7 +9,7 @@ import { courseTimes } from '../course/course.ts';
 import type { MixingAdvice } from '../dough/mixing.ts';
 import { machineSizes } from '../machine/machine.ts';
 import { checkKinds, type CheckKindId } from './check-kind.ts';
-import { coolingOf } from './cooling.ts';
+import { coolingOf } from '../style/cooling.ts';
 import { formRows } from './divide.ts';
 import { ovenPlace, warmPlaces } from './oven-plan.ts';
 import type { RunStep } from './run-steps.ts';

@@ -1,8 +1,4 @@
-import { commonPractice, figure } from '../figure/figure.ts';
 import type { RunStep } from './run-steps.ts';
-
-/** Minutes after which slow flour has drunk. Handbook section 4: bran takes 20 to 30 minutes. */
-export const drinksFor = figure(20, 'min', 5, commonPractice);
 
 /** Clocks of two tablets may differ by so much, minutes; what lies further ahead is no time since mixing. Own choice, no source. */
 const clocksDiffer = 5;
@@ -33,8 +29,9 @@ export function wetFor(
 /**
  * Whether a touch is of a dough whose slow flour has drunk; undefined where it cannot be told, and the baker is asked.
  *
- * @example hasDrunk(7) // false
- * @example hasDrunk(undefined) // undefined
+ * @param rest minutes that slow drinkers take in this household
+ * @example hasDrunk(7, 25) // false
+ * @example hasDrunk(undefined, 25) // undefined
  */
-export const hasDrunk = (minutes: number | undefined): boolean | undefined =>
-  minutes === undefined ? undefined : minutes >= drinksFor.value;
+export const hasDrunk = (minutes: number | undefined, rest: number): boolean | undefined =>
+  minutes === undefined ? undefined : minutes >= rest;

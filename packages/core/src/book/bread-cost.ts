@@ -80,7 +80,11 @@ export function breadCost(
   const price = cheap ? (cheapPower ?? power) : power;
   const powerCost = price === undefined ? undefined : price * kilowattHours;
   const total = ingredients.known + (powerCost ?? 0);
-  const loss = measuredOf(belief, 'loss', { style: meant.style, pan: state.divided?.pan }).mean;
+  const loss = measuredOf(belief, 'loss', {
+    style: meant.style,
+    pan: state.divided?.pan,
+    figures: then.figures,
+  }).mean;
   const grams = state.outcome?.after ?? sumGrams(made) * (1 - loss);
   const portions = portionsOf(meant);
   const asked = bread === undefined ? undefined : shop[bread];

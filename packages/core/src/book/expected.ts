@@ -67,8 +67,8 @@ const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected 
     const usual = usualInOven(meant, state, made);
     return around(measuredOf(belief, 'oven', {}), 'oven', (x) => usual * Math.exp(x));
   },
-  loss({ record: { formula, state }, belief }) {
-    const of = { style: formula.style, pan: state.divided?.pan };
+  loss({ record: { formula, state }, then: { figures }, belief }) {
+    const of = { style: formula.style, pan: state.divided?.pan, figures };
     return around(measuredOf(belief, 'loss', of), 'loss', (x) => 100 * x);
   },
 };

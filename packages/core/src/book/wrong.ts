@@ -6,7 +6,7 @@ import { level } from '../dough/level.ts';
 import type { Belief } from '../household/belief.ts';
 import type { Poke } from '../bake/event-kinds.ts';
 import { householdOn } from '../bake/circumstances.ts';
-import { coolingOf } from '../bake/cooling.ts';
+import { coolingOf } from '../style/cooling.ts';
 import { windowIn } from '../dough/own-window.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { measuredOf } from '../household/measured.ts';
@@ -19,6 +19,8 @@ import { coreAt } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import { measures } from './measures.ts';
 import { pieceKilograms } from '../ferment/shaped-in.ts';
+import { saltWord } from '../household/salt-word.ts';
+import { styleIn } from '../style/style-figures.ts';
 import { asMade, type BakeRecord } from './record.ts';
 
 /** What is seen of a loaf that did not come out. */
@@ -184,9 +186,17 @@ function ovenTold({ belief }: Case, sign: 1 | -1): Told | undefined {
 const pieceGrams = ({ meant, made, state }: BakeRecord): number =>
   1000 * pieceKilograms(meant, made, state.divided);
 
-/** Salt that brings a dough to the usual. Common practice, no source. */
-const saltShort = ({ sums, base }: Case): number =>
-  Math.round((base * (1.8 - (sums?.saltPercent ?? 0))) / 100);
+/** What the household says of salt in this bread. */
+const saltOf = ({ now, household, belief }: Case) =>
+  saltWord(now.style, kitchenOf(household, belief), household);
+
+/** Salt that brings a dough to what the household has in it. */
+const saltShort = (of: Case): number =>
+  Math.round((of.base * (saltOf(of).usual - (of.sums?.saltPercent ?? 0))) / 100);
+
+/** Shares of the usual salt under which there was far too little, and too little. Common practice, no source. */
+const saltless = 0.55;
+const saltPoor = 0.78;
 
 /** One row a cause. */
 const causes = {
@@ -312,9 +322,9 @@ const causes = {
   'weak-flour': {
     says: 'Its flour holds too little gas.',
     usual: 0.15,
-    told({ record: { totals, formula } }) {
+    told({ record: { totals, formula }, household }) {
       if (!totals || totals.dryBase) return undefined;
-      const [least] = styles[formula.style].protein;
+      const [least] = styleIn(formula.style, household.figures).protein;
       return {
         chance: normalBelow((least - totals.proteinPercent) / 0.6) * 0.6,
         evidence: `${Math.round(totals.proteinPercent * 10) / 10} % protein, where ${least} % is wanted`,
@@ -334,16 +344,20 @@ const causes = {
   'little-salt': {
     says: 'Too little salt to hold the yeast.',
     usual: 0.05,
-    told: ({ record: { totals } }) =>
-      totals && {
-        chance: totals.saltPercent < 1 ? 0.5 : totals.saltPercent < 1.4 ? 0.15 : 0.02,
+    told: (of) => {
+      const { totals } = of.record;
+      if (!totals) return undefined;
+      const share = totals.saltPercent / saltOf(of).usual;
+      return {
+        chance: share < saltless ? 0.5 : share < saltPoor ? 0.15 : 0.02,
         evidence: `${Math.round(totals.saltPercent * 100) / 100} % salt`,
-      },
+      };
+    },
     fix: (of) =>
       saltShort(of) < 1
         ? atStep('weigh', 'Weigh the salt with care: as it is written there is enough of it.')
         : {
-            says: `Salt to 1.8 % of the flour: ${gramsText(saltShort(of))} more.`,
+            says: `Salt to ${Math.round(saltOf(of).usual * 10) / 10} % of the flour: ${gramsText(saltShort(of))} more.`,
             changes: [{ stage: mainStage(of.now).id, ingredient: 'salt', grams: saltShort(of) }],
           },
   },

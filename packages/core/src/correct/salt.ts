@@ -1,9 +1,9 @@
+import { saltWord } from '../household/salt-word.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { commonPractice } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
 import type { Change } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { styles } from '../style/style.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;
@@ -16,19 +16,21 @@ const tenth = (grams: number): number => Math.round(grams * 10) / 10;
  */
 export function saltCorrection(context: CorrectionContext): Correction | undefined {
   const { totals, lines, stage, lowSodium, kitchen, formula } = context;
-  const { saltLeast, saltUsualLow, saltUsualHigh, saltMost, saltLow } = kitchen.coefficients;
+  const { saltUsualHigh } = kitchen.coefficients;
   const present = totals.saltPercent;
-  const [least, most] = styles[formula.style].salt ?? [saltLeast.value, saltMost.value];
+  const { usual, least, most } = saltWord(formula.style, kitchen, {
+    lowSodium: lowSodium === true,
+  });
   const line = lines.find((l) => l.of.role === 'salt');
   const of = line?.ingredient ?? 'salt';
   const to = (percent: number) => tenth(((percent - present) * totals.flourGrams) / 100);
 
-  if (lowSodium) return lessSalt(context, to(saltLow.value), line?.stage ?? stage, of);
+  if (lowSodium) return lessSalt(context, to(usual), line?.stage ?? stage, of);
   if (present < least) {
-    const grams = to(saltUsualLow.value);
+    const grams = to(usual);
     return makeCorrection(context, {
       kind: 'salt',
-      reason: `${present === 0 ? 'There is no salt' : `Salt is ${ofFlour(present, context)}`}; ${gramsText(grams)} more makes the usual ${ofFlour(saltUsualLow.value, context)}.`,
+      reason: `${present === 0 ? 'There is no salt' : `Salt is ${ofFlour(present, context)}`}; ${gramsText(grams)} more makes the usual ${ofFlour(usual, context)}.`,
       basis: commonPractice,
       certainty: 0.9,
       ifLeft:

@@ -15,6 +15,8 @@ export interface Goal {
   readonly useUp?: { readonly ingredient: string; readonly grams: number };
   /** Grams of dough; as the formula has it where absent. */
   readonly dough?: number;
+  /** Salt that is usual here, % of flour; the model's where absent. */
+  readonly salt?: number;
   readonly portions: number;
   readonly school: CarbSchool;
   readonly window: Window;

@@ -13,3 +13,4 @@ export * from './rise-figures.ts';
 export * from './room.ts';
 export * from './schools.ts';
 export * from './week.ts';
+export * from './salt-word.ts';

@@ -1,12 +1,19 @@
 import { figure, ownModel, type Figure } from '../figure/figure.ts';
 import { kneadings, type KneadingId } from '../machine/kneading.ts';
-import { styles, type StyleId } from '../style/style.ts';
+import { styleIn } from '../style/style-figures.ts';
+import type { StyleId } from '../style/style.ts';
 import type { Belief, KnownMeasure } from './belief.ts';
+import type { OwnFigures } from './figure-rows.ts';
 
 /** What each kind of measured figure is of. */
 interface MeasuredOf {
   readonly oven: object;
-  readonly loss: { readonly style: StyleId; readonly pan?: string | undefined };
+  readonly loss: {
+    readonly style: StyleId;
+    readonly pan?: string | undefined;
+    /** What the household set for such breads; the table's where absent. */
+    readonly figures?: OwnFigures;
+  };
   readonly friction: { readonly by: KneadingId };
 }
 
@@ -35,7 +42,7 @@ export const measuredKinds: { readonly [K in MeasuredKindId]: MeasuredKind<Measu
   /** Share of the dough that the oven takes: of the pan that was used where one was named, else of the kind of bread. */
   loss: {
     key: ({ style, pan }) => `loss:${pan === undefined ? `style:${style}` : `pan:${pan}`}`,
-    prior: ({ style }) => styles[style].loss,
+    prior: ({ style, figures }) => styleIn(style, figures ?? {}).loss,
     passing: figure(0.012, 'share of the dough', 0.005, ownModel),
   },
   /** Warmth that working puts into a dough: bowls take some of it, batches differ, tips are read early. */

@@ -58,11 +58,11 @@ function ovenSeen({ formula, lines, state }: MadeBake): Seen<'oven'> | undefined
     : undefined;
 }
 
-function lossSeen({ formula, state }: MadeBake): Seen<'loss'> | undefined {
+function lossSeen({ formula, state, household: { figures } }: MadeBake): Seen<'loss'> | undefined {
   const value = state.outcome && bakeLoss(state.outcome);
   return value === undefined
     ? undefined
-    : { kind: 'loss', of: { style: formula.style, pan: state.divided?.pan }, value };
+    : { kind: 'loss', of: { style: formula.style, pan: state.divided?.pan, figures }, value };
 }
 
 function learned<K extends MeasuredKindId>(

@@ -53,8 +53,8 @@ export interface Round {
   readonly signs: readonly Sign[];
 }
 
-/** Minutes after which slow flour has drunk, as the coefficient restMinutes has it. */
-const drunkAfter = 25;
+/** Minutes after which slow flour has drunk: the practice doughs are nobody’s own. */
+const drunkAfter = coefficients.restMinutes.value;
 /** A proof that is ripe is so for a tenth of its time before and after. Common practice, no source. */
 const ripe = [0.88, 1.12] as const;
 /** Points a dough is drawn outside its window at most. Own choice. */

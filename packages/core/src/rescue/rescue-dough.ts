@@ -169,7 +169,7 @@ export function rescueDough(
     causes: inWindow ? [] : causes,
     ...(toDrink > 1
       ? {
-          wait: `Wait 25 minutes first, covered: its slow flour still drinks, about ${Math.round(toDrink)} points.`,
+          wait: `Wait ${kitchen.coefficients.restMinutes.value} minutes first, covered: its slow flour still drinks, about ${Math.round(toDrink)} points.`,
         }
       : advice.action === 'add'
         ? { wait: 'Two or three minutes after each spoon, then feel again.' }

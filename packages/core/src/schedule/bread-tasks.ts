@@ -1,10 +1,12 @@
 import { isRaisingAgent } from '../ferment/raising-agent.ts';
-import { devices } from '../machine/device.ts';
+import { mixingAdvice } from '../dough/mixing.ts';
+import { devices, kneadingOf } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { stepKinds } from '../process/step-kind.ts';
 import { isUnkneaded, stirring } from '../process/unkneaded.ts';
 import { courseTimes, risesInMachine, type Course } from '../course/course.ts';
 import { coreAt, ovenMinutes } from '../style/baking.ts';
+import { coolingOf } from '../style/cooling.ts';
 import { styles } from '../style/style.ts';
 import { aheadTasks, blindDoubt } from './ahead-tasks.ts';
 import { pieceKilograms } from '../ferment/shaped-in.ts';
@@ -60,12 +62,10 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
     ? loaf(bread, chain, ahead)
     : baked(bread, chain, raised(bread, chain, mixed(bread, chain, ahead), rises));
   const cool = saidBy(stepsWritten(bread).cool?.process);
-  const { cooling: usual } = styles[bread.formula.style].baking;
-  const hot = !cool && usual.value === 0;
-  chain.follow(
-    last,
-    chain.add('cool', cool ?? cooling(usual.value), hot ? { label: 'To the table' } : {}),
-  );
+  const { formula, lines, shaping } = bread;
+  const { cut } = coolingOf(formula.style, 1000 * pieceKilograms(formula, lines, shaping));
+  const hot = !cool && cut === 0;
+  chain.follow(last, chain.add('cool', cool ?? cooling(cut), hot ? { label: 'To the table' } : {}));
   const { tasks, links } = chain;
   return { tasks, links };
 }
@@ -103,8 +103,10 @@ function kneading(bread: Bread): Stretch {
   const { course } = bread;
   if (course) return clockwork(programmeTime(course));
   if (isUnkneaded(bread.formula)) return handwork(usualMinutes.weigh.value + stirring.value);
-  const { kneading } = devices[bread.device];
-  const kneads = saidBy(stepsWritten(bread).mix?.process)?.usual ?? kneading.minutes.value;
+  const by = kneadingOf(bread.device);
+  const kneads =
+    saidBy(stepsWritten(bread).mix?.process)?.usual ??
+    mixingAdvice(bread.lines).find((m) => m.by === by)!.minutes;
   return handwork(usualMinutes.weigh.value + kneads);
 }
 

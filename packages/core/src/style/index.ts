@@ -2,3 +2,4 @@ export * from './baking.ts';
 export * from './structure.ts';
 export * from './style-figures.ts';
 export * from './style.ts';
+export * from './cooling.ts';

@@ -78,6 +78,8 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly checkKind: CheckKindId;
   /** Whether slow drinkers make the moment of the touch matter. */
   readonly momentMatters: boolean;
+  /** Minutes after which slow drinkers have had enough here. */
+  readonly restMinutes: number;
   /** Where it was felt last, points. */
   readonly felt: number | undefined;
   /** The last thing said was how it felt: an addition after that asks to feel again. */
@@ -131,7 +133,7 @@ const plainChange = ({ stage, ingredient, grams }: Change) => ({ stage, ingredie
 /**
  * All that the page of a bake shows, from its events alone.
  *
- * @example bakeOf({id: 'b', formula, method: 'hand', events: [], household, belief}).now.kind // 'weigh'
+ * @example bakeOf({id: 'b', formula, method: 'hand', events: [], household, belief}).now.kind // 'feed'
  */
 export function bakeOf({
   id,
@@ -164,6 +166,7 @@ export function bakeOf({
     checkKind: ({ planned, window }) =>
       checkKindOf(formula.style, method, baseOf(planned).dryness > dryFrom, window),
     momentMatters: ({ level: at }) => at !== undefined && stillToDrink(at) >= tellingDifference,
+    restMinutes: ({ kitchen }) => kitchen.coefficients.restMinutes.value,
     felt: () => state.felt.at(-1)?.points,
     feltSince: ({ felt }) =>
       felt !== undefined && (state.added.at(-1)?.at ?? '') <= (state.felt.at(-1)?.at ?? ''),
@@ -315,12 +318,12 @@ export interface TouchView {
  * @param said whether it has rested, as the baker says; undefined where nobody said
  */
 export function touchAt(
-  { steps, courseTimes: times, level: at, momentMatters }: BakeView,
+  { steps, courseTimes: times, level: at, momentMatters, restMinutes }: BakeView,
   clock: string,
   said: boolean | undefined,
 ): TouchView {
   const wet = wetFor(steps, clock, times?.kneadsFrom ?? 0);
-  const rested = said ?? hasDrunk(wet);
+  const rested = said ?? hasDrunk(wet, restMinutes);
   const early =
     at && momentMatters && rested === false
       ? {

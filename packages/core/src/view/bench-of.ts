@@ -9,6 +9,8 @@ import { takeCorrection } from '../formula/take-correction.ts';
 import type { Belief } from '../household/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import type { Kitchen } from '../household/kitchen.ts';
+import { saltWord, type SaltWord } from '../household/salt-word.ts';
+import { measuredOf } from '../household/measured.ts';
 import { kindOfBag, type Bag } from '../ingredient/bag.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
 import type { DeviceId } from '../machine/device.ts';
@@ -43,6 +45,10 @@ export interface BenchView {
   /** In what it is made. */
   readonly device: DeviceId;
   readonly resolved: readonly ResolvedLine[];
+  /** Share of the dough that the oven takes of such a bread here: as it was weighed, else as the household or the table has it. */
+  readonly loss: number;
+  /** How much salt this household has in such a bread. */
+  readonly salt: SaltWord;
   readonly verdict: ReturnType<typeof verdict> | undefined;
   /** Where it can be told. */
   readonly level: Level | undefined;
@@ -84,6 +90,9 @@ export function benchOf({ formula, household, belief, made = {} }: BenchGiven): 
     style: () => styleIn(formula.style, household.figures),
     device: () => deviceFor(formula, made, household),
     resolved: ({ pantry }) => resolve(formula, pantry),
+    loss: () =>
+      measuredOf(belief, 'loss', { style: formula.style, figures: household.figures }).mean,
+    salt: ({ kitchen }) => saltWord(formula.style, kitchen, household),
     verdict: ({ evaluation }) => evaluation && verdict(evaluation, formula.style),
     level: ({ evaluation }) => (evaluation?.cannotTell ? undefined : evaluation?.level),
     byCup: ({ resolved, kitchen }) => resolved.some((l) => filledByHabit(l, kitchen)),

@@ -70,7 +70,7 @@ export interface LeavensView {
 /**
  * The leavens of the dough on a bench, as the bread that plan and bake have in view.
  *
- * @example leavensOf(benchOf({formula, household, belief}), {}).hasStarter // false, where there is none
+ * @example leavensOf(benchOf({formula, household, belief}), {}).hasStarter // true
  */
 export function leavensOf(
   { formula, household, pantry, bread, evaluation }: BenchView,

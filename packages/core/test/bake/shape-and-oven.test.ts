@@ -1,9 +1,9 @@
 import { expect } from 'chai';
+import { coolingOf } from '@tender-crumb/core/style';
 import fc from 'fast-check';
 import {
   afterMove,
   bakeLoss,
-  coolingOf,
   coreReadings,
   divide,
   dividing,

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { coolingOf, type BakeEvent } from '@tender-crumb/core/bake';
+import type { BakeEvent } from '@tender-crumb/core/bake';
 import { faultIds, timesOf, wentWrong, type FaultId } from '@tender-crumb/core/book';
 import { level } from '@tender-crumb/core/dough';
 import { resolve, setGrams, takeCorrection } from '@tender-crumb/core/formula';
@@ -11,7 +11,7 @@ import {
 } from '@tender-crumb/core/household';
 import { forBread, learnFromBake } from '@tender-crumb/core/learn';
 import { pointsText } from '@tender-crumb/core/quantity';
-import { styles } from '@tender-crumb/core/style';
+import { coolingOf, styles } from '@tender-crumb/core/style';
 import { aBake, at, loaf } from './a-bake.ts';
 
 const why = (record: ReturnType<typeof aBake>, ...seen: FaultId[]) =>

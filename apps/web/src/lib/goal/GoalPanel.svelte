@@ -88,7 +88,8 @@
           : {}),
         portions: portions.count,
         school: bench.household.netCarbs,
-        loss: bench.view.style.loss.value,
+        loss: bench.view.loss,
+        salt: bench.view.salt.usual,
         prefer,
       },
     );

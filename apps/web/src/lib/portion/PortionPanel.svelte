@@ -31,7 +31,7 @@
   const school = $derived(bench.household.netCarbs);
   const other = $derived(otherSchool(carbSchools, school));
   const portions = $derived(portionsOf(bench.formula));
-  const loss = $derived(bench.view.style.loss.value);
+  const loss = $derived(bench.view.loss);
   const whole = (of: CarbSchool) => nutrition(evaluation!.lines, of, bench.view.kitchen, loss);
   const names = { eu: 'EU label', us: 'US label' } as const;
 

@@ -35,7 +35,7 @@
       value={run.restedSaid === undefined ? undefined : run.restedSaid ? 'rested' : 'mixed'}
       choices={[
         ['mixed', 'just mixed'],
-        ['rested', 'after 25 minutes’ rest'],
+        ['rested', `after ${run.view.restMinutes} minutes’ rest`],
       ]}
       onpick={(moment) => (run.restedSaid = moment === 'rested')}
     />

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { coolingOf, type RunStep } from '@tender-crumb/core/bake';
+  import type { RunStep } from '@tender-crumb/core/bake';
+  import { coolingOf } from '@tender-crumb/core/style';
   import { slicesFor, usualLength } from '@tender-crumb/core/nutrition';
   import { untilText } from '../plan/when.ts';
   import type { Run } from './run.svelte.ts';

@@ -1,6 +1,6 @@
 import { commonPractice, figure } from '../figure/figure.ts';
-import { styles, type StyleId } from '../style/style.ts';
-import { bakingPower } from '../style/baking.ts';
+import { styles, type StyleId } from './style.ts';
+import { bakingPower } from './baking.ts';
 
 /** Minutes in its tin or pan before it is turned out. Handbook section 13: 5 to 20. */
 const inPan = figure(10, 'min', 5, commonPractice);
