@@ -73,7 +73,9 @@ const rows = [
   [/^npm run bench$/, (c) => ends(c)],
   [/^npm run validation$/, (c) => ends(c)],
   [/^npm run pictures$/, (c) => ends(c, `-- shelf --to=${folder}`)],
-  [/^(?:npm test|npm run test:(?:quick|long)|\S+=\S+ npm test)$/, () => {}],
+  [/^(?:npm test(?: -- \S+)?|npm run test:(?:quick|long)|\S+=\S+ npm test)$/, () => {}],
+  // A test of its own does it with a file of the demo; the record takes as long as a tier of tests.
+  [/^npm run (?:replay FILE\.zip|golden)$/, () => {}],
 ];
 
 const blocks = readFileSync(join(root, 'README.md'), 'utf8').matchAll(/```sh\n([^]*?)```/g);

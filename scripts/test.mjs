@@ -2,6 +2,7 @@
  * `npm test`: what somebody waits for. `npm run test:long`: what takes longer, statistics and long walks, and each of
  * README's commands once. `npm run test:quick` is the first without the browser. What needs the build waits for it, what does not
  * runs beside it; the browser tests come when the processor is free for them. The first fault ends the run.
+ * `npm test FILE …` runs the tests of those files alone, whatever they are.
  */
 import { spawn } from 'node:child_process';
 import { installChromium } from './chromium.mjs';
@@ -10,7 +11,8 @@ import { install } from './prepare.mjs';
 import { root } from './root.mjs';
 import './test-clock.mjs';
 
-const tier = process.argv[2] ?? 'test';
+const files = process.argv.slice(2).filter((a) => /\.(?:test|spec)\.ts$/.test(a));
+const tier = files.length > 0 ? 'files' : (process.argv[2] ?? 'test');
 install();
 if (tier !== 'quick') installChromium();
 oneAtATime('test');
@@ -81,6 +83,28 @@ const after = {
     () => check('README’s commands', process.execPath, ['scripts/readme-commands.mjs']),
   ],
 };
+
+if (tier === 'files') {
+  const of = (start, end) => files.filter((f) => f.startsWith(start) && f.endsWith(end));
+  const core = of('packages/core/', '.test.ts');
+  const server = of('apps/web/', '.test.ts');
+  const pages = of('e2e/', '.spec.ts');
+  const known = [...core, ...server, ...pages];
+  const strange = files.find((f) => !known.includes(f));
+  if (strange) throw new Error(`${strange} is no test of core, server or browser.`);
+  if (server.length + pages.length > 0) await npm('build', 'build');
+  if (core.length > 0) await npm('core', 'test:core', '--', ...core);
+  if (server.length > 0) await npm('server', 'test:server', '--', ...server);
+  if (pages.length > 0)
+    await check('browser', process.execPath, [
+      'node_modules/@playwright/test/cli.js',
+      'test',
+      '--config',
+      'e2e/playwright.config.ts',
+      ...pages,
+    ]);
+  process.exit(0);
+}
 
 const begun = performance.now();
 await Promise.all((beside[tier] ?? beside.test).map((lane) => inOrder(...lane)));
