@@ -272,9 +272,13 @@ describe('API', () => {
       [
         { stages: [{ lines: [{ ingredient: 'water', grams: 5, bag: 'none', id: 'l1' }] }] },
         422,
-        'line l1',
+        'body.stages[0].lines[0].bag',
       ],
-      [{ stages: [{ id: 's1', kind: 'starter', bag: 'none', lines: [] }] }, 422, 'stage s1'],
+      [
+        { stages: [{ id: 's1', kind: 'starter', bag: 'none', lines: [] }] },
+        422,
+        'body.stages[0].bag',
+      ],
     ];
     for (const [over, status, where] of cases) {
       const answer = await ask('POST', '/api/v1/formulas', { ...loaf, ...over });

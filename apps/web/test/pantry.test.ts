@@ -157,8 +157,8 @@ describe('the pantry', () => {
     const crossed = await post(formula(yeast, starter));
     expect(crossed.status).to.equal(422);
     expect(crossed.json['errors'].map((e: { where: string }) => e.where)).to.deep.equal([
-      'stage s',
-      'line y',
+      'body.stages[0].bag',
+      'body.stages[1].lines[1].bag',
     ]);
   });
 

@@ -13,18 +13,18 @@ interface Binding {
 
 /** Everything that a formula binds to a bag: lines to flour or yeast of their kind, stages to starters. */
 function* bindings(formula: Formula): Generator<Binding> {
-  for (const stage of formula.stages) {
+  for (const [i, stage] of formula.stages.entries()) {
     if (stage.bag !== undefined) {
       yield {
-        field: `stage ${stage.id}`,
+        field: `stages[${i}].bag`,
         bag: stage.bag,
         fits: (_, kind) => kind === 'starter' && stage.kind === 'starter',
       };
     }
-    for (const { id, bag, ingredient } of stage.lines) {
+    for (const [k, { bag, ingredient }] of stage.lines.entries()) {
       if (bag === undefined) continue;
       yield {
-        field: `line ${id}`,
+        field: `stages[${i}].lines[${k}].bag`,
         bag,
         fits: (of, kind) => kind !== 'starter' && of.ingredient === ingredient,
       };

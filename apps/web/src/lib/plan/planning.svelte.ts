@@ -11,7 +11,7 @@ import { outbox } from '../sync/here.ts';
 import { saidOf, saidRow, type Settled } from '../sync/said.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
-import { knownHere, ofNoBread } from './known-here.ts';
+import { breadsHere, ofNoBread } from './breads-here.ts';
 import { planBeside } from './planner.ts';
 import { currentIso, currentMs, currentTime } from '../clock.ts';
 
@@ -77,7 +77,7 @@ export class Planning {
   async #recall(): Promise<void> {
     const unknown = this.#planned.filter((p) => this.data.formulas[p.id] === undefined);
     if (unknown.length === 0) return;
-    const here = await knownHere(unknown);
+    const here = await breadsHere(unknown);
     if (Object.keys(here.formulas).length === 0) return;
     this.#here = {
       formulas: { ...this.#here.formulas, ...here.formulas },

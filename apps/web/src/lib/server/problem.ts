@@ -25,31 +25,36 @@ export class Problem extends Error {
   }
 }
 
+export const problemType = 'application/problem+json; charset=utf-8';
+
+/** The text of a refusal. */
+export const problemText = ({ status, message, faults, more }: Problem): string =>
+  JSON.stringify({
+    type: 'about:blank',
+    title: message,
+    status,
+    detail: faults.map((f) => `${f.where}: ${f.what}`).join('; ') || message,
+    errors: faults,
+    ...more,
+  });
+
 /**
  * A refusal as `application/problem+json` (RFC 9457), with what is wrong and where under `errors`.
  *
  * @example problemResponse(new Problem(422, 'No flour', [{where: 'body', what: '…'}]))
  */
-export const problemResponse = ({ status, message, faults, more }: Problem): Response =>
-  new Response(
-    JSON.stringify({
-      type: 'about:blank',
-      title: message,
-      status,
-      detail: faults.map((f) => `${f.where}: ${f.what}`).join('; ') || message,
-      errors: faults,
-      ...more,
-    }),
-    {
-      status,
-      headers: {
-        'content-type': 'application/problem+json; charset=utf-8',
-        ...(status === 503 || status === 429 ? { 'retry-after': '2' } : {}),
-        // What was sent has perhaps no end: nothing more is read on this connection.
-        ...(status === 413 ? { connection: 'close' } : {}),
-      },
+export const problemResponse = (problem: Problem): Response => {
+  const { status } = problem;
+  return new Response(problemText(problem), {
+    status,
+    headers: {
+      'content-type': problemType,
+      ...(status === 503 || status === 429 ? { 'retry-after': '2' } : {}),
+      // What was sent has perhaps no end: nothing more is read on this connection.
+      ...(status === 413 ? { connection: 'close' } : {}),
     },
-  );
+  });
+};
 
 /** A bad day of the data as a refusal: what was sent may be sent again. */
 export const storageProblem = ({ trouble, status }: StorageFault): Problem =>

@@ -1,5 +1,5 @@
 import { formulaProblems, type FormulaJson } from '@tender-crumb/core/exchange';
-import { allLines, bagBindings, type Formula } from '@tender-crumb/core/formula';
+import { bagBindings, type Formula } from '@tender-crumb/core/formula';
 import {
   figureProblems,
   pantryIn,
@@ -29,26 +29,38 @@ const faultsOf = (root: string, refusals: readonly Refusal[]): Fault[] =>
     what: says,
   }));
 
-/** Ingredients that a formula names, each with where it stands. */
-const named = (formula: Formula): Array<{ where: string; ingredient: string }> => [
-  ...allLines(formula).map((l) => ({ where: `line ${l.id}`, ingredient: l.ingredient })),
-  ...formula.taken.flatMap((t) =>
-    t.changes.map((c) => ({ where: `correction ${t.id}`, ingredient: c.ingredient })),
-  ),
-];
+/** Ingredients that a formula names, each with where it stands in it. */
+const named = (formula: Formula): Array<{ where: string; ingredient: string }> => {
+  const lines = formula.stages.flatMap((s, i) =>
+    s.lines.map(({ ingredient }, k) => ({
+      where: `stages[${i}].lines[${k}].ingredient`,
+      ingredient,
+    })),
+  );
+  return [
+    ...lines,
+    ...formula.taken.flatMap(({ changes }, i) =>
+      changes.map(({ ingredient }, k) => ({
+        where: `taken[${i}].changes[${k}].ingredient`,
+        ingredient,
+      })),
+    ),
+  ];
+};
 
 /**
  * Lets a formula through whose ingredients this household has.
  *
+ * @param root where the formula stands in what was sent
  * @throws Problem 422 that names each of the others
  */
-export function knownHere(formula: Formula, household: Household): Formula {
+export function knownHere(formula: Formula, household: Household, root = 'body'): Formula {
   const pantry = pantryIn(household);
   const strange = named(formula).filter((n) => !pantry.has(n.ingredient));
   refuse(
     'An ingredient that is not in the pantry',
     strange.map(({ where, ingredient }) => ({
-      where,
+      where: `${root}.${where}`,
       what: `“${ingredient}” is not in the pantry`,
     })),
   );
@@ -60,10 +72,17 @@ export function knownHere(formula: Formula, household: Household): Formula {
  *
  * @throws Problem 422 that names each of the others
  */
-export function boundHere(formula: Formula, { bags }: Household): Formula {
+export function boundHere(
+  formula: Formula,
+  { bags }: Pick<Household, 'bags'>,
+  root = 'body',
+): Formula {
   refuse(
     'A bag that is not in the pantry',
-    bagBindings(formula, bags).map(({ field, says }) => ({ where: field, what: says })),
+    bagBindings(formula, bags).map(({ field, says }) => ({
+      where: `${root}.${field}`,
+      what: says,
+    })),
   );
   return formula;
 }

@@ -4,7 +4,7 @@ import { clockHeaders } from '../../house-clock.ts';
 import { StorageFault } from '../database/fault.ts';
 import { kitchen } from '../kitchen.ts';
 import { log } from '../log.ts';
-import { Problem, problemResponse, storageProblem } from '../problem.ts';
+import { Problem, problemResponse, problemType, storageProblem } from '../problem.ts';
 import { cookieName, cookieSeconds, deviceIn, sign } from './cookie.ts';
 import { turnAway } from './doors.ts';
 import { deviceOf, kitchenKey, noteWriting, seeDevice } from './doors-book.ts';
@@ -25,9 +25,28 @@ export const certificatePath = '/house-certificate.crt';
 /** What is for everybody: that page, and the certificate that a device is to trust before it comes in. */
 const open: ReadonlySet<string> = new Set([pairPath, certificatePath]);
 
+/** What the API has no way to, it says as it says all its refusals. */
+const nowhere: Readonly<Record<number, (of: RequestEvent) => string>> = {
+  404: () => 'There is nothing here',
+  405: ({ request }) => `${request.method} is nothing that can be done here`,
+};
+
+function asProblem(event: RequestEvent, answer: Response): Response {
+  const says = nowhere[answer.status];
+  if (!says || answer.headers.get('content-type') === problemType) return answer;
+  const { pathname } = event.url;
+  const refused = problemResponse(
+    new Problem(answer.status, says(event), [{ where: 'path', what: pathname }]),
+  );
+  const allowed = answer.headers.get('allow');
+  if (allowed) refused.headers.set('allow', allowed);
+  return refused;
+}
+
 /** Every answer wears the same headers; what is personal is kept by nobody on the way. */
 export const dressed: Handle = async ({ event, resolve }) => {
-  const response = await resolve(event);
+  const answer = await resolve(event);
+  const response = isApi(event) ? asProblem(event, answer) : answer;
   dress(response.headers);
   response.headers.set(clockHeaders.house, String(currentMs()));
   if (!response.headers.has('cache-control') || !event.url.pathname.startsWith('/schemas/')) {

@@ -5,6 +5,7 @@ import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import compression from 'compression';
 import { turnAway } from '../gate/doors.ts';
+import { Problem, problemText, problemType } from '../problem.ts';
 import { securityHeaders, withCharset } from '../gate/headers.ts';
 import { givenNames, listening, ownNames, passedOn, wasPassedOn } from '../gate/names.ts';
 import { dataFolder } from '../data-folder.ts';
@@ -63,8 +64,8 @@ const answer = (request: IncomingMessage, response: ServerResponse): void => {
   );
   if (away) {
     response
-      .writeHead(away.status, { 'content-type': 'text/plain; charset=utf-8' })
-      .end(`${away.title}.\n`);
+      .writeHead(away.status, { 'content-type': problemType })
+      .end(problemText(new Problem(away.status, away.title, [away])));
     return;
   }
   // Before our own headers are put on: what came with it says whether it was passed on.

@@ -8,7 +8,7 @@ import { json } from '@sveltejs/kit';
 import { evaluationAnswer, untoldAnswer } from '$lib/server/answer.ts';
 import { readJson, readText } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
+import { boundHere, knownHere, sensibleFormula } from '$lib/server/boundary/known.ts';
 import { evaluateQuery, formulaIn, type EvaluateQuery } from '$lib/server/boundary/schemas.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
@@ -75,9 +75,12 @@ export const POST = route(async ({ request, url }) => {
     assumptions,
     styled,
   } = await readFormula(request, query, household);
-  const own = usesOwn(given) ? await readHousehold(await kitchen()) : undefined;
-  const here = own ? { ...household, own: own.own, figures: own.figures } : household;
-  const known = knownHere(given, here);
+  const bound = given.stages.some((s) => s.bag !== undefined || s.lines.some((l) => l.bag));
+  const own = bound || usesOwn(given) ? await readHousehold(await kitchen()) : undefined;
+  const here = own
+    ? { ...household, own: own.own, figures: own.figures, bags: own.bags }
+    : household;
+  const known = boundHere(knownHere(given, here), here);
   // What nobody said, the formula itself says best.
   const likely = styled ? undefined : asLikely(known, here, nothingLearned);
   const formula = likely?.formula ?? known;

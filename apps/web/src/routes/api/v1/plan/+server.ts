@@ -46,7 +46,7 @@ export const POST = route(async ({ request }) => {
         );
       return {
         id,
-        formula: knownHere(given, household),
+        formula: knownHere(given, household, `${where}.formula`),
         ...wish,
         ...(roomC === undefined ? {} : { room: roomC }),
         ...(doughC === undefined ? {} : { dough: doughC }),

@@ -34,10 +34,12 @@ export const PUT = route(async ({ params, request, locals }) => {
   const db = await kitchen();
   const given = await takeFormula(db, formula, 'body.formula');
   const household = await readHousehold(db);
-  const known = knownHere(given, household);
+  const known = knownHere(given, household, 'body.formula');
   // What comes to this shelf for the first time may be bound to bags of another house: those become their flour.
   const complete =
-    version === 0 ? withoutStrangeBags(known, household.bags) : boundHere(known, household);
+    version === 0
+      ? withoutStrangeBags(known, household.bags)
+      : boundHere(known, household, 'body.formula');
   const device = locals.device?.name;
   const saved = await saveFormula(db, id, version, complete, { device, draft });
   if (saved.outcome === 'missing') throw missing(id);

@@ -15,7 +15,7 @@ export const ofNoBread: OfBreads = { formulas: {}, versions: {}, devices: {} };
  *
  * @param plans of which formulas, by the ids of the planned bakes; of those whose bench was not opened here, nothing is known
  */
-export async function knownHere(
+export async function breadsHere(
   plans: ReadonlyArray<{ readonly id: string; readonly formulaId: string }>,
 ): Promise<OfBreads> {
   const found = await Promise.all(
