@@ -70,3 +70,18 @@ test('a formula’s starter is said to be one of them', async ({ page }) => {
   await page.getByRole('menuitem', { name: 'It is of Lock, of white' }).click();
   await expect(page.getByText('of Lock, of white')).toBeVisible();
 });
+
+test('what a stiff starter was fed stands in its own fields until something else is typed', async ({
+  page,
+}) => {
+  await page.request.post('/api/v1/bags', {
+    data: { name: 'Stiff one', ingredient: 'bread-flour', kind: 'starter', hydration: 0.6 },
+  });
+  await visit(page, '/pantry/leavens');
+  const fed = page
+    .getByRole('region', { name: 'Stiff one' })
+    .getByRole('form', { name: 'Fed just now' });
+  await expect(fed.getByLabel('Starter, g')).toHaveValue('20');
+  await expect(fed.getByLabel('Flour, g')).toHaveValue('50');
+  await expect(fed.getByLabel('Water, g')).toHaveValue('30');
+});

@@ -148,6 +148,15 @@ test('a rise is noted on the bake’s page: it leads by the clock, and the leave
   await expect(over).not.toHaveText(before!);
   await page.getByRole('button', { name: 'Not yet' }).click();
   await expect(page.getByText(/\d\d:\d\d not yet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Gone over' }).click();
+  const senses = async () => {
+    const { events } = (await (await page.request.get(`/api/v1/bakes/${id}`)).json()) as {
+      events: Array<{ kind: string; data: { sense?: string } }>;
+    };
+    return events.filter((e) => e.kind === 'rise').map((e) => e.data.sense);
+  };
+  await expect.poll(senses).toEqual(['begun', 'not-yet', 'past']);
+  await page.getByRole('button', { name: /^Take back/ }).click();
   await page.getByRole('button', { name: 'It has risen' }).click();
   await expect(page.getByRole('heading', { name: 'Divide and shape' })).toBeVisible();
   await page.getByRole('button', { name: 'Take back: First rise ready' }).click();

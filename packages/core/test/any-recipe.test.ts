@@ -54,7 +54,7 @@ describe('recipes of any shape', () => {
       if (!Number.isFinite(value)) throw new Error(`${what} is ${value}`);
     };
     let judged = 0;
-    for (let n = 0; n < 2000; n += 1) {
+    for (let n = 0; n < 500; n += 1) {
       const text = recipe(random);
       const style = styleIds[n % styleIds.length]!;
       const { formula } = readRecipe(text, { measures: defaultMeasures, style });
@@ -105,6 +105,6 @@ describe('recipes of any shape', () => {
         } else for (const r of answer.relax) finite(r.to, 'relaxed');
       }
     }
-    expect(judged).to.be.greaterThan(800);
+    expect(judged).to.be.greaterThan(200);
   }).timeout(240_000);
 });
