@@ -9,7 +9,7 @@ import { roles } from '../ingredient/role.ts';
 import type { StyleId } from '../style/style.ts';
 
 /** The style that a formula most likely is of, and what says so. */
-interface LikelyStyle {
+export interface LikelyStyle {
   readonly style: StyleId;
   /** As it stands in a sentence: "it is taken for pizza, by its name". */
   readonly because: string;

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { windowFor } from '@tender-crumb/core/dough';
-  import { allLines, percentOf, type Formula } from '@tender-crumb/core/formula';
+  import type { Formula } from '@tender-crumb/core/formula';
   import {
     pantryIn,
     type Household,
@@ -70,33 +69,19 @@
   const pantry = $derived(pantryIn(household));
   /** Rows that say something of what goes in; the method and the notes are counted. */
   const aside = new Set(['step', 'note', 'yield', 'other']);
-  const shown = $derived((paste.read?.rows ?? []).filter((r) => !aside.has(r.as)).slice(0, 120));
+  const shown = $derived(
+    (paste.view.read?.rows ?? []).filter((r) => !aside.has(r.as)).slice(0, 120),
+  );
   const keptRows = $derived(
-    (paste.read?.rows ?? []).filter((r) => aside.has(r.as) && r.as !== 'other').length,
+    (paste.view.read?.rows ?? []).filter((r) => aside.has(r.as) && r.as !== 'other').length,
   );
-  const lines = $derived(paste.read ? allLines(paste.read.formula) : []);
-  const linesOf = (ids: readonly string[] = []) => {
-    const totals = paste.evaluation?.totals;
-    return lines
-      .filter((l) => ids.includes(l.id))
-      .map((l) => ({
-        ...l,
-        percent: totals && percentOf(l.grams, totals, household.percentages).toFixed(1),
-      }));
-  };
-  /** Unread rows speak of flour, or there is hardly any. */
-  const mightLackFlour = $derived(
-    (paste.read?.unread ?? []).some((u) => /flour|meal|wheat|rye|spelt/i.test(u.text)) ||
-      (paste.read !== undefined && paste.read.unread.length > 0 && !paste.evaluation),
-  );
-
   function answerRow(text: string, answer: Answer, learned: Partial<Settings>) {
     paste.answer(text, answer);
     if (Object.keys(learned).length > 0) void saidOfHouse(settingsOf(household), learned);
   }
 
   async function put() {
-    const formula = paste.own?.body ?? paste.formula;
+    const formula = paste.own?.body ?? paste.view.formula;
     if (!formula) return;
     busy = true;
     fault = '';
@@ -173,7 +158,7 @@
           >It is for
           <select
             class="field text-base text-ink"
-            value={paste.style}
+            value={paste.view.style}
             onchange={(e) => (paste.said = e.currentTarget.value as StyleId)}
           >
             {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
@@ -191,7 +176,7 @@
             }}
           /></label
         >
-        {#if paste.byVolume}
+        {#if paste.view.byVolume}
           <label class="quiet grid gap-1"
             >Cup
             <select class="field text-base text-ink" bind:value={paste.measures.cup}>
@@ -230,28 +215,26 @@
           >
           {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
         </div>
-      {:else if paste.read}
-        {#if paste.read.recipes.length > 1}
+      {:else if paste.view.read}
+        {#if paste.view.read.recipes.length > 1}
           <label class="grid gap-1"
             ><span
-              >There are <b>{paste.read.recipes.length} recipes</b> in it; one goes on the bench at a
-              time. It is</span
+              >There are <b>{paste.view.read.recipes.length} recipes</b> in it; one goes on the bench
+              at a time. It is</span
             >
             <select class="field" bind:value={paste.which}>
-              {#each paste.read.recipes as title, i (i)}<option value={i}>{title}</option>{/each}
+              {#each paste.view.read.recipes as title, i (i)}<option value={i}>{title}</option
+                >{/each}
             </select>
           </label>
         {/if}
-        <Level
-          level={paste.evaluation?.cannotTell ? undefined : paste.evaluation?.level}
-          window={paste.evaluation?.window ?? windowFor(paste.style, 0, household.figures)}
-        />
-        {#if paste.verdict}
-          <p><b>{paste.verdict.state}.</b> {say(paste.verdict.says)}</p>
-          {#if paste.likely}
+        <Level level={paste.view.level} window={paste.view.window} />
+        {#if paste.view.verdict}
+          <p><b>{paste.view.verdict.state}.</b> {say(paste.view.verdict.says)}</p>
+          {#if paste.view.likely}
             <p class="quiet">
-              Taken for {styles[paste.likely.style].inSentence}, {paste.likely.because}. Is it
-              another bread? Say so under “It is for”.
+              Taken for {styles[paste.view.likely.style].inSentence}, {paste.view.likely.because}.
+              Is it another bread? Say so under “It is for”.
             </p>
           {/if}
         {:else if !paste.judged}
@@ -281,7 +264,7 @@
                   {:else if row.as === 'heading' || row.as === 'title'}
                     <b>{row.as === 'title' ? 'title' : 'a part'}</b>
                   {:else}
-                    {#each linesOf(row.lines) as line (line.id)}
+                    {#each paste.view.linesOf(row.lines ?? []) as line (line.id)}
                       <span class="read"
                         ><b>{asMass(line.grams)}</b>
                         {pantry.ingredient(line.ingredient).name}{line.percent
@@ -301,9 +284,9 @@
             {keptRows === 1 ? 'line' : 'lines'} of method and notes are kept with it.
           </p>
         {/if}
-        {#if paste.read.assumptions.length > 0}
+        {#if paste.view.read.assumptions.length > 0}
           <ul class="quiet grid gap-1">
-            {#each paste.read.assumptions as a (a.line + a.text)}<li>
+            {#each paste.view.read.assumptions as a (a.line + a.text)}<li>
                 Line {a.line}: {say(a.text)}.
               </li>{/each}
           </ul>
@@ -315,7 +298,7 @@
           </p>
         {/each}
         <div class="flex flex-wrap items-center gap-3">
-          {#if mightLackFlour}
+          {#if paste.view.mightLackFlour}
             <p class="font-semibold text-act">
               What was not read may be the main flour: the level stands on what was.
             </p>

@@ -1,10 +1,9 @@
-import { verdict } from '@tender-crumb/core/correct';
-import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
 import { formatLimits, parcelFormat } from '@tender-crumb/core/exchange';
 import { nothingLearned, type Belief, type Household } from '@tender-crumb/core/household';
 import type { Measures } from '@tender-crumb/core/quantity';
-import { readerOf, readRecipe, type Answer } from '@tender-crumb/core/reader';
+import type { Answer } from '@tender-crumb/core/reader';
 import { styleIds, type StyleId } from '@tender-crumb/core/style';
+import { pasteOf } from '@tender-crumb/core/view';
 import { question, twinsOf } from '../question.ts';
 import { outbox } from '../sync/here.ts';
 
@@ -56,38 +55,18 @@ export class Paste {
 
   /** It is one of our own files, and needs no reading. */
   readonly own = $derived(ownFormula(this.text));
-  readonly read = $derived.by(() =>
-    this.text.trim() && !this.own
-      ? readRecipe(this.text, {
-          ...readerOf(this.#household),
-          measures: this.measures,
-          answers: this.answers,
-          which: this.which,
-        })
-      : undefined,
+  /** All that is shown of it. */
+  readonly view = $derived.by(() =>
+    pasteOf({
+      text: this.own ? '' : this.text,
+      household: this.#household,
+      measures: this.measures,
+      answers: this.answers,
+      which: this.which,
+      said: this.said,
+      belief: this.#belief,
+    }),
   );
-  /** The likeliest, where nobody said what bread it is: by the catalogue until the book’s word is there. */
-  readonly likely = $derived.by(() =>
-    this.read && !this.said
-      ? asLikely(this.read.formula, this.#here, this.#belief ?? nothingLearned)?.likely
-      : undefined,
-  );
-  readonly style = $derived(this.said ?? this.likely?.style ?? 'pan');
-  /** What was read, as the bread that it is or most likely is. */
-  readonly formula = $derived(this.read && { ...this.read.formula, style: this.style });
-  readonly evaluation = $derived(
-    this.formula && this.#belief && evaluate(this.formula, this.#here, this.#belief),
-  );
-  readonly verdict = $derived(this.evaluation && verdict(this.evaluation, this.style));
-  /** Lines that stand in a measure of volume, so that the choice of measures matters. */
-  readonly byVolume = $derived(
-    this.read?.formula.stages.some((s) => s.lines.some((l) => l.measured === 'volume')) ?? false,
-  );
-
-  /** The household, measuring as the text does. */
-  get #here(): Household {
-    return { ...this.#household, measures: this.measures };
-  }
 
   /** Whether a level can be judged yet. */
   get judged(): boolean {

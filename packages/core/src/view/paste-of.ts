@@ -1,0 +1,99 @@
+import { verdict } from '../correct/verdict.ts';
+import type { Level } from '../dough/level.ts';
+import { windowFor } from '../dough/window.ts';
+import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
+import { asLikely, type LikelyStyle } from '../evaluate/likely-style.ts';
+import { allLines, type Formula, type Line } from '../formula/formula.ts';
+import { percentOf } from '../formula/percentage.ts';
+import { nothingLearned, type Belief } from '../household/belief.ts';
+import type { Household } from '../household/household.ts';
+import type { Measures } from '../quantity/measures.ts';
+import type { Answer, ReadRecipe } from '../reader/read.ts';
+import { readerOf } from '../reader/reader-of.ts';
+import { readRecipe } from '../reader/recipe.ts';
+import type { StyleId, Window } from '../style/style.ts';
+import { lazily } from './lazily.ts';
+
+/** A recipe that is pasted, as its page has it. */
+export interface PasteGiven {
+  readonly text: string;
+  readonly household: Household;
+  /** What the text measures in. */
+  readonly measures: Measures;
+  /** What the baker said of rows that could not be read, by their text. */
+  readonly answers: Readonly<Record<string, Answer>>;
+  /** Which of several recipes in the text is meant. */
+  readonly which: number;
+  /** What bread the baker said it is. */
+  readonly said: StyleId | undefined;
+  /** What the book taught; nothing is judged until it is there. */
+  readonly belief: Belief | undefined;
+}
+
+/** A bread that nobody named, and that looks like none, is baked in a tin. Common practice, no source. */
+const usualStyle: StyleId = 'pan';
+
+/** All that is shown of a recipe that is pasted. */
+export interface PasteView {
+  /** None where there is no text. */
+  readonly read: ReadRecipe | undefined;
+  /** The likeliest, where nobody said what bread it is: by the catalogue until the book’s word is there. */
+  readonly likely: LikelyStyle | undefined;
+  readonly style: StyleId;
+  /** What was read, as the bread that it is or most likely is. */
+  readonly formula: Formula | undefined;
+  readonly evaluation: Evaluation | undefined;
+  readonly verdict: ReturnType<typeof verdict> | undefined;
+  readonly level: Level | undefined;
+  readonly window: Window;
+  /** Lines stand in a measure of volume, so that the choice of measures matters. */
+  readonly byVolume: boolean;
+  /** What was not read may be the main flour. */
+  readonly mightLackFlour: boolean;
+  /** Lines by their ids, each with its share of the flour where it has one, %. */
+  readonly linesOf: (
+    ids: readonly string[],
+  ) => ReadonlyArray<Pick<Line, 'id' | 'ingredient' | 'grams'> & { readonly percent?: string }>;
+}
+
+/** What in a row speaks of flour. */
+const ofFlour = /flour|meal|wheat|rye|spelt/i;
+
+/**
+ * All that is shown of a recipe that is pasted: what was read of it, what bread it is, how its dough will feel.
+ *
+ * @example pasteOf({...given, text: '500 g bread flour\n320 g water'}).style // 'pan'
+ */
+export function pasteOf(given: PasteGiven): PasteView {
+  const { text, measures, answers, which, said, belief } = given;
+  const here: Household = { ...given.household, measures };
+  return lazily<PasteView>({
+    read: () => (text.trim() ? readRecipe(text, { ...readerOf(here), answers, which }) : undefined),
+    likely: ({ read }) =>
+      read && !said ? asLikely(read.formula, here, belief ?? nothingLearned)?.likely : undefined,
+    style: ({ likely }) => said ?? likely?.style ?? usualStyle,
+    formula: ({ read, style }) => read && { ...read.formula, style },
+    evaluation: ({ formula }) => formula && belief && evaluate(formula, here, belief),
+    verdict: ({ evaluation, style }) => evaluation && verdict(evaluation, style),
+    level: ({ evaluation }) => (evaluation?.cannotTell ? undefined : evaluation?.level),
+    window: ({ evaluation, style }) => evaluation?.window ?? windowFor(style, 0, here.figures),
+    byVolume: ({ read }) =>
+      read?.formula.stages.some((s) => s.lines.some((l) => l.measured === 'volume')) ?? false,
+    mightLackFlour: ({ read, evaluation }) =>
+      (read?.unread ?? []).some((u) => ofFlour.test(u.text)) ||
+      ((read?.unread.length ?? 0) > 0 && !evaluation),
+    linesOf: ({ read, evaluation }) => {
+      const lines = read ? allLines(read.formula) : [];
+      const totals = evaluation?.totals;
+      return (ids) =>
+        lines
+          .filter((l) => ids.includes(l.id))
+          .map(({ id, ingredient, grams }) => ({
+            id,
+            ingredient,
+            grams,
+            ...(totals ? { percent: percentOf(grams, totals, here.percentages).toFixed(1) } : {}),
+          }));
+    },
+  });
+}
