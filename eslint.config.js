@@ -88,5 +88,22 @@ export default ts.config(
       ],
     },
   },
+  {
+    // What server and page both speak stands in lib/wire and lib/clock.ts; the server knows nothing of the pages.
+    files: ['apps/web/src/lib/server/**/*.ts', 'apps/web/src/routes/api/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: String.raw`^(?:\$lib|(?:\.\./)+)/?(?:away|bake|bench|book|corrections|goal|leaven|leavens|level|pantry|paste|plan|practice|rescue|rise|run|sheet|sure|swap|sync|ui)/`,
+              message: 'The server imports nothing of the interface.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   ...downwards,
 );

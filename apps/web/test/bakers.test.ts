@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { bakerHere } from '../src/lib/bake/baker-here.ts';
+import { bakerHere } from '../src/lib/wire/baker-here.ts';
 import { TestServer } from './server.ts';
 
 const line = (id: string, ingredient: string, grams: number) => ({

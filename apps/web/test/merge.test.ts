@@ -8,7 +8,7 @@ import {
   saysTheSame,
   type Change,
   type Path,
-} from '../src/lib/sync/merge.ts';
+} from '../src/lib/wire/merge.ts';
 
 describe('what two hands made of one thing', () => {
   const bag = { name: 'Sack', ingredient: 'bread-flour', protein: 12 };

@@ -16,7 +16,7 @@ import {
   settingsLane,
   theHouse,
 } from '../src/lib/sync/kinds.ts';
-import { changeOf, type Change } from '../src/lib/sync/merge.ts';
+import { changeOf, type Change } from '../src/lib/wire/merge.ts';
 import {
   eventsOnTheirWay,
   withBegun,

@@ -15,7 +15,7 @@ import {
   type ChangingName,
   type KindName,
 } from '../src/lib/sync/kinds.ts';
-import { changeOf } from '../src/lib/sync/merge.ts';
+import { changeOf } from '../src/lib/wire/merge.ts';
 import { Outbox } from '../src/lib/sync/outbox.ts';
 import { nettleMeal } from './nettle-meal.ts';
 

@@ -11,12 +11,16 @@ interface Binding {
   readonly fits: (bag: Bag, kind: BagKind) => boolean;
 }
 
+/** Where a bag is named in a formula. */
+const ofStage = (stage: number): string => `stages[${stage}].bag`;
+const ofLine = (stage: number, line: number): string => `stages[${stage}].lines[${line}].bag`;
+
 /** Everything that a formula binds to a bag: lines to flour or yeast of their kind, stages to starters. */
 function* bindings(formula: Formula): Generator<Binding> {
   for (const [i, stage] of formula.stages.entries()) {
     if (stage.bag !== undefined) {
       yield {
-        field: `stages[${i}].bag`,
+        field: ofStage(i),
         bag: stage.bag,
         fits: (_, kind) => kind === 'starter' && stage.kind === 'starter',
       };
@@ -24,7 +28,7 @@ function* bindings(formula: Formula): Generator<Binding> {
     for (const [k, { bag, ingredient }] of stage.lines.entries()) {
       if (bag === undefined) continue;
       yield {
-        field: `stages[${i}].lines[${k}].bag`,
+        field: ofLine(i, k),
         bag,
         fits: (of, kind) => kind !== 'starter' && of.ingredient === ingredient,
       };
@@ -70,9 +74,9 @@ export function withoutStrangeBags(formula: Formula, bags: readonly Bag[]): Form
   };
   return {
     ...formula,
-    stages: formula.stages.map((stage) => ({
-      ...(strange.has(`stage ${stage.id}`) ? unbound(stage) : stage),
-      lines: stage.lines.map((line) => (strange.has(`line ${line.id}`) ? unbound(line) : line)),
+    stages: formula.stages.map((stage, i) => ({
+      ...(strange.has(ofStage(i)) ? unbound(stage) : stage),
+      lines: stage.lines.map((line, k) => (strange.has(ofLine(i, k)) ? unbound(line) : line)),
     })),
   };
 }

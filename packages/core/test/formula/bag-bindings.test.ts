@@ -32,11 +32,11 @@ const told = (...of: Parameters<typeof formula>) =>
 describe('bags that a formula is bound to', () => {
   it('are there, and of their kind', () => {
     expect(told('blue', 'jar')).to.deep.equal([]);
-    expect(told('gone')).to.deep.equal(['unknown-bag line l2']);
-    expect(told('tin')).to.deep.equal(['other-bag line l2']);
-    expect(told('blue', 'blue')).to.deep.equal(['other-bag stage s1']);
+    expect(told('gone')).to.deep.equal(['unknown-bag stages[1].lines[0].bag']);
+    expect(told('tin')).to.deep.equal(['other-bag stages[1].lines[0].bag']);
+    expect(told('blue', 'blue')).to.deep.equal(['other-bag stages[0].bag']);
     // The flour of a starter is flour: what is bound to a jar is the stage.
-    expect(told('blue', 'jar', 'jar')).to.deep.equal(['other-bag line l1']);
+    expect(told('blue', 'jar', 'jar')).to.deep.equal(['other-bag stages[0].lines[0].bag']);
   });
 
   it('those that do not hold are taken off, and nothing else', () => {

@@ -20,10 +20,10 @@ import { benchOf } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { changeEntry, draftIn, formulaLane, theHouse, type Draft } from '../sync/kinds.ts';
-import { changeOf } from '../sync/merge.ts';
+import { changeOf } from '../wire/merge.ts';
 import { settledHouse } from '../sync/settled-house.ts';
-import { rememberBaker } from '../bake/baker-here.ts';
-import { rememberOpened, type Opened } from './open.ts';
+import { rememberBaker } from '../wire/baker-here.ts';
+import { rememberOpened, type Opened } from '../wire/opened.ts';
 import { History } from './history.svelte.ts';
 import { Saver, type Version } from './saver.svelte.ts';
 

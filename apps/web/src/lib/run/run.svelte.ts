@@ -12,7 +12,7 @@ import type { Rise } from '@tender-crumb/core/ferment';
 import type { Belief, Household } from '@tender-crumb/core/household';
 import { isRefused } from '@tender-crumb/core/quantity';
 import { bakeOf, touchAt, type BakeGiven } from '@tender-crumb/core/view';
-import { rememberBaker } from '../bake/baker-here.ts';
+import { rememberBaker } from '../wire/baker-here.ts';
 import { currentIso } from '../clock.ts';
 import { RunEvents } from './run-events.svelte.ts';
 

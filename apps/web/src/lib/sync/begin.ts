@@ -9,7 +9,7 @@ import type { Belief, Household } from '@tender-crumb/core/household';
 import { beginningOf, forBread, type Beginning, type LevelMark } from '@tender-crumb/core/learn';
 import type { DeviceId } from '@tender-crumb/core/machine';
 import { shownText } from '../away/shown-text.ts';
-import { bakerHere } from '../bake/baker-here.ts';
+import { bakerHere } from '../wire/baker-here.ts';
 import { currentIso } from '../clock.ts';
 import type { BakeShown } from '../server/shown/bake.ts';
 import { outbox } from './here.ts';

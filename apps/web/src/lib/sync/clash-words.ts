@@ -1,4 +1,4 @@
-import type { Clash, Path } from './merge.ts';
+import type { Clash, Path } from '../wire/merge.ts';
 
 /** What the fields of what several tablets may change are called, in the order from the outside in. */
 const fields: Readonly<Record<string, string>> = {

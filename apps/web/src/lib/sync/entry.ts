@@ -1,4 +1,4 @@
-import type { Clash } from './merge.ts';
+import type { Clash } from '../wire/merge.ts';
 
 /** One thing on its way to the server. */
 export interface Entry {

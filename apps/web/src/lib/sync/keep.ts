@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { nanoid } from 'nanoid';
 import { isEntry, type Entry, type NewEntry, type SetAside } from './entry.ts';
-import type { Clash } from './merge.ts';
+import type { Clash } from '../wire/merge.ts';
 import { currentIso, currentMs } from '../clock.ts';
 
 interface Shape extends DBSchema {

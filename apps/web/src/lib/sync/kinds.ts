@@ -4,7 +4,7 @@ import type { Formula } from '@tender-crumb/core/formula';
 import { merge as mergePatch } from 'json-merge-patch';
 import type { BeginBake } from './begin.ts';
 import type { Entry, NewEntry } from './entry.ts';
-import { followedBy, insisting, type Change, type Clash } from './merge.ts';
+import { followedBy, insisting, type Change, type Clash } from '../wire/merge.ts';
 
 /** What is asked of the server for some entries of one kind. */
 export interface Asked {

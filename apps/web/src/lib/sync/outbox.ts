@@ -4,7 +4,7 @@ import { backoff } from './backoff.ts';
 import type { Entry, NewEntry, SetAside } from './entry.ts';
 import { Keep, type Storage } from './keep.ts';
 import { insistingEntry, kindOf } from './kinds.ts';
-import type { Clash } from './merge.ts';
+import type { Clash } from '../wire/merge.ts';
 
 /** What became of an entry. */
 export interface Outcome {

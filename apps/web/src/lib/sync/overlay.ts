@@ -4,7 +4,7 @@ import type { PlannedWithBake } from '@tender-crumb/core/view';
 import type { BeginBake } from './begin.ts';
 import type { Entry } from './entry.ts';
 import { bakeLane, settingsLane, type Changed, type RowSaid } from './kinds.ts';
-import { applyChange } from './merge.ts';
+import { applyChange } from '../wire/merge.ts';
 
 export type Waiting = ReadonlyArray<Pick<Entry, 'kind' | 'lane' | 'body'>>;
 type Row = { readonly id: string };

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import type { NewEntry } from './entry.ts';
 import { outbox } from './here.ts';
 import { changeEntry, rowEntry, theHouse, type ChangingName, type RowSaid } from './kinds.ts';
-import { changeOf, type Change } from './merge.ts';
+import { changeOf, type Change } from '../wire/merge.ts';
 
 /** What became of saying something, in words. */
 export interface Settled {

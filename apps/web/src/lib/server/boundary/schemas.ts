@@ -46,7 +46,7 @@ import { day, instant, named, plainId as id } from './fields.ts';
 import { appliancesField, bakersField, customField, pansField } from './kitchen-schema.ts';
 import { moneyField, pricesField } from './money-schema.ts';
 import { weekField, zoneField } from './plan-schema.ts';
-import type { Change } from '../../sync/merge.ts';
+import type { Change } from '../../wire/merge.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
 export const formulaId = id.required();

@@ -1,5 +1,5 @@
 import { forBread } from '@tender-crumb/core/learn';
-import { openedIn } from '../../bench/open.ts';
+import { openedIn } from '../../wire/opened.ts';
 import type { Database } from '../database/open.ts';
 import { lastFelt } from '../store/bakes.ts';
 import { listAside } from '../store/formula-asides.ts';

@@ -1,5 +1,5 @@
 import type { Bag } from '@tender-crumb/core/ingredient';
-import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
+import { changedOrMade, type Change, type Clash } from '../../wire/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withWhatIsLeft } from './bag-use.ts';
 import { bagWasAlwaysSo } from './kitchens.ts';

@@ -12,7 +12,7 @@ import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
 import { eventRow, eventsOf, withEvents } from './bake-events.ts';
 import { selectBakes, stored, type BakeWithEvents, type StoredBake } from './bake-rows.ts';
-import { saysTheSame } from '../../sync/merge.ts';
+import { saysTheSame } from '../../wire/merge.ts';
 import { listAside } from './formula-asides.ts';
 import { readFormula, saveFormula, type Page } from './formulas.ts';
 import { readBelief } from './belief.ts';

@@ -4,7 +4,7 @@ import {
   type Ingredient,
   type Label,
 } from '@tender-crumb/core/ingredient';
-import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
+import { changedOrMade, type Change, type Clash } from '../../wire/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 
 /** An ingredient of the household's own, as its label says. */

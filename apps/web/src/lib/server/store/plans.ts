@@ -1,6 +1,6 @@
 import { mostBreads, type PlannedBake, type PlannedBody } from '@tender-crumb/core/schedule';
 import type { PlannedWithBake } from '@tender-crumb/core/view';
-import { changedOrMade, type Change, type Clash } from '../../sync/merge.ts';
+import { changedOrMade, type Change, type Clash } from '../../wire/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { withEvents } from './bake-events.ts';
 import { listBakes, readBake } from './bakes.ts';

@@ -3,7 +3,7 @@ import { json } from '@sveltejs/kit';
 import { apply } from 'json-merge-patch';
 import { readJson } from '$lib/server/boundary/body.ts';
 import { check } from '$lib/server/boundary/check.ts';
-import { applyChange } from '$lib/sync/merge.ts';
+import { applyChange } from '$lib/wire/merge.ts';
 import { sensibleSettings } from '$lib/server/boundary/known.ts';
 import { changeBody, settingsBody, settingsPatch } from '$lib/server/boundary/schemas.ts';
 import { inTransaction } from '$lib/server/database/open.ts';

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { bakerCookie } from '$lib/bake/baker-here.ts';
+import { bakerCookie } from '$lib/wire/baker-here.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
