@@ -50,7 +50,9 @@ test('another starter and a packet of yeast are added, changed and used up', asy
   await expect(another.getByRole('alert')).toBeVisible();
   await another.getByLabel('Water, % of its flour').fill('60');
   await another.getByRole('button', { name: 'Add it' }).click();
-  await expect(page.getByRole('region', { name: 'Stiff one' })).toContainText('60 % water');
+  await expect(page.getByRole('region', { name: 'Firm, for feasts', exact: true })).toContainText(
+    '60 % water',
+  );
 
   const yeast = page.getByRole('region', { name: 'Yeast' });
   await yeast.getByLabel('Name').fill('Cube');
@@ -75,11 +77,11 @@ test('what a stiff starter was fed stands in its own fields until something else
   page,
 }) => {
   await page.request.post('/api/v1/bags', {
-    data: { name: 'Stiff one', ingredient: 'bread-flour', kind: 'starter', hydration: 0.6 },
+    data: { name: 'Firm, for feasts', ingredient: 'bread-flour', kind: 'starter', hydration: 0.6 },
   });
   await visit(page, '/pantry/leavens');
   const fed = page
-    .getByRole('region', { name: 'Stiff one' })
+    .getByRole('region', { name: 'Firm, for feasts', exact: true })
     .getByRole('form', { name: 'Fed just now' });
   await expect(fed.getByLabel('Starter, g')).toHaveValue('20');
   await expect(fed.getByLabel('Flour, g')).toHaveValue('50');

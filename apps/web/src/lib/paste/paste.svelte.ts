@@ -60,7 +60,8 @@ export class Paste {
     pasteOf({
       text: this.own ? '' : this.text,
       household: this.#household,
-      measures: this.measures,
+      // Whole: the view looks into it later, when nothing watches which of them changes.
+      measures: { ...this.measures },
       answers: this.answers,
       which: this.which,
       said: this.said,

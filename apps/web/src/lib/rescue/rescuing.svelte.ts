@@ -38,7 +38,9 @@ export class Rescuing {
   /** All that is shown of it. */
   readonly view = $derived.by(() => {
     const { went, style, sourdough, felt, rested, rise, over } = this;
-    return rescueOf({ ...this.#given, went, style, sourdough, felt, rested, rise, over });
+    // Whole: the view looks into them later, when nothing watches which of them changes.
+    const said = { rise: { ...rise }, over: { ...over } };
+    return rescueOf({ ...this.#given, went, style, sourdough, felt, rested, ...said });
   });
 
   change(i: number, edit: Partial<WentIn>): void {
