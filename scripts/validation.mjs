@@ -15,11 +15,11 @@ try {
   const checks = ['', ...(short ? [] : ['.long'])].flatMap((tier) => {
     const file = join(folder, `checks${tier}.json`);
     must(
-      'npx',
+      process.execPath,
       [
-        'mocha',
-        '--config',
-        `packages/core/.mocharc${tier}.json`,
+        'scripts/mocha.mjs',
+        'core',
+        ...(tier ? ['long'] : []),
         '--reporter',
         'dot',
         ...(short ? ['--grep', 'published'] : []),
