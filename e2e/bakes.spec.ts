@@ -180,7 +180,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await page.getByText('How', { exact: true }).click();
     await expect(page.getByText(/One springy lump/)).toBeVisible();
     await expect(page.getByText('the flour is still drinking')).toBeVisible();
-    await baker.waits(25);
+    await baker.waits(35);
     await expect(page.getByText('the flour has drunk')).toBeVisible({ timeout: 20_000 });
     await baker.feels('batter');
     await expect(page.getByRole('button', { name: /^Added .* of oat fibre/ })).toBeVisible();
