@@ -206,6 +206,7 @@ test.describe('kitchens as they are', () => {
     await expect(page.getByText('The power is out.')).toBeVisible();
     await baker.waits(4);
     await baker.taps('The power is back');
+    await written(page);
     await page.reload();
     await expect(page.getByText(/minute (?:59|6[0-2]) of/)).toBeVisible();
     await expect(page.getByText(/12:4\d|11:4\d|11:3\d/).first()).toBeVisible();
