@@ -11,9 +11,6 @@ export interface SaltWord {
   readonly most: number;
 }
 
-/** A household that keeps to little salt asks for more nowhere, and a bread may have this share of its usual. Own choice, no source. */
-const littleFrom = 2 / 3;
-
 /**
  * What a household says of salt: asked by corrections, the search for a bread, and whoever looks for a cause.
  *
@@ -27,6 +24,7 @@ export function saltWord(
   const { saltLeast, saltUsualLow, saltMost, saltLow } = coefficients;
   const [least, most] = styles[style].salt ?? [saltLeast.value, saltMost.value];
   return lowSodium
-    ? { usual: saltLow.value, least: Math.min(least, saltLow.value * littleFrom), most }
+    ? // Who keeps to little salt is asked for more nowhere.
+      { usual: saltLow.value, least: 0, most }
     : { usual: saltUsualLow.value, least, most };
 }

@@ -162,22 +162,23 @@ function withLeaven(
   return { bread: breadOf({ ...bake, formula }, household, belief), leaven };
 }
 
-/** Whether two breads are made of the same, to the gram's tenth. */
+/** Two amounts that differ by less are weighed alike, grams. Own choice, no source. */
+const alike = 0.1;
+
+/** Whether two breads are made of the same. */
 const isLike = (one: Bread, two: Bread): boolean =>
   one === two ||
   (one.lines.length === two.lines.length &&
-    one.lines.every((l, i) => Math.abs(l.grams - two.lines[i]!.grams) < 0.1));
+    one.lines.every((l, i) => Math.abs(l.grams - two.lines[i]!.grams) < alike));
 
 /** What a plan asks of a bread's amounts, with the leaven that it was planned with. */
 function amountsOf(
   bread: Bread,
   planned: PlannedBread,
   steps: readonly PlannedStep[],
-  { leaven: fitted }: Fitted,
+  { leaven }: Fitted,
 ): BreadAmounts {
-  const { leaven, ...rest } = amountsFor(bread, planned, steps, keptBack, false);
-  void leaven;
-  return { ...rest, ...(fitted ? { leaven: fitted } : {}) };
+  return { ...amountsFor(bread, planned, steps, keptBack, false), ...(leaven ? { leaven } : {}) };
 }
 
 /** A plan for a question, by the clock of the house. */

@@ -1,6 +1,6 @@
 import { everyDay, isClock, type Hours } from '@tender-crumb/core/household';
-import { deviceIds, type DeviceId } from '@tender-crumb/core/machine';
-import { isZone, wayIds, type PlannedBake, type WayId } from '@tender-crumb/core/schedule';
+import { deviceIds } from '@tender-crumb/core/machine';
+import { isZone, wayIds, type PlannedBake, type PlannedBody } from '@tender-crumb/core/schedule';
 import Joi from 'joi';
 import type { Timer } from '../store/timers.ts';
 import { instant, named, plainId } from './fields.ts';
@@ -38,17 +38,10 @@ export const weekField = Joi.object({
 export const kitchenCelsius = Joi.number().min(0).max(45);
 
 /** A bake with what is wished of it, as it is asked for. */
-export interface BakeAsked {
+export interface BakeAsked extends Omit<PlannedBody, 'facts' | 'locks'> {
   readonly id?: string;
   readonly formula?: unknown;
   readonly formulaId?: string;
-  readonly device?: DeviceId;
-  readonly roomC?: number;
-  readonly doughC?: number;
-  readonly readyBy?: string;
-  readonly beginAt?: string;
-  readonly ripe?: boolean;
-  readonly ways?: readonly WayId[];
 }
 
 export interface PlanBody {
