@@ -17,6 +17,7 @@ export const rooms = [
   'formula',
   'process',
   'ferment',
+  'starter',
   'dough',
   'correct',
   'caution',

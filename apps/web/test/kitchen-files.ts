@@ -87,6 +87,10 @@ export class KitchenFiles {
     timer: this.#row('timer'),
     'timer-off': this.#no('timer'),
     feeding: this.#row('feeding'),
+    // Of a feeding that was taken back since then there is none.
+    peak: ({ id }) =>
+      this.#one('SELECT id FROM feeding WHERE id = ?', id) === undefined ||
+      this.#json('SELECT body FROM feeding WHERE id = ?', id).peakAt !== undefined,
     'feeding-off': this.#no('feeding'),
     device: ({ id, step }) => {
       const { devices } = JSON.parse(readFileSync(join(this.#folder, 'doors.json'), 'utf8')) as {

@@ -136,6 +136,57 @@ describe('API of what is planned, and of timers', () => {
     );
   });
 
+  it('a bake’s feeding is the jar’s too, its peak with it; taken back in the bake, it is gone here', async () => {
+    const starter = { kind: 'starter', name: 'Barge two', ingredient: 'rye-whole' };
+    const { id: jar } = (await server.ask('POST', '/api/v1/bags', starter)).json;
+    const formula = {
+      name: 'Barge loaf',
+      stages: [{ lines: [{ ingredient: 'rye-whole', grams: 400 }] }],
+    };
+    const { id: formulaId } = (await server.ask('POST', '/api/v1/formulas', formula)).json;
+    const { id: bake } = (
+      await server.ask('POST', '/api/v1/bakes', { formulaId, formulaVersion: 1 })
+    ).json;
+    const say = (id: string, hour: number, kind: string, data: object) =>
+      server.ask('POST', `/api/v1/bakes/${bake}/events`, {
+        events: [{ id, at: `2026-11-20T${String(hour).padStart(2, '0')}:00:00Z`, kind, data }],
+      });
+    const feedings = async () =>
+      (await server.ask('GET', `/api/v1/bags/${jar}/feedings`)).json['feedings'] as Array<{
+        id: string;
+        seed: number;
+        peakAt?: string;
+        bake?: string;
+      }>;
+    const fedOn = async () => {
+      const { bags } = (await server.ask('GET', '/api/v1/bags')).json;
+      return (bags as Array<{ id: string; fedOn?: string }>).find((b) => b.id === jar)?.fedOn;
+    };
+    await say('fed', 8, 'fed', { stage: 's1', jar, seed: 10, flour: 50, water: 45 });
+    const [fed, ...others] = await feedings();
+    expect(others).to.deep.equal([]);
+    expect(fed).to.include({ seed: 10, bake });
+    expect(await fedOn()).to.equal('2026-11-20');
+    // Told at the jar, and told in the bake: whoever saw it first is right.
+    const path = `/api/v1/bags/${jar}/feedings/${fed!.id}`;
+    await server.ask('PUT', `${path}/peak`, { at: '2026-11-20T15:00:00Z' });
+    expect((await feedings())[0]!.peakAt).to.equal('2026-11-20T15:00:00Z');
+    await server.ask('PUT', `${path}/peak`, { at: '2026-11-20T16:00:00Z' });
+    expect((await feedings())[0]!.peakAt).to.equal('2026-11-20T15:00:00Z');
+    await say('peak', 14, 'peaked', { stage: 's1' });
+    expect((await feedings())[0]!.peakAt).to.equal('2026-11-20T14:00:00Z');
+    expect(
+      (await server.ask('PUT', `${path}x/peak`, { at: '2026-11-20T15:00:00Z' })).status,
+    ).to.equal(404);
+    expect((await server.ask('DELETE', path)).status).to.equal(409);
+    await say('back', 20, 'retracted', { event: 'fed' });
+    expect(await feedings()).to.deep.equal([]);
+    expect(await fedOn()).to.equal(undefined);
+    // Nobody's jar, and a sack of flour, are fed by nobody.
+    await say('gone', 21, 'fed', { stage: 's1', jar: 'gone', seed: 10, flour: 50, water: 45 });
+    expect(await feedings()).to.deep.equal([]);
+  });
+
   it('timers outlive the server, and are stopped', async () => {
     const timer = { name: 'Soak the oats', dueAt: '2026-11-28T13:00:00Z' };
     expect((await server.ask('PUT', '/api/v1/timers/t', timer)).status).to.equal(200);

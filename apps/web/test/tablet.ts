@@ -150,6 +150,7 @@ export class Tablet {
       const gone = { id: this.#id('feeding', round - 1), bag };
       return [
         [rowEntry('feeding', { id, bag, row }), { kind: 'feeding', id }],
+        [rowEntry('peak', { id, bag, row: { at: at(round) } }), { kind: 'peak', id }],
         ...(round > 0 ? [this.#gone('feeding-off', gone)] : []),
       ];
     },

@@ -70,6 +70,8 @@ export type Poke = (typeof pokes)[number];
 const stepName = text(120, 1);
 /** From the tap on: a step is put off, or takes longer, until then. */
 const minutes = number(1, 14 * 24 * 60);
+/** Of what a starter is fed. */
+const fedGrams = number(0, 20_000);
 /** A thermometer's tip in bread. */
 export const coreSpan = [0, 115] as const;
 /** Pieces of one dough. */
@@ -247,6 +249,26 @@ export const eventKinds = {
       ...state,
       warmth: { ...state.warmth, [of]: celsius },
       thermometer: [...state.thermometer, { of, celsius, at }],
+    }),
+  }),
+  /** A starter of the dough was fed for this bake: its jar was fed. */
+  fed: kind({
+    shape: { stage: text(80, 1), jar: maybe(id), seed: fedGrams, flour: fedGrams, water: fedGrams },
+    teaches: false,
+    says: 'a feeding',
+    fold: (state, { id, at, data }) => ({
+      ...state,
+      fed: [...state.fed, { event: id, at, ...data }],
+    }),
+  }),
+  /** It stands highest now. */
+  peaked: kind({
+    shape: { stage: text(80, 1) },
+    teaches: false,
+    says: 'when it stood highest',
+    fold: (state, { at, data }) => ({
+      ...state,
+      peaks: [...state.peaks, { ...data, at }],
     }),
   }),
   /** In the middle of the bread. */

@@ -30,3 +30,4 @@ export * from './weigh-in.ts';
 export * from './weighing-list.ts';
 export * from './bread-made.ts';
 export * from './from-plan.ts';
+export * from './jar-feedings.ts';

@@ -2,6 +2,7 @@ import type { CourseId } from '../course/courses.ts';
 import type { CrustId, MachineSizeId } from '../machine/machine.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import type { Form } from '../process/shaping.ts';
+import type { Stirred } from '../starter/feeding.ts';
 import type { Poke, WarmthPlace } from './event-kinds.ts';
 import { kindOfEvent, type BakeEvent } from './event.ts';
 import type { Outcome } from './outcome.ts';
@@ -96,6 +97,17 @@ export interface BakeState {
     readonly celsius: number;
     readonly at: string;
   }>;
+  /** What starters were fed for it, each in its jar where the household keeps one. */
+  readonly fed: ReadonlyArray<
+    Stirred & {
+      readonly event: string;
+      readonly at: string;
+      readonly stage: string;
+      readonly jar?: string;
+    }
+  >;
+  /** When they stood highest. */
+  readonly peaks: ReadonlyArray<{ readonly stage: string; readonly at: string }>;
   readonly core: ReadonlyArray<{ readonly celsius: number; readonly at: string }>;
   readonly divided?: { readonly pieces: number; readonly form: Form; readonly pan?: string };
   readonly pieces: ReadonlyArray<{ readonly event: string; readonly grams: number }>;
@@ -135,6 +147,8 @@ const notBegun: BakeState = {
   marks: [],
   warmth: {},
   thermometer: [],
+  fed: [],
+  peaks: [],
   core: [],
   pieces: [],
   photos: [],

@@ -1,4 +1,5 @@
-import { feedingFor, starterParts, type Feeding } from '../ferment/feeding.ts';
+import { feedingFor, type FeedingAhead } from '../starter/feeding-for.ts';
+import { starterParts } from '../starter/starter-parts.ts';
 import { leavenChange, type LeavenChange } from '../ferment/leaven-change.ts';
 import { waterTemperature, type WaterTemperature } from '../ferment/water-temperature.ts';
 import { stagesOf } from '../formula/formula.ts';
@@ -9,7 +10,7 @@ import type { PlannedBread, PlannedStep } from './plan.ts';
 /** What a plan's times ask of the amounts of a bread. */
 export interface BreadAmounts {
   /** What its starters are fed with, by stage. */
-  readonly feedings: ReadonlyArray<{ readonly stage: string; readonly feeding: Feeding }>;
+  readonly feedings: ReadonlyArray<{ readonly stage: string; readonly feeding: FeedingAhead }>;
   /** Its leaven, made fit for the time of the first rise; absent where it stays as it is. */
   readonly leaven?: LeavenChange;
   /** For a dough as warm as was planned; absent where no water is poured. */

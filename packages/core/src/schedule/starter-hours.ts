@@ -1,5 +1,6 @@
 import { riseForecast, isForecast, withPaces } from '../ferment/rise-doubt.ts';
-import { starterDough, starterParts } from '../ferment/feeding.ts';
+import { starterDough } from '../starter/feeding-for.ts';
+import { starterParts } from '../starter/starter-parts.ts';
 import { ripeEnd } from '../ferment/ripe-end.ts';
 import { riseUntil } from '../ferment/rise-until.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';

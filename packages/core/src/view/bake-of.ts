@@ -14,6 +14,7 @@ import { runStepKinds } from '../bake/run-step-kind.ts';
 import { isRise, riseOf, stepNow, type RunStep } from '../bake/run-steps.ts';
 import { cautionsAt } from '../bake/step-cautions.ts';
 import { hasDrunk, wetFor } from '../bake/touch-moment.ts';
+import type { BakeState } from '../bake/state.ts';
 import { weighingList, type WeighingItem } from '../bake/weighing-list.ts';
 import { tellingDifference } from '../correct/verdict.ts';
 import { courseTimes, type Course } from '../course/course.ts';
@@ -31,6 +32,7 @@ import type { Belief } from '../household/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { measureText } from '../ingredient/measure-text.ts';
+import type { Bag } from '../ingredient/bag.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import { kneadingOf, type DeviceId } from '../machine/device.ts';
@@ -39,6 +41,7 @@ import { isUnkneaded } from '../process/unkneaded.ts';
 import { isRefused, type Refused } from '../quantity/refusal.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { risesBy } from '../schedule/coming-rises.ts';
+import { jarOf } from '../starter/jar-of.ts';
 import type { Window } from '../style/style.ts';
 import { choicesFor, substitute } from '../substitute/substitute.ts';
 import { lazily } from './lazily.ts';
@@ -105,6 +108,10 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly atSignal: readonly WeighingItem[];
   /** The last that was tapped and counts, in words. */
   readonly tapSays: (event: BakeEvent) => string;
+  /** The jar that a starter of it is fed in; undefined where nobody can tell. */
+  readonly jarOf: (stage: string) => Bag | undefined;
+  /** What a starter of it was fed last, and when it stood highest after that. */
+  readonly fedLast: (stage: string) => (BakeState['fed'][number] & { peakAt?: string }) | undefined;
   /** What is weighed at a step: what its stage is made of; of a rest of flour and water, those two. */
   readonly itemsOf: (step: RunStep) => readonly WeighingItem[];
   /** What is weighed in the household's spoons and cups; a starter is only ever weighed. */
@@ -200,6 +207,12 @@ export function bakeOf({
     stages: ({ pantry }) => weighingList(formula, method, pantry),
     items: ({ stages }) => stages.flatMap((s) => s.items),
     atSignal: ({ stages }) => (stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'),
+    jarOf: () => (stage) => jarOf(formula, stage, household.bags),
+    fedLast: () => (stage) => {
+      const fed = state.fed.findLast((f) => f.stage === stage);
+      const peakAt = fed && state.peaks.find((p) => p.stage === stage && p.at > fed.at)?.at;
+      return fed && (peakAt === undefined ? fed : { ...fed, peakAt });
+    },
     tapSays: (all) => (event) => tapSays(event, all),
     itemsOf:
       ({ stages }) =>

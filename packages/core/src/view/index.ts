@@ -6,3 +6,4 @@ export * from './paste-of.ts';
 export * from './plan-of.ts';
 export * from './rescue-of.ts';
 export * from './rise-of.ts';
+export * from './starter-of.ts';

@@ -1,4 +1,5 @@
-import { feedingFor, starterParts, type Feeding } from '../ferment/feeding.ts';
+import { feedingFor, type FeedingAhead } from '../starter/feeding-for.ts';
+import { starterParts } from '../starter/starter-parts.ts';
 import { leavenChange, type LeavenChange } from '../ferment/leaven-change.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
 import { drawnRise } from '../ferment/rise-curve.ts';
@@ -58,7 +59,7 @@ export interface RiseView {
   /** How warm a place has it ready then, with the leaven as it is. */
   readonly warmth: ReturnType<typeof warmthFor> | undefined;
   readonly hasStarter: boolean;
-  readonly feeding: Feeding | undefined;
+  readonly feeding: FeedingAhead | undefined;
 }
 
 /**

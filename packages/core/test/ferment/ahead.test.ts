@@ -7,12 +7,10 @@ import {
   isForecast,
   riseForecast,
   risesOf,
-  starterGrams,
-  starterHydration,
-  starterIn,
   warmAndCold,
   type AheadKind,
 } from '@tender-crumb/core/ferment';
+import { starterGrams, starterHydration, starterIn } from '@tender-crumb/core/starter';
 import {
   giveBackCorrection,
   resolve,

@@ -1,17 +1,14 @@
 import { expect } from 'chai';
 import {
-  forTang,
   risesOf,
   sourness,
-  starterLadder,
-  starterStep,
   tangIds,
   tangOf,
   tangs,
-  withinShare,
   type Rise,
   type RisingDough,
 } from '@tender-crumb/core/ferment';
+import { forTang, starterLadder, starterStep, withinShare } from '@tender-crumb/core/starter';
 import { resolve } from '@tender-crumb/core/formula';
 import { build } from '../build.ts';
 

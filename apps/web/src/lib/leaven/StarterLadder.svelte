@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { tangs, type StarterStep, type TangId } from '@tender-crumb/core/ferment';
+  import { tangs, type TangId } from '@tender-crumb/core/ferment';
   import { hoursText } from '@tender-crumb/core/quantity';
+  import type { StarterStep } from '@tender-crumb/core/starter';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
   import Chart from '../ui/chart/Chart.svelte';

@@ -1,15 +1,10 @@
 <script lang="ts">
-  import {
-    buildsFor,
-    mostBuilds,
-    starterStanding,
-    starterStandings,
-    usualWarmth,
-    type Paces,
-  } from '@tender-crumb/core/ferment';
+  import type { Paces } from '@tender-crumb/core/ferment';
   import type { Household } from '@tender-crumb/core/household';
   import type { Bag, Ingredient } from '@tender-crumb/core/ingredient';
   import { hoursText, isRefused } from '@tender-crumb/core/quantity';
+  import { hoursToPeak, mostBuilds, type Feeding } from '@tender-crumb/core/starter';
+  import { starterOf } from '@tender-crumb/core/view';
   import Pencil from '@lucide/svelte/icons/pencil';
   import X from '@lucide/svelte/icons/x';
   import { DateTime } from 'luxon';
@@ -18,7 +13,6 @@
   import { saidRow, type Settled } from '../sync/said.ts';
   import { numberIn } from '../pantry/faults.ts';
   import { fieldOf, momentOfField, timeText, untilText } from '../plan/when.ts';
-  import type { Feeding } from '../server/store/feedings.ts';
   import { asMass } from '../ui/writing.ts';
   import LeavenForm from './LeavenForm.svelte';
   import { currentIso, currentMs, currentTime } from '../clock.ts';
@@ -46,20 +40,6 @@
   let fault = $state('');
   let whole = $state(false);
 
-  const last = $derived(feedings[0]);
-  const fedAt = $derived(last?.at ?? (bag.fedOn ? `${bag.fedOn}T12:00:00Z` : undefined));
-  const keptAt = $derived(bag.keptAt ?? 'fridge');
-  const standing = $derived(
-    fedAt === undefined
-      ? undefined
-      : starterStandings[
-          starterStanding(Math.max(0, (now.getTime() - Date.parse(fedAt)) / 3_600_000), keptAt)
-        ],
-  );
-  const hydration = $derived(bag.hydration ?? 1);
-  const grain = $derived(flours.find((f) => f.id === bag.ingredient)?.whole ?? 0);
-  const discard = $derived(feedings.reduce((sum, f) => sum + (f.discard ?? 0), 0));
-
   /** What was fed just now: the last again, until something else is typed. */
   let fed = $state(
     untrack(() => ({
@@ -81,37 +61,27 @@
       ),
     ),
   );
-  let builds = $state(untrack(() => String(Math.max(1, standing?.feedings ?? 1))));
   /** Worked out where it is looked at: it takes longer than all the rest of the page. */
   let here = $state(false);
   onMount(() => {
     here = true;
   });
-  const planned = $derived.by(() => {
-    if (!here) return undefined;
-    const [want, keep] = [numberIn(wanted), numberIn(kept)];
-    const moment = momentOfField(ripeAt, zone);
-    if (want === undefined || !(want > 0) || want > 20_000) return 'How much? Grams, above 0.';
-    if (keep === undefined || !(keep >= 0) || keep > 20_000) return 'Nothing or more is kept.';
-    if (!moment) return 'A day and a time of day are wanted.';
-    const hours = (Date.parse(moment) - now.getTime()) / 3_600_000;
-    if (hours <= 0) return 'That time is past already.';
-    const found = buildsFor(
-      {
-        want,
-        keep,
-        hydration,
-        whole: grain,
-        celsius: household.room.celsius ?? usualWarmth.air,
-        hours,
+  const given = $derived({ bag, feedings, household, paces, now: now.toISOString() });
+  /** As many as it wants, as it stands now. */
+  let builds = $state(untrack(() => String(Math.max(1, starterOf(given).standing?.feedings ?? 1))));
+  const view = $derived(
+    starterOf({
+      ...given,
+      asked: {
+        want: numberIn(wanted),
+        keep: numberIn(kept),
+        at: momentOfField(ripeAt, zone),
         builds: Number(builds),
       },
-      paces,
-    );
-    return isRefused(found) ? found.refused.says : found;
-  });
-  const momentAfter = (hours: number): string =>
-    new Date(now.getTime() + hours * 3_600_000).toISOString();
+    }),
+  );
+  const last = $derived(feedings[0]);
+  const planned = $derived(here ? view.ahead : undefined);
 
   async function ask(what: () => Promise<Settled>): Promise<void> {
     fault = '';
@@ -147,12 +117,8 @@
     );
   }
 
-  const peaked = (feeding: Feeding) => {
-    const { id, ...rest } = feeding;
-    return ask(() =>
-      saidRow('feeding', { id, bag: bag.id, row: { ...rest, peakAt: currentIso() } }),
-    );
-  };
+  const peaked = ({ id }: Feeding) =>
+    ask(() => saidRow('peak', { id, bag: bag.id, row: { at: currentIso() } }));
 </script>
 
 <section class="bowl grid gap-4 p-4" aria-label={bag.name}>
@@ -178,16 +144,16 @@
     />
   {/if}
   <div>
-    {#if standing}
-      <p class="text-lg"><b>{standing.label}</b>: {standing.says}.</p>
+    {#if view.standing}
+      <p class="text-lg"><b>{view.standing.label}</b>: {view.standing.says}.</p>
     {:else}
       <p class="text-lg">Nobody wrote down yet when it was fed.</p>
     {/if}
     <p class="quiet">
-      {flours.find((f) => f.id === bag.ingredient)?.name ?? ''}, {Math.round(hydration * 100)} % water,
-      in {keptAt === 'fridge' ? 'the fridge' : 'the room'}{fedAt
-        ? `; fed ${timeText(fedAt, zone, now)}, ${untilText(fedAt, now)}`
-        : ''}{discard > 0 ? `; ${asMass(discard)} of discard put by` : ''}.
+      {flours.find((f) => f.id === bag.ingredient)?.name ?? ''}, {Math.round(view.hydration * 100)} %
+      water, in {view.keptAt === 'fridge' ? 'the fridge' : 'the room'}{view.fedAt
+        ? `; fed ${timeText(view.fedAt, zone, now)}, ${untilText(view.fedAt, now)}`
+        : ''}{view.discard > 0 ? `; ${asMass(view.discard)} of discard put by` : ''}.
       {paces.starter ? 'Its pace is learned from your bakes.' : ''}
     </p>
   </div>
@@ -245,15 +211,13 @@
     <div aria-live="polite" class="min-h-9">
       {#if planned === undefined}
         <p class="quiet">One moment …</p>
-      {:else if typeof planned === 'string'}
-        <p class="text-act" role="alert">{planned}</p>
+      {:else if isRefused(planned)}
+        <p class="text-act" role="alert">{planned.refused.says}</p>
       {:else}
         <ol class="grid gap-1">
           {#each planned as build (build.at)}
             <li class="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 border-t border-line py-1">
-              <b class="text-lg text-rim tabular-nums"
-                >{timeText(momentAfter(build.at), zone, now)}</b
-              >
+              <b class="text-lg text-rim tabular-nums">{timeText(build.moment, zone, now)}</b>
               <span>
                 <b>{asMass(build.seed)}</b> of starter, <b>{asMass(build.flour)}</b> of flour,
                 <b>{asMass(build.water)}</b> of water
@@ -283,9 +247,11 @@
               <span class="quiet"
                 >{asMass(feeding.seed)} + {asMass(feeding.flour)} + {asMass(
                   feeding.water,
-                )}{feeding.peakAt
-                  ? `, highest after ${hoursText((Date.parse(feeding.peakAt) - Date.parse(feeding.at)) / 3_600_000)}`
-                  : ''}{feeding.note ? `, ${feeding.note}` : ''}</span
+                )}{hoursToPeak(feeding) === undefined
+                  ? ''
+                  : `, highest after ${hoursText(hoursToPeak(feeding)!)}`}{feeding.note
+                  ? `, ${feeding.note}`
+                  : ''}</span
               >
             </span>
             <span class="flex gap-1">
@@ -294,14 +260,18 @@
                   >It stands highest now</button
                 >
               {/if}
-              <button
-                class="knob touch px-2"
-                type="button"
-                aria-label="Take the feeding of {timeText(feeding.at, zone, now)} out"
-                onclick={() =>
-                  void ask(() => saidRow('feeding-off', { id: feeding.id, bag: bag.id }))}
-                ><X size={16} /></button
-              >
+              {#if feeding.bake}
+                <a class="link touch" href="/bake/{feeding.bake}">in a bake</a>
+              {:else}
+                <button
+                  class="knob touch px-2"
+                  type="button"
+                  aria-label="Take the feeding of {timeText(feeding.at, zone, now)} out"
+                  onclick={() =>
+                    void ask(() => saidRow('feeding-off', { id: feeding.id, bag: bag.id }))}
+                  ><X size={16} /></button
+                >
+              {/if}
             </span>
           </li>
         {/each}

@@ -174,7 +174,7 @@
           <a class="link" href="/pantry/kitchen">Hours, ovens, pans and hands</a>
         </p>
       </details>
-      <Timers timers={sync.rows('timer', data.timers)} now={planning.now} zone={data.zone} />
+      <Timers timers={sync.timers(data.timers)} now={planning.now} zone={data.zone} />
     </div>
   </div>
 </div>

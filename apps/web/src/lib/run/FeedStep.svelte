@@ -1,13 +1,13 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/bake';
   import { sumGrams } from '@tender-crumb/core/quantity';
-  import type { TimedBake } from '@tender-crumb/core/schedule';
+  import type { Stirred } from '@tender-crumb/core/starter';
   import { asMass } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
 
-  let { run, step, bake }: { run: Run; step: RunStep; bake: TimedBake | undefined } = $props();
+  let { run, step, feeding }: { run: Run; step: RunStep; feeding: Stirred | undefined } = $props();
 
-  const feeding = $derived(bake?.feedings.find((f) => f.stage === step.stage)?.feeding);
+  const jar = $derived(step.stage === undefined ? undefined : run.view.jarOf(step.stage));
   const parts = $derived(
     feeding
       ? ([
@@ -30,7 +30,9 @@
     {/each}
   </ol>
   <p class="quiet mt-2">
-    It gives {asMass(wanted)} for the dough, and what is kept to go on from.
+    It gives {asMass(wanted)} for the dough, and what is kept to go on from.{jar
+      ? ` It is written down for ${jar.name} too.`
+      : ''}
   </p>
 {:else}
   <p class="text-lg">

@@ -121,6 +121,12 @@
   const timeOf = (step: RunStep) => timed.get(step.task);
   const time = (iso: string) => timeText(iso, data.plan.zone, planning.now);
   const bakeTimed = $derived(planning.timed?.bakes.find((b) => b.id === planId));
+  /** What its starter is fed at the step that is looked at. */
+  const feeding = $derived(
+    run.step.kind === 'feed'
+      ? bakeTimed?.feedings.find((f) => f.stage === run.step.stage)?.feeding
+      : undefined,
+  );
   const next = $derived(
     run.view.steps[run.view.steps.findIndex((s) => s.id === run.view.now.id) + 1],
   );
@@ -234,7 +240,7 @@
           {/if}
         </div>
         <div class="work">
-          <StepWork {run} step={run.step} {bakeTimed} now={planning.now} {time} />
+          <StepWork {run} step={run.step} {bakeTimed} {feeding} now={planning.now} {time} />
           <div class="mt-4 flex flex-wrap items-start gap-4">
             <Photos {run} step={run.step.id} label={run.step.label} />
             <div class="min-w-60 flex-1"><StepNote {run} step={run.step.id} /></div>
@@ -242,7 +248,7 @@
         </div>
       </section>
     {/key}
-    <StepActions {run} step={run.step} timed={timeOf(run.step)} now={planning.now} />
+    <StepActions {run} step={run.step} timed={timeOf(run.step)} {feeding} now={planning.now} />
     <div class="no-print mt-4 grid gap-3">
       <DeviceDrawer />
       <div class="flex flex-wrap items-center gap-3">

@@ -2,6 +2,7 @@
   import type { RunStep } from '@tender-crumb/core/bake';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { TimedStep } from '@tender-crumb/core/schedule';
+  import type { Stirred } from '@tender-crumb/core/starter';
   import { tapsOf } from '@tender-crumb/core/view';
   import { longerBy, laterBy, type Run } from './run.svelte.ts';
 
@@ -9,8 +10,16 @@
     run,
     step,
     timed,
+    feeding,
     now,
-  }: { run: Run; step: RunStep; timed: TimedStep | undefined; now: Date } = $props();
+  }: {
+    run: Run;
+    step: RunStep;
+    timed: TimedStep | undefined;
+    /** What its starter is fed at this step, where the times are worked out. */
+    feeding: Stirred | undefined;
+    now: Date;
+  } = $props();
 
   /** Minutes until a moment of the plan; none where it is past. */
   const until = (iso: string | undefined): number =>
@@ -48,7 +57,7 @@
         class="knob knob-large"
         class:knob-act={!asks}
         type="button"
-        onclick={() => run.done(step)}>{taps.doneSays}</button
+        onclick={() => (feeding ? run.fed(step, feeding) : run.done(step))}>{taps.doneSays}</button
       >
     {/if}
     {#if step.standing === 'under-way'}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/bake';
   import type { TimedBake } from '@tender-crumb/core/schedule';
+  import type { Stirred } from '@tender-crumb/core/starter';
   import AddIns from './AddIns.svelte';
   import CheckStep from './CheckStep.svelte';
   import CoolStep from './CoolStep.svelte';
@@ -9,6 +10,7 @@
   import MachineStep from './MachineStep.svelte';
   import OutcomeStep from './OutcomeStep.svelte';
   import OvenStep from './OvenStep.svelte';
+  import RipenStep from './RipenStep.svelte';
   import RiseStep from './RiseStep.svelte';
   import type { Run } from './run.svelte.ts';
   import ShapeStep from './ShapeStep.svelte';
@@ -19,12 +21,14 @@
     run,
     step,
     bakeTimed,
+    feeding,
     now,
     time,
   }: {
     run: Run;
     step: RunStep;
     bakeTimed: TimedBake | undefined;
+    feeding: Stirred | undefined;
     now: Date;
     time: (iso: string) => string;
   } = $props();
@@ -32,7 +36,9 @@
 
 <!-- What is worked with at a step: one panel a kind. -->
 {#if step.kind === 'feed'}
-  <FeedStep {run} {step} bake={bakeTimed} />
+  <FeedStep {run} {step} {feeding} />
+{:else if step.kind === 'ripen' && step.stage !== undefined}
+  <RipenStep {run} stage={step.stage} {time} />
 {:else if step.kind === 'weigh' || step.kind === 'preferment' || step.kind === 'soak' || step.kind === 'autolyse'}
   {#if step.kind === 'weigh' && run.view.course}
     <div class="mb-3">

@@ -11,6 +11,7 @@ import {
 import type { Rise } from '@tender-crumb/core/ferment';
 import type { Belief, Household } from '@tender-crumb/core/household';
 import { isRefused } from '@tender-crumb/core/quantity';
+import type { Stirred } from '@tender-crumb/core/starter';
 import { bakeOf, touchAt, type BakeGiven } from '@tender-crumb/core/view';
 import { rememberBaker } from '../wire/baker-here.ts';
 import { currentIso } from '../clock.ts';
@@ -151,6 +152,23 @@ export class Run extends RunEvents {
   }
   skip(step: RunStep): void {
     this.#over(step, 'skipped');
+  }
+
+  /** A starter is fed: the bake goes on, and its jar was fed. */
+  fed(step: RunStep, { seed, flour, water }: Stirred): void {
+    const { stage } = step;
+    const jar = stage === undefined ? undefined : this.view.jarOf(stage);
+    this.atOnce(() => {
+      if (stage !== undefined)
+        this.say('fed', { stage, ...(jar ? { jar: jar.id } : {}), seed, flour, water });
+      this.#saysOver(step, 'done');
+    });
+    this.chosen = undefined;
+  }
+
+  /** A starter stands highest now. */
+  peaked(stage: string): void {
+    this.say('peaked', { stage });
   }
 
   #over(step: RunStep, sense: 'done' | 'skipped'): void {

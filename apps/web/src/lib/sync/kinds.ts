@@ -186,6 +186,10 @@ const kinds = {
   timer: written(timerAt, (row) => `A timer: ${called(row, 'without a name')}`),
   'timer-off': gone(timerAt, 'A timer that was stopped'),
   feeding: written(feedingAt, () => 'A feeding of a starter'),
+  peak: written(
+    (said) => `${feedingAt(said)}/peak`,
+    () => 'When a starter stood highest',
+  ),
   'feeding-off': gone(feedingAt, 'A feeding that was taken back'),
   device: written(
     ({ id }) => `/api/v1/devices/${id}`,
@@ -257,7 +261,7 @@ export const changeEntry = (kind: ChangingName, changed: Changed, tap: string): 
 
 /** A row on its way. A feeding comes after what is said of its starter, and a timer’s end after its beginning. */
 export const rowEntry = (
-  kind: 'plan-off' | 'timer' | 'timer-off' | 'feeding' | 'feeding-off' | 'device',
+  kind: 'plan-off' | 'timer' | 'timer-off' | 'feeding' | 'peak' | 'feeding-off' | 'device',
   said: RowSaid,
 ): NewEntry => ({
   kind,

@@ -1,5 +1,6 @@
 import { onHouseClock, type BakeEvent } from '@tender-crumb/core/bake';
 import { apply } from 'json-merge-patch';
+import type { Feeding } from '@tender-crumb/core/starter';
 import type { PlannedWithBake } from '@tender-crumb/core/view';
 import type { BeginBake } from './begin.ts';
 import type { Entry } from './entry.ts';
@@ -52,6 +53,22 @@ export function withRows<T extends Row>(
     if (entry.kind !== kind || !of(said)) return all;
     return [...all.filter((row) => row.id !== said.id), { ...said.row, id: said.id } as T];
   }, rows);
+}
+
+/** Feedings of a starter with what was written of them here, and when it was seen to stand highest. */
+export function withFeedings(
+  feedings: readonly Feeding[],
+  waiting: Waiting,
+  jar: string,
+): readonly Feeding[] {
+  const rows = withRows(feedings, waiting, 'feeding', (said) => said.bag === jar);
+  return waiting
+    .filter((e) => e.kind === 'peak')
+    .reduce<readonly Feeding[]>((all, { body }) => {
+      const { id, row } = body as RowSaid;
+      const { at } = row as { at: string };
+      return all.map((f) => (f.id === id ? { ...f, peakAt: f.peakAt ?? at } : f));
+    }, rows);
 }
 
 /**

@@ -1,11 +1,11 @@
 import { refresh } from '$lib/ui/refresh.ts';
+import type { Feeding } from '@tender-crumb/core/starter';
 import type { PlannedWithBake } from '@tender-crumb/core/view';
 import type { Entry } from './entry.ts';
 import { outbox } from './here.ts';
-import type { RowSaid } from './kinds.ts';
 import { deliveredNow, isLate } from './late.ts';
 import { nothingWaits, type Standing } from './outbox.ts';
-import { withBegun, withPlans, withRows, withSettled } from './overlay.ts';
+import { withBegun, withFeedings, withPlans, withRows, withSettled } from './overlay.ts';
 
 /** What pages show of what other pages show too: fetched anew when it has arrived. */
 const shown: ReadonlySet<string> = new Set([
@@ -18,6 +18,7 @@ const shown: ReadonlySet<string> = new Set([
   'timer',
   'timer-off',
   'feeding',
+  'peak',
   'feeding-off',
   'device',
   'practice',
@@ -76,13 +77,14 @@ class Sync {
     return this.said.filter((e) => e.kind === kind).map((e) => e.body as T);
   }
 
-  /** Rows that are written whole, with what was written here. */
-  rows<T extends { readonly id: string }>(
-    kind: 'timer' | 'feeding',
-    rows: readonly T[],
-    of?: (said: RowSaid) => boolean,
-  ): readonly T[] {
-    return withRows(rows, this.said, kind, of);
+  /** Timers, with what was written of them here. */
+  timers<T extends { readonly id: string }>(rows: readonly T[]): readonly T[] {
+    return withRows(rows, this.said, 'timer');
+  }
+
+  /** What a starter was fed, with what was written of it here. */
+  feedings(rows: readonly Feeding[], jar: string): readonly Feeding[] {
+    return withFeedings(rows, this.said, jar);
   }
 }
 

@@ -1,6 +1,6 @@
 import { isDay, isMoment, plainName } from '@tender-crumb/core/quantity';
+import type { Feeding } from '@tender-crumb/core/starter';
 import Joi from 'joi';
-import type { Feeding } from '../store/feedings.ts';
 
 /** Ids are plain words; a colon marks those that the program makes by itself. */
 export const plainId = Joi.string().pattern(/^[A-Za-z0-9_-]{1,80}$/, 'letters, digits, - and _');
@@ -35,4 +35,8 @@ export const feedingBody = Joi.object<Omit<Feeding, 'id'>>({
   peakAt: instant,
   discard: feedingGrams,
   note: Joi.string().max(500),
+  bake: plainId,
 }).required();
+
+/** When a starter stood highest after a feeding. */
+export const peakBody = Joi.object<{ at: string }>({ at: instant.required() }).required();

@@ -6,10 +6,14 @@ import { eventRow, eventsOf } from './bake-events.ts';
 import { saveLesson } from './bake-lessons.ts';
 import type { BakeWithEvents, StoredBake } from './bake-rows.ts';
 import { readBake } from './bakes.ts';
+import { keepFeedings } from './feedings.ts';
 import { readFormula } from './formulas.ts';
 import { readBelief, saveBelief } from './belief.ts';
 import { readHousehold } from './household.ts';
 import { isBookLearned, wantLearning } from './learning.ts';
+
+/** Events that can change what a jar was fed. */
+const ofJar: ReadonlySet<string> = new Set(['fed', 'peaked', 'retracted']);
 
 /**
  * Appends events to a bake; one that is already there counts once. A bake that finishes teaches; one
@@ -49,6 +53,8 @@ export async function appendEvents(
       })
       .where('id', '=', id)
       .execute();
+    if (after.some((e) => e.kind === 'fed') && fresh.some((e) => ofJar.has(e.kind)))
+      await keepFeedings(tx, id, after);
     if ((before.finishedAt || state.finishedAt) && fresh.some(teaches)) {
       await keepUse(tx, before, state);
       if (before.finishedAt || !(await isBookLearned(tx))) await wantLearning(tx);

@@ -1,19 +1,7 @@
+import { bakeState, jarFeedingId, jarFeedings, type BakeEvent } from '@tender-crumb/core/bake';
+import type { Feeding } from '@tender-crumb/core/starter';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
-
-/** What a starter was fed, and how that went. Grams; moments are ISO texts. */
-export interface Feeding {
-  readonly id: string;
-  readonly at: string;
-  readonly seed: number;
-  readonly flour: number;
-  readonly water: number;
-  /** When it stood highest. */
-  readonly peakAt?: string;
-  /** What was taken out and kept for other things. */
-  readonly discard?: number;
-  readonly note?: string;
-}
 
 const of = (row: { id: string; at: string; body: string }): Feeding => ({
   ...(JSON.parse(row.body) as Omit<Feeding, 'id' | 'at'>),
@@ -61,35 +49,98 @@ async function dated(tx: Database, bag: string): Promise<void> {
     .execute();
 }
 
+const isStarter = async (tx: Database, bag: string): Promise<boolean> => {
+  const row = await tx.selectFrom('bag').select('facts').where('id', '=', bag).executeTakeFirst();
+  return !!row && (JSON.parse(row.facts) as { kind?: string }).kind === 'starter';
+};
+
+async function put(tx: Database, bag: string, { id, at, ...body }: Feeding): Promise<void> {
+  const row = { bag_id: bag, at, body: JSON.stringify(body) };
+  await tx
+    .insertInto('feeding')
+    .values({ id, ...row })
+    .onConflict((c) => c.column('id').doUpdateSet(row))
+    .execute();
+  await dated(tx, bag);
+}
+
+const feedingIn = async (tx: Database, bag: string, id: string): Promise<Feeding | undefined> => {
+  const row = await tx
+    .selectFrom('feeding')
+    .selectAll()
+    .where('id', '=', id)
+    .where('bag_id', '=', bag)
+    .executeTakeFirst();
+  return row && of(row);
+};
+
 /**
  * Writes a feeding down, or mends one; the same sent twice is one.
  *
  * @returns false where there is no such starter
  */
-export const saveFeeding = (
-  db: Database,
-  bag: string,
-  { id, at, ...body }: Feeding,
-): Promise<boolean> =>
+export const saveFeeding = (db: Database, bag: string, feeding: Feeding): Promise<boolean> =>
   inTransaction(db, async (tx) => {
-    const there = await tx
-      .selectFrom('bag')
-      .select('facts')
-      .where('id', '=', bag)
-      .executeTakeFirst();
-    if (!there || (JSON.parse(there.facts) as { kind?: string }).kind !== 'starter') return false;
-    const row = { bag_id: bag, at, body: JSON.stringify(body) };
-    await tx
-      .insertInto('feeding')
-      .values({ id, ...row })
-      .onConflict((c) => c.column('id').doUpdateSet(row))
-      .execute();
-    await dated(tx, bag);
+    if (!(await isStarter(tx, bag))) return false;
+    await put(tx, bag, feeding);
     return true;
   });
 
-export const dropFeeding = (db: Database, bag: string, id: string): Promise<void> =>
+/**
+ * Writes down when a starter stood highest after a feeding. Whoever saw it first is right: it cannot stand highest
+ * twice.
+ *
+ * @returns the feeding as it then is; undefined where there is none
+ */
+export const savePeak = (
+  db: Database,
+  bag: string,
+  id: string,
+  at: string,
+): Promise<Feeding | undefined> =>
   inTransaction(db, async (tx) => {
+    const feeding = await feedingIn(tx, bag, id);
+    if (!feeding) return undefined;
+    const { peakAt } = feeding;
+    const seen = { ...feeding, peakAt: peakAt !== undefined && peakAt < at ? peakAt : at };
+    await put(tx, bag, seen);
+    return seen;
+  });
+
+/** What a bake's events say that the jars of the house were fed; taken back there, it is gone here. */
+export async function keepFeedings(
+  tx: Database,
+  bake: string,
+  events: readonly BakeEvent[],
+): Promise<void> {
+  const said = jarFeedings(bake, bakeState(events));
+  for (const { jar, feeding } of said) {
+    if (!(await isStarter(tx, jar))) continue;
+    await put(tx, jar, { ...(await feedingIn(tx, jar, feeding.id)), ...feeding });
+  }
+  const stands = new Set(said.map((f) => f.feeding.id));
+  const gone = events
+    .filter((e) => e.kind === 'fed')
+    .map((e) => jarFeedingId(bake, e.id))
+    .filter((id) => !stands.has(id));
+  if (gone.length === 0) return;
+  const rows = await tx.deleteFrom('feeding').where('id', 'in', gone).returning('bag_id').execute();
+  for (const bag of new Set(rows.map((r) => r.bag_id))) await dated(tx, bag);
+}
+
+/**
+ * Takes a feeding out; one that a bake wrote down stands as long as the bake does.
+ *
+ * @returns that bake, where it stands
+ */
+export const dropFeeding = (db: Database, bag: string, id: string): Promise<string | undefined> =>
+  inTransaction(db, async (tx) => {
+    const { bake } = (await feedingIn(tx, bag, id)) ?? {};
+    const there =
+      bake !== undefined &&
+      (await tx.selectFrom('bake').select('id').where('id', '=', bake).executeTakeFirst());
+    if (there) return bake;
     await tx.deleteFrom('feeding').where('id', '=', id).where('bag_id', '=', bag).execute();
     await dated(tx, bag);
+    return undefined;
   });

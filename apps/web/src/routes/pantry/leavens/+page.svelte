@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { pacesFor, spoiledStarter } from '@tender-crumb/core/ferment';
+  import { pacesFor } from '@tender-crumb/core/ferment';
+  import { spoiledStarter } from '@tender-crumb/core/starter';
   import { pantryIn } from '@tender-crumb/core/household';
   import type { Bag } from '@tender-crumb/core/ingredient';
   import Pencil from '@lucide/svelte/icons/pencil';
@@ -24,9 +25,7 @@
   const packets = $derived(of('yeast'));
   /** Newest first, with what was fed here just now. */
   const fed = (bag: Bag) =>
-    [...sync.rows('feeding', data.feedings[bag.id] ?? [], (said) => said.bag === bag.id)].sort(
-      (a, b) => (a.at < b.at ? 1 : -1),
-    );
+    [...sync.feedings(data.feedings[bag.id] ?? [], bag.id)].sort((a, b) => (a.at < b.at ? 1 : -1));
   let editing = $state('');
   const past = (bag: Bag) =>
     bag.bestBefore !== undefined && bag.bestBefore < (household.today ?? '');

@@ -19,6 +19,11 @@ export const PUT = route(async ({ params, request }) => {
 });
 
 export const DELETE = route(async ({ params }) => {
-  await dropFeeding(await kitchen(), params['id']!, params['feeding']!);
+  const bake = await dropFeeding(await kitchen(), params['id']!, params['feeding']!);
+  if (bake !== undefined) {
+    throw new Problem(409, 'It was fed in a bake: take it back there', [
+      { where: 'path', what: `was written down by the bake “${bake}”` },
+    ]);
+  }
   return json({});
 });

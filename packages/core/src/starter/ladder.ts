@@ -1,9 +1,9 @@
-import { leavenSpans } from './leaven-for.ts';
-import { withPaces, type Paces } from './rise-doubt.ts';
-import { riseUntil } from './rise-until.ts';
-import { usualRise, type RiseModel } from './rise.ts';
-import type { Rise } from './rises.ts';
-import { sourness, tangOf, type TangId } from './souring.ts';
+import { leavenSpans } from '../ferment/leaven-for.ts';
+import { withPaces, type Paces } from '../ferment/rise-doubt.ts';
+import { riseUntil } from '../ferment/rise-until.ts';
+import { usualRise, type RiseModel } from '../ferment/rise.ts';
+import type { Rise } from '../ferment/rises.ts';
+import { sourness, tangOf, type TangId } from '../ferment/souring.ts';
 
 /** A share of starter with what comes of it. */
 export interface StarterStep {

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { feedingFor, type FeedingAsked } from '@tender-crumb/core/ferment';
+import { feedingFor, type FeedingAsked } from '@tender-crumb/core/starter';
 
 const asked: FeedingAsked = { flour: 50, water: 50, keep: 20, hours: 5, celsius: 25, whole: 0.2 };
 const fed = (over: Partial<FeedingAsked> = {}) => feedingFor({ ...asked, ...over })!;

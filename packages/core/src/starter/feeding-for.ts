@@ -1,10 +1,8 @@
-import { isFlour } from '../formula/base.ts';
-import type { ResolvedLine } from '../formula/resolve.ts';
-import { sumGrams } from '../quantity/sum-grams.ts';
-import { leavenFor } from './leaven-for.ts';
-import { isForecast, riseForecast, type Paces } from './rise-doubt.ts';
-import { isThin, ripeEnd } from './ripe-end.ts';
-import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
+import { leavenFor } from '../ferment/leaven-for.ts';
+import { isForecast, riseForecast, type Paces } from '../ferment/rise-doubt.ts';
+import { isThin, ripeEnd } from '../ferment/ripe-end.ts';
+import { usualRise, type RiseModel, type RisingDough } from '../ferment/rise.ts';
+import type { Stirred } from './feeding.ts';
 
 /** What a starter is built for. Grams and °C. */
 export interface FeedingAsked {
@@ -20,11 +18,8 @@ export interface FeedingAsked {
   readonly whole: number;
 }
 
-/** One feeding: what is stirred together, and when that is ripe. */
-export interface Feeding {
-  readonly seed: number;
-  readonly flour: number;
-  readonly water: number;
+/** A feeding that is to be: what is stirred together, and when that is ripe. */
+export interface FeedingAhead extends Stirred {
   readonly hours: { readonly middle: number; readonly low: number; readonly high: number };
   /** The hours that were asked for cannot be had: these are the nearest. */
   readonly nearest: boolean;
@@ -69,7 +64,7 @@ export function feedingFor(
   { flour, water, keep, hours, celsius, whole }: FeedingAsked,
   paces: Paces = {},
   model: RiseModel = usualRise,
-): Feeding | undefined {
+): FeedingAhead | undefined {
   if (!(flour > 0) || !(hours > 0)) return undefined;
   const hydration = water / flour;
   const all = flour + water + keep;
@@ -90,18 +85,4 @@ export function feedingFor(
     hours: { middle, low, high },
     nearest: found.percent === undefined,
   };
-}
-
-/**
- * Flour, water and whole grain of a starter as a formula has it.
- *
- * @example starterParts(lines of a starter of 60 g of rye and 60 of water) // {flour: 60, water: 60, whole: 1}
- */
-export function starterParts(
-  lines: readonly ResolvedLine[],
-): Pick<FeedingAsked, 'flour' | 'water' | 'whole'> {
-  const flours = lines.filter(isFlour);
-  const flour = sumGrams(flours);
-  const whole = flours.reduce((sum, l) => sum + l.grams * (l.of.whole ?? 0), 0);
-  return { flour, water: sumGrams(lines) - flour, whole: flour > 0 ? whole / flour : 0 };
 }

@@ -1,8 +1,8 @@
 import { commonPractice, figure } from '../figure/figure.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
-import { feedingFor, type Feeding } from './feeding.ts';
-import { usualRise, type RiseModel } from './rise.ts';
-import type { Paces } from './rise-doubt.ts';
+import { usualRise, type RiseModel } from '../ferment/rise.ts';
+import type { Paces } from '../ferment/rise-doubt.ts';
+import { feedingFor, type FeedingAhead } from './feeding-for.ts';
 
 /** What a starter is brought up for, in one build or several. Grams, °C, hours from now. */
 export interface BuildsAsked {
@@ -21,7 +21,7 @@ export interface BuildsAsked {
 }
 
 /** One build: when it is fed, with what, and when it is ripe. */
-export interface Build extends Feeding {
+export interface Build extends FeedingAhead {
   /** Hours from now at which it is fed. */
   readonly at: number;
 }

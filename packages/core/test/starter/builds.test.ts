@@ -5,7 +5,7 @@ import {
   starterStandings,
   type Build,
   type BuildsAsked,
-} from '@tender-crumb/core/ferment';
+} from '@tender-crumb/core/starter';
 import { isRefused } from '@tender-crumb/core/quantity';
 
 const asked = (more: Partial<BuildsAsked> = {}): BuildsAsked => ({

@@ -1,7 +1,7 @@
 import { isFlour } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { starterParts } from './feeding.ts';
+import { starterParts } from './starter-parts.ts';
 
 /** The starter of a dough, as it stands in it. */
 interface StarterIn {
