@@ -262,3 +262,38 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await baker.at('Divide and shape');
   });
 });
+
+test('a starter that is fed is fed in its jar too: once, with its peak, and until it is taken back', async ({
+  page,
+  server,
+}) => {
+  // The demo’s sourdough names it.
+  const jar = 'barge-rye';
+  const feedings = async () =>
+    (
+      (await (await page.request.get(`${server.url}/api/v1/bags/${jar}/feedings`)).json()) as {
+        feedings: Array<{ bake?: string; peakAt?: string; seed: number }>;
+      }
+    ).feedings.filter((f) => f.bake);
+  await visit(page, '/bench/towpath-sourdough');
+  await page.getByRole('button', { name: 'Bake this' }).click();
+  await expect(page).toHaveURL(/\/bake\/.+/);
+  await page.getByRole('button', { name: 'Feed' }).first().click();
+  await expect(page.getByRole('list', { name: 'What it is fed with' })).toBeVisible();
+  await page.getByRole('button', { name: 'It is fed' }).click();
+  await expect(page.locator('#step')).toHaveText('Starter ripens');
+  await page.getByRole('button', { name: 'It stands highest now' }).click();
+  await expect.poll(async () => (await feedings())[0]?.peakAt).toBeTruthy();
+  const [fed, ...others] = await feedings();
+  expect(others).toEqual([]);
+  expect(fed!.seed).toBeGreaterThan(1);
+  const bake = page.url();
+  await visit(page, '/pantry/leavens');
+  await expect(page.getByRole('link', { name: 'in a bake' })).toHaveCount(1);
+  await visit(page, bake);
+  const back = page.getByRole('button', { name: /^Take back/ });
+  await back.click();
+  await expect.poll(async () => (await feedings())[0]?.peakAt).toBe(undefined);
+  await back.click();
+  await expect.poll(feedings).toEqual([]);
+});

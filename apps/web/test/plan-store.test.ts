@@ -179,6 +179,8 @@ describe('API of what is planned, and of timers', () => {
       (await server.ask('PUT', `${path}x/peak`, { at: '2026-11-20T15:00:00Z' })).status,
     ).to.equal(404);
     expect((await server.ask('DELETE', path)).status).to.equal(409);
+    await say('no-peak', 19, 'retracted', { event: 'peak' });
+    expect((await feedings())[0]!.peakAt).to.equal(undefined);
     await say('back', 20, 'retracted', { event: 'fed' });
     expect(await feedings()).to.deep.equal([]);
     expect(await fedOn()).to.equal(undefined);

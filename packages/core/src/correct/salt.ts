@@ -5,8 +5,7 @@ import { gramsText } from '../quantity/number.ts';
 import type { Change } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
-
-const tenth = (grams: number): number => Math.round(grams * 10) / 10;
+import { tenth } from '../quantity/tenth.ts';
 
 /**
  * Salt to bring a formula into what bakers use, where it is outside of what home loaves run to.

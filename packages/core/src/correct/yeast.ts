@@ -15,8 +15,7 @@ import { commonPractice, figure } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
 import type { StyleId } from '../style/style.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
-
-const tenth = (grams: number): number => Math.round(grams * 10) / 10;
+import { tenth } from '../quantity/tenth.ts';
 
 const sumOf = ({ lines }: CorrectionContext, of: (line: ResolvedLine) => number): number =>
   lines.reduce((total, l) => total + of(l), 0);

@@ -2,8 +2,7 @@ import { isFlour } from '../formula/base.ts';
 import type { Change } from '../formula/formula.ts';
 import { isPouredWater } from '../formula/poured-water.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-
-const tenth = (grams: number): number => Math.round(grams * 10) / 10;
+import { tenth } from '../quantity/tenth.ts';
 
 /**
  * More or less starter in a dough that stays as it is: what goes into the starter comes out of the dough's own

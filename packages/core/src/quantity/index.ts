@@ -13,3 +13,4 @@ export * from './spoons.ts';
 export * from './sum-grams.ts';
 export * from './temperature.ts';
 export * from './writing.ts';
+export * from './tenth.ts';

@@ -32,3 +32,12 @@ export function hoursToPeak({ at, peakAt }: Pick<Feeding, 'at' | 'peakAt'>): num
   const hours = (Date.parse(peakAt) - Date.parse(at)) / 3_600_000;
   return hours > 0 && hours <= latestPeak ? hours : undefined;
 }
+
+/**
+ * Whether a starter that was fed then may still come to stand highest, and nobody has seen it yet.
+ *
+ * @param now ISO moment
+ * @example awaitsPeak({at: '2026-11-26T08:00:00Z'}, '2026-11-26T12:00:00Z') // true
+ */
+export const awaitsPeak = (feeding: Pick<Feeding, 'at' | 'peakAt'>, now: string): boolean =>
+  feeding.peakAt === undefined && hoursToPeak({ ...feeding, peakAt: now }) !== undefined;

@@ -41,10 +41,12 @@ import { isUnkneaded } from '../process/unkneaded.ts';
 import { isRefused, type Refused } from '../quantity/refusal.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { risesBy } from '../schedule/coming-rises.ts';
+import type { Stirred } from '../starter/feeding.ts';
 import { jarOf } from '../starter/jar-of.ts';
 import type { Window } from '../style/style.ts';
 import { choicesFor, substitute } from '../substitute/substitute.ts';
 import { lazily } from './lazily.ts';
+import { tenth } from '../quantity/tenth.ts';
 
 /** A bake as its page is given it. */
 export interface BakeGiven {
@@ -110,6 +112,8 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly tapSays: (event: BakeEvent) => string;
   /** The jar that a starter of it is fed in; undefined where nobody can tell. */
   readonly jarOf: (stage: string) => Bag | undefined;
+  /** What is said where it is fed: to a tenth of a gram, as it is weighed. */
+  readonly feeds: (stage: string, stirred: Stirred) => Extract<BakeEvent, { kind: 'fed' }>['data'];
   /** What a starter of it was fed last, and when it stood highest after that. */
   readonly fedLast: (stage: string) => (BakeState['fed'][number] & { peakAt?: string }) | undefined;
   /** What is weighed at a step: what its stage is made of; of a rest of flour and water, those two. */
@@ -208,6 +212,13 @@ export function bakeOf({
     items: ({ stages }) => stages.flatMap((s) => s.items),
     atSignal: ({ stages }) => (stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'),
     jarOf: () => (stage) => jarOf(formula, stage, household.bags),
+    feeds:
+      ({ jarOf: jarOfStage }) =>
+      (stage, { seed, flour, water }) => {
+        const jar = jarOfStage(stage)?.id;
+        const grams = { seed: tenth(seed), flour: tenth(flour), water: tenth(water) };
+        return { stage, ...(jar === undefined ? {} : { jar }), ...grams };
+      },
     fedLast: () => (stage) => {
       const fed = state.fed.findLast((f) => f.stage === stage);
       const peakAt = fed && state.peaks.find((p) => p.stage === stage && p.at > fed.at)?.at;

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Bag } from '@tender-crumb/core/ingredient';
-import { hoursToPeak, jarOf } from '@tender-crumb/core/starter';
+import { awaitsPeak, hoursToPeak, jarOf } from '@tender-crumb/core/starter';
 import { build } from '../build.ts';
 
 const at = (hour: number) => new Date(Date.UTC(2026, 10, 26, hour)).toISOString();
@@ -13,6 +13,12 @@ describe('hours to the peak', () => {
     expect(after(at(8))).to.equal(undefined);
     expect(after(at(8 + 72))).to.equal(72);
     expect(after(at(8 + 73))).to.equal(undefined);
+  });
+
+  it('are awaited for as long, where nobody saw it yet', () => {
+    expect(awaitsPeak({ at: at(8) }, at(8 + 72))).to.equal(true);
+    expect(awaitsPeak({ at: at(8) }, at(8 + 73))).to.equal(false);
+    expect(awaitsPeak({ at: at(8), peakAt: at(12) }, at(13))).to.equal(false);
   });
 });
 

@@ -3,7 +3,7 @@
   import type { Household } from '@tender-crumb/core/household';
   import type { Bag, Ingredient } from '@tender-crumb/core/ingredient';
   import { hoursText, isRefused } from '@tender-crumb/core/quantity';
-  import { hoursToPeak, mostBuilds, type Feeding } from '@tender-crumb/core/starter';
+  import { awaitsPeak, hoursToPeak, mostBuilds, type Feeding } from '@tender-crumb/core/starter';
   import { starterOf } from '@tender-crumb/core/view';
   import Pencil from '@lucide/svelte/icons/pencil';
   import X from '@lucide/svelte/icons/x';
@@ -255,7 +255,7 @@
               >
             </span>
             <span class="flex gap-1">
-              {#if feeding === last && !feeding.peakAt}
+              {#if feeding === last && awaitsPeak(feeding, now.toISOString())}
                 <button class="knob touch" type="button" onclick={() => void peaked(feeding)}
                   >It stands highest now</button
                 >

@@ -155,12 +155,10 @@ export class Run extends RunEvents {
   }
 
   /** A starter is fed: the bake goes on, and its jar was fed. */
-  fed(step: RunStep, { seed, flour, water }: Stirred): void {
+  fed(step: RunStep, stirred: Stirred): void {
     const { stage } = step;
-    const jar = stage === undefined ? undefined : this.view.jarOf(stage);
     this.atOnce(() => {
-      if (stage !== undefined)
-        this.say('fed', { stage, ...(jar ? { jar: jar.id } : {}), seed, flour, water });
+      if (stage !== undefined) this.say('fed', this.view.feeds(stage, stirred));
       this.#saysOver(step, 'done');
     });
     this.chosen = undefined;

@@ -114,9 +114,13 @@ export async function keepFeedings(
   events: readonly BakeEvent[],
 ): Promise<void> {
   const said = jarFeedings(bake, bakeState(events));
+  const seenThere = new Set(events.filter((e) => e.kind === 'peaked').map((e) => e.at));
   for (const { jar, feeding } of said) {
     if (!(await isStarter(tx, jar))) continue;
-    await put(tx, jar, { ...(await feedingIn(tx, jar, feeding.id)), ...feeding });
+    const { peakAt, ...before } = (await feedingIn(tx, jar, feeding.id)) ?? {};
+    // What was seen at the jar stays; what the bake said, it may have taken back.
+    const atJar = peakAt !== undefined && !seenThere.has(peakAt) ? { peakAt } : {};
+    await put(tx, jar, { ...before, ...atJar, ...feeding });
   }
   const stands = new Set(said.map((f) => f.feeding.id));
   const gone = events
