@@ -17,7 +17,7 @@ export interface BreadNoted {
   readonly formula: Formula;
   /** The dough as it was mixed so far. */
   readonly lines: readonly ResolvedLine[];
-  readonly state: Pick<BakeState, 'batch' | 'instead' | 'warmth' | 'wished' | 'divided'>;
+  readonly state: Pick<BakeState, 'batch' | 'instead' | 'warmth' | 'wished' | 'divided' | 'oven'>;
   /** As it was on the day. */
   readonly household: Household;
   readonly device?: DeviceId;
@@ -34,7 +34,7 @@ export function breadMade(
   { id = 'bake', formula, lines, state, household, device, course }: BreadNoted,
   belief: Belief,
 ): Bread {
-  const { warmth, wished, divided } = state;
+  const { warmth, wished, divided, oven } = state;
   const room = warmth.air ?? wished?.air;
   const dough = warmth.dough ?? wished?.dough;
   return breadOf(
@@ -47,6 +47,7 @@ export function breadMade(
       ...(room === undefined ? {} : { room }),
       ...(dough === undefined ? {} : { dough }),
       ...(course ? { course } : {}),
+      ...(oven === undefined ? {} : { oven }),
     },
     household,
     belief,

@@ -2,6 +2,8 @@ import { allLines, type Formula } from '../formula/formula.ts';
 import type { Bag } from '../ingredient/bag.ts';
 import type { Measures } from '../quantity/measures.ts';
 import type { Household } from '../household/household.ts';
+import { ovensIn } from '../household/oven.ts';
+import type { Appliance } from '../machine/appliance.ts';
 import type { Room } from '../household/room.ts';
 
 /** What of a bag is true of a day only. What it is (kind, grind, label) is mended for all its bakes. */
@@ -14,6 +16,8 @@ export interface KitchenThen {
   readonly scaleStep: number;
   /** Bags that the bread was made from, by id. */
   readonly bags: Readonly<Record<string, BagThen>>;
+  /** Degrees that each oven was known to be warmer than it says; absent where nobody kept that. */
+  readonly ovens?: Readonly<Record<string, number>>;
 }
 
 /** What a bake was made in. */
@@ -30,6 +34,29 @@ const bagThen = ({ openedOn, moisture }: Bag): BagThen => ({
   ...(moisture === undefined ? {} : { moisture }),
 });
 
+/** Degrees that ovens are told to be warmer than they say. */
+const offsetsOf = (household: Pick<Household, 'appliances'>): Readonly<Record<string, number>> =>
+  Object.fromEntries(
+    ovensIn(household)
+      .flatMap(({ id, offset }) => (offset === undefined ? [] : [[id, offset] as const]))
+      .sort(([a], [b]) => (a < b ? -1 : 1)),
+  );
+
+/** Ovens with the offsets that they were known to have; as they are where nobody kept that. */
+const ovensThen = (
+  appliances: readonly Appliance[],
+  { ovens }: KitchenThen,
+): readonly Appliance[] =>
+  ovens === undefined
+    ? appliances
+    : appliances.map((appliance) => {
+        if (appliance.kind !== 'oven') return appliance;
+        const { offset, ...is } = appliance;
+        void offset;
+        const then = ovens[appliance.id];
+        return then === undefined ? is : { ...is, offset: then };
+      });
+
 /**
  * The kitchen as it is, to be kept with a bake of a formula, or of a bread that has none here.
  *
@@ -45,6 +72,7 @@ export function kitchenNow(household: Household, formula?: Formula): KitchenThen
     bags: Object.fromEntries(
       bags.map((b) => [b.id, bagThen(b)] as const).sort(([a], [b]) => (a < b ? -1 : 1)),
     ),
+    ovens: offsetsOf(household),
   };
 }
 
@@ -68,6 +96,7 @@ const inKitchen = (household: Household, kitchen: KitchenThen): Household => ({
   room: kitchen.room,
   measures: kitchen.measures,
   scaleStep: kitchen.scaleStep,
+  appliances: ovensThen(household.appliances, kitchen),
   bags: household.bags.map((bag) => {
     const then = kitchen.bags[bag.id];
     if (!then) return bag;

@@ -181,6 +181,13 @@ export const eventKinds = {
     says: 'which way it rises',
     fold: (state, { data }) => ({ ...state, way: data.way }),
   }),
+  /** In which of the household's ovens. */
+  oven: kind({
+    shape: { oven: text(80, 1) },
+    teaches: true,
+    says: 'which oven it is baked in',
+    fold: (state, { data }) => ({ ...state, oven: data.oven }),
+  }),
   /** As it was planned: no thermometer said it, and it teaches nothing. */
   wished: kind({
     shape: { air: maybe(number(-25, 70)), dough: maybe(number(-25, 70)) },

@@ -5,7 +5,7 @@ import { devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { styles, type StyleId } from '../style/style.ts';
 import type { Course } from '../course/course.ts';
-import { courseTimes } from '../course/course.ts';
+import { bakesOnly, courseTimes } from '../course/course.ts';
 import type { MixingAdvice } from '../dough/mixing.ts';
 import { machineSizes } from '../machine/machine.ts';
 import { checkKinds, type CheckKindId } from './check-kind.ts';
@@ -188,15 +188,16 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       'Too short it bursts, too long it falls. In doubt it goes in.',
     ),
   ],
-  heat: ({ style }) => [
-    s('Look into the oven, then heat it.', `${ovenPlace(style).rack}, before it is hot.`),
-    ...(ovenPlace(style).lid
-      ? [s('Put the pot in now, its lid on it.', 'A cold pot bakes no bottom.')]
-      : []),
-  ],
+  heat: (f) => {
+    const { rack, lid } = ovenPlace(f.style, f.shaping.form, f.oven);
+    return [
+      s('Look into the oven, then heat it.', `${rack}, before it is hot.`),
+      ...(lid ? [s('Put the pot in now, its lid on it.', 'A cold pot bakes no bottom.')] : []),
+    ];
+  },
   bake: (f) => {
     const place = ovenPlace(f.style, f.shaping.form, f.oven);
-    if (f.course && courseTimes(f.course).baking !== undefined)
+    if (f.course && bakesOnly(f.course) !== undefined)
       return [
         s(
           'Start bake-only.',

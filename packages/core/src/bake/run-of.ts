@@ -62,9 +62,9 @@ const goings = new WeakMap<Formula, Going>();
 
 /** What of a bake's events decides how it goes. */
 const decides = (state: BakeState): string => {
-  const { batch, instead, course, way, warmth, wished, divided, weighed, added } = state;
+  const { batch, instead, course, way, warmth, wished, divided, oven, weighed, added } = state;
   const went = [...weighed].map(([item, { grams }]) => [item, grams]);
-  return JSON.stringify([batch, instead, course, way, warmth, wished, divided, went, added]);
+  return JSON.stringify([batch, instead, course, way, warmth, wished, divided, oven, went, added]);
 };
 
 function goingOf(given: RunGiven, state: BakeState): Going {

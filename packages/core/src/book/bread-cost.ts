@@ -1,5 +1,6 @@
 import { bakedByMachine } from '../schedule/bread-tasks.ts';
-import { breadOf } from '../schedule/bread.ts';
+import { inOven } from '../schedule/in-oven.ts';
+import { breadMade } from '../bake/bread-made.ts';
 import { courseOf } from '../bake/run-of.ts';
 import { householdOn } from '../bake/circumstances.ts';
 import type { Belief } from '../household/belief.ts';
@@ -8,9 +9,7 @@ import { measuredOf } from '../household/measured.ts';
 import { machinePower, mixerPower, ovenPower, usualMachinePower } from '../machine/power.ts';
 import { costOf, type Cost } from '../nutrition/cost.ts';
 import { portionsOf, type Portions } from '../nutrition/slices.ts';
-import { pieceKilograms } from '../ferment/shaped-in.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { ovenMinutes } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import { measures } from './measures.ts';
 import type { BakeRecord } from './record.ts';
@@ -39,16 +38,19 @@ export interface BreadCost {
 function reckoned(record: BakeRecord, household: Household, belief: Belief): number {
   const { state, meant, method, id } = record;
   const course = state.course && courseOf(state.course, household);
-  const bread = breadOf(
-    { id, formula: meant, device: method, ...(course ? { course } : {}) },
+  const made = {
+    id,
+    formula: record.formula,
+    lines: record.made,
+    state,
     household,
-    belief,
-  );
+    device: method,
+  };
+  const bread = breadMade({ ...made, ...(course ? { course } : {}) }, belief);
   if (course?.kind === 'whole') return machinePower(course.programme.stages);
   if (bakedByMachine(bread)) return usualMachinePower.loaf.value;
   const { baking } = styles[meant.style];
-  const piece = pieceKilograms(meant, record.made, state.divided);
-  const inOven = measures.inOven.of(record) ?? ovenMinutes(baking, piece) * bread.ovenPace;
+  const minutes = measures.inOven.of(record) ?? inOven(bread).usual;
   const kneading =
     method === 'mixer'
       ? mixerPower.value
@@ -57,7 +59,7 @@ function reckoned(record: BakeRecord, household: Household, belief: Belief): num
         : course
           ? machinePower(course.programme.stages)
           : usualMachinePower.dough.value;
-  return kneading + ovenPower(baking.celsius.value, baking.heating.value + inOven);
+  return kneading + ovenPower(baking.celsius.value, baking.heating.value + minutes);
 }
 
 /**

@@ -8,7 +8,10 @@ import { kitchenOf, type Household } from '../household/household.ts';
 import { measuredKinds, measuredOf, type MeasuredKindId } from '../household/measured.ts';
 import { feltBand } from '../learn/level-mark.ts';
 import { unkneaded } from '../learn/friction-seen.ts';
-import { usualInOven, type Measured } from '../learn/measure.ts';
+import { ovenPace } from '../household/oven.ts';
+import type { Measured } from '../learn/measure.ts';
+import { usualInOven } from '../schedule/in-oven.ts';
+import { breadMade } from '../bake/bread-made.ts';
 import { bakeRises } from '../learn/rises.ts';
 import { kneadingOf } from '../machine/device.ts';
 import type { MeasureId } from './measures.ts';
@@ -63,9 +66,10 @@ const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected 
   },
   firstRise: ofRise('first'),
   finalProof: ofRise('final'),
-  inOven({ record: { meant, made, state }, belief }) {
-    const usual = usualInOven(meant, state, made);
-    return around(measuredOf(belief, 'oven', {}), 'oven', (x) => usual * Math.exp(x));
+  inOven({ record, then, belief }) {
+    const { oven, ...bread } = breadMade(asMade(record, then), belief);
+    const usual = usualInOven(bread);
+    return around(ovenPace(oven, belief), 'oven', (x) => usual * Math.exp(x));
   },
   loss({ record: { formula, state }, then: { figures }, belief }) {
     const of = { style: formula.style, pan: state.divided?.pan, figures };

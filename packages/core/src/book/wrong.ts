@@ -9,7 +9,7 @@ import { householdOn } from '../bake/circumstances.ts';
 import { coolingOf } from '../style/cooling.ts';
 import { windowIn } from '../dough/own-window.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
-import { measuredOf } from '../household/measured.ts';
+import { ovenIn, ovenPace } from '../household/oven.ts';
 import { bakeRises } from '../learn/rises.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { gramsText, pointsText } from '../quantity/number.ts';
@@ -173,8 +173,8 @@ function yeastFix({ lines }: Case, share: number): Fix | undefined {
 const ovenOff = 0.12;
 
 /** Whether the oven is cooler (1) or hotter (−1) than it says, by the minutes that this household's bakes took. */
-function ovenTold({ belief }: Case, sign: 1 | -1): Told | undefined {
-  const { mean, sd, bakes } = measuredOf(belief, 'oven', {});
+function ovenTold({ belief, household, record }: Case, sign: 1 | -1): Told | undefined {
+  const { mean, sd, bakes } = ovenPace(ovenIn(household, record.state.oven), belief);
   if (bakes < 2) return undefined;
   return {
     chance: normalBelow((sign * mean - ovenOff) / Math.max(0.03, sd)),

@@ -117,6 +117,14 @@ export function courseTimes({
   };
 }
 
+/**
+ * Minutes for which a machine bakes what rose in it by eye, its bake-only started alone.
+ *
+ * @returns undefined where it does not bake so
+ */
+export const bakesOnly = (course: Course): number | undefined =>
+  course.kind === 'by-eye' ? courseTimes(course).baking : undefined;
+
 /** Whether the machine itself lets the dough rise in it. */
 export const risesInMachine = ({ kind, programme }: Course): boolean =>
   kind !== 'by-eye' && risesByClock(programme);

@@ -8,6 +8,8 @@ export * from './household.ts';
 export * from './kitchen.ts';
 export * from './learned-table.ts';
 export * from './measured.ts';
+export * from './oven.ts';
+export * from './oven-dial.ts';
 export * from './money.ts';
 export * from './rise-figures.ts';
 export * from './room.ts';

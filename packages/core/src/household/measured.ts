@@ -4,10 +4,12 @@ import { styleIn } from '../style/style-figures.ts';
 import type { StyleId } from '../style/style.ts';
 import type { Belief, KnownMeasure } from './belief.ts';
 import type { OwnFigures } from './figure-rows.ts';
+import { byItsDial, type OvenTold } from './oven-dial.ts';
 
 /** What each kind of measured figure is of. */
 interface MeasuredOf {
-  readonly oven: object;
+  /** The usual oven where none is told. */
+  readonly oven: { readonly oven?: OvenTold | undefined };
   readonly loss: {
     readonly style: StyleId;
     readonly pan?: string | undefined;
@@ -23,6 +25,8 @@ export type MeasuredKindId = keyof MeasuredOf;
 interface MeasuredKind<Of> {
   /** Key under which the book keeps one. */
   key(of: Of): string;
+  /** What one goes by that no bake measured yet, where another stands for it. */
+  instead?(of: Of): Of | undefined;
   /** What is believed before the first. */
   prior(of: Of): Figure;
   /** How much one bake differs from the next. */
@@ -33,10 +37,14 @@ const ownEstimate = 'own estimate, no source';
 
 /** One row a kind. */
 export const measuredKinds: { readonly [K in MeasuredKindId]: MeasuredKind<MeasuredOf[K]> } = {
-  /** Logarithm of the minutes in the oven beside those of the table: an oven that is colder than it says takes longer. */
+  /**
+   * Logarithm of the minutes in an oven beside the usual ones, by its own dial: one that is colder than it says takes
+   * longer. Of an oven that nobody told apart, what was learned is that of the usual one.
+   */
   oven: {
-    key: () => 'oven',
-    prior: () => figure(0, 'ln of the minutes', 0.15, ownEstimate),
+    key: ({ oven }) => (oven ? `oven:${oven.id}` : 'oven'),
+    instead: ({ oven }) => (oven ? {} : undefined),
+    prior: ({ oven }) => figure(byItsDial(0, oven), 'ln of the minutes', 0.15, ownEstimate),
     passing: figure(0.12, 'ln of the minutes', 0.05, ownEstimate),
   },
   /** Share of the dough that the oven takes: of the pan that was used where one was named, else of the kind of bread. */
@@ -64,7 +72,8 @@ export function measuredOf<K extends MeasuredKindId>(
   of: MeasuredOf[K],
 ): KnownMeasure {
   const row: MeasuredKind<MeasuredOf[K]> = measuredKinds[kind];
-  const known = measured?.[row.key(of)];
+  const other = row.instead?.(of);
+  const known = measured?.[row.key(of)] ?? (other && measured?.[row.key(other)]);
   if (known) return known;
   const { value, sd } = row.prior(of);
   return { mean: value, sd, bakes: 0 };

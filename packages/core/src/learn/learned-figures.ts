@@ -16,6 +16,8 @@ import { kneadingIds, kneadings, type KneadingId } from '../machine/kneading.ts'
 import type { Figure } from '../figure/figure.ts';
 import { frictionOf } from '../household/friction.ts';
 import { measuredKinds } from '../household/measured.ts';
+import { asItIsSet } from '../household/oven-dial.ts';
+import { ovensIn } from '../household/oven.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import { edgeFor, windowFor } from '../dough/window.ts';
 import { ownWindow } from '../dough/own-window.ts';
@@ -112,8 +114,12 @@ export const learnedKinds = {
   },
   oven: {
     says: 'How long the oven takes',
-    of: () => 'bread is in the oven for, beside the usual minutes',
+    of: (name) => `bread is in ${name} for, beside the usual minutes`,
     text: times,
+    named: (rest, household) =>
+      rest === ''
+        ? 'the oven'
+        : (ovensIn(household).find((o) => o.id === rest)?.name ?? 'an oven that is gone'),
   },
   loss: {
     says: 'What the oven takes',
@@ -193,11 +199,22 @@ interface LearnedWindow {
 /** What the tables have for a figure that bakes measure apart from their doughs. */
 function ofBake({ kind, rest }: { kind: LearnedKindId; rest: string }): Figure | undefined {
   const [by, id] = rest.split(':');
+  // As it is set, where its offset is told.
   if (kind === 'oven') return measuredKinds.oven.prior({});
   if (kind === 'friction') return measuredKinds.friction.prior({ by: rest as KneadingId });
   if (kind === 'loss')
     return measuredKinds.loss.prior({ style: by === 'style' ? (id as StyleId) : 'pan' });
   return undefined;
+}
+
+/** What is learned of an oven by its own dial, at the setting that its offset makes. */
+function asSet(key: string, value: number, household: Household): number {
+  const parts = partsOf(key);
+  if (parts?.kind !== 'oven') return value;
+  return asItIsSet(
+    value,
+    ovensIn(household).find((o) => o.id === parts.rest),
+  );
 }
 
 /** What the tables have for a key, in its own unit. */
@@ -262,7 +279,7 @@ export function learnedFigures(
   const measured = Object.entries(belief.measured ?? {})
     .filter(([key]) => !key.startsWith('friction:'))
     .map(([key, { mean, sd, bakes }]) =>
-      figure(key, bakes, { value: mean, sd }, tableOf(key, household)),
+      figure(key, bakes, { value: asSet(key, mean, household), sd }, tableOf(key, household)),
     );
   // What was measured by hand counts among what bakes noted.
   const frictions = kneadingIds.flatMap((by) => {

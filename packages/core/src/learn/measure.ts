@@ -1,6 +1,7 @@
+import { breadMade } from '../bake/bread-made.ts';
 import { bakeLoss } from '../bake/outcome.ts';
-import type { BakeState } from '../bake/state.ts';
-import type { Formula } from '../formula/formula.ts';
+import { courseOf } from '../bake/run-of.ts';
+import { bakesOnly } from '../course/course.ts';
 import type { Belief, KnownMeasure } from '../household/belief.ts';
 import {
   measuredKinds,
@@ -10,12 +11,8 @@ import {
 } from '../household/measured.ts';
 import { normalAfter } from '../quantity/normal.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { pieceKilograms } from '../ferment/shaped-in.ts';
-import type { ResolvedLine } from '../formula/resolve.ts';
-import { writtenSteps } from '../process/written-steps.ts';
-import { saidBy } from '../schedule/usual-minutes.ts';
-import { ovenMinutes } from '../style/baking.ts';
-import { styles } from '../style/style.ts';
+import { byItsDial } from '../household/oven-dial.ts';
+import { usualInOven } from '../schedule/in-oven.ts';
 import { frictionSeen } from './friction-seen.ts';
 import type { MadeBake } from './made-bake.ts';
 
@@ -31,30 +28,21 @@ const inOven = [3, 240] as const;
 /** Beyond so many times the usual minutes a tap was forgotten. Own choice, no source. */
 const believable = 2.5;
 
-/**
- * Minutes that a bread is usually in the oven: as its recipe says, else as the table has it.
- *
- * @param lines of the dough
- * @example usualInOven(loaf, bakeState([]), lines) // 27
- */
-export const usualInOven = (
-  formula: Formula,
-  { divided }: Pick<BakeState, 'divided'>,
-  lines: readonly Pick<ResolvedLine, 'grams'>[],
-): number =>
-  saidBy(writtenSteps(formula).bake?.process)?.usual ??
-  ovenMinutes(styles[formula.style].baking, pieceKilograms(formula, lines, divided));
-
-/** Logarithm of the minutes in the oven beside the usual. */
-function ovenSeen({ formula, lines, state }: MadeBake): Seen<'oven'> | undefined {
+/** Logarithm of the minutes in the oven beside the usual, by its own dial: of what a machine baked, none. */
+function ovenSeen(belief: Belief, bake: MadeBake): Seen<'oven'> | undefined {
+  const { lines, state, household } = bake;
   const { begunAt, doneAt } = state.steps.bake ?? {};
   if (begunAt === undefined || doneAt === undefined) return undefined;
   const minutes = (Date.parse(doneAt) - Date.parse(begunAt)) / 60_000;
   const dough = sumGrams(lines);
-  const ratio = minutes / usualInOven(formula, state, lines);
+  const course = state.course && courseOf(state.course, household);
+  const bread = breadMade({ ...bake, ...(course ? { course } : {}) }, belief);
+  if (bread.course && bakesOnly(bread.course) !== undefined) return undefined;
+  const ratio = minutes / usualInOven(bread);
+  const { oven } = bread;
   const told = minutes >= inOven[0] && minutes <= inOven[1] && dough > 0;
   return told && ratio <= believable && ratio >= 1 / believable
-    ? { kind: 'oven', of: {}, value: Math.log(ratio) }
+    ? { kind: 'oven', of: { oven }, value: byItsDial(Math.log(ratio), oven) }
     : undefined;
 }
 
@@ -86,7 +74,7 @@ function learned<K extends MeasuredKindId>(
  */
 export function measuredBy(belief: Belief, bake: MadeBake): Measured[] {
   const seen: ReadonlyArray<Seen | undefined> = [
-    ovenSeen(bake),
+    ovenSeen(belief, bake),
     lossSeen(bake),
     frictionSeen(bake),
   ];

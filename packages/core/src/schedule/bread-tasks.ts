@@ -4,14 +4,15 @@ import { devices, kneadingOf } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { stepKinds } from '../process/step-kind.ts';
 import { isUnkneaded, stirring } from '../process/unkneaded.ts';
-import { courseTimes, risesInMachine, type Course } from '../course/course.ts';
-import { coreAt, ovenMinutes } from '../style/baking.ts';
+import { bakesOnly, courseTimes, risesInMachine, type Course } from '../course/course.ts';
+import { coreAt } from '../style/baking.ts';
 import { coolingOf } from '../style/cooling.ts';
 import { styles } from '../style/style.ts';
 import { aheadTasks, blindDoubt } from './ahead-tasks.ts';
 import { pieceKilograms } from '../ferment/shaped-in.ts';
 import { loavesOf } from '../process/shaping.ts';
 import { stepsWritten, type Bread } from './bread.ts';
+import { inOven, ovenSpan } from './in-oven.ts';
 import type { Stretch } from './rise-span.ts';
 import type { Link, Task } from './task.ts';
 import { dawdle, TaskChain } from './task-chain.ts';
@@ -134,8 +135,7 @@ function worked({ device, course, formula }: Bread): Partial<Task> {
 /** Its rises with shaping between them. */
 function raised(bread: Bread, chain: TaskChain, mix: Task, rises: RiseWays | undefined): Task {
   const says = stepsWritten(bread);
-  const inMachine =
-    bread.course?.kind === 'by-eye' && courseTimes(bread.course).baking !== undefined;
+  const inMachine = bread.course !== undefined && bakesOnly(bread.course) !== undefined;
   const shape = () => {
     const { pieces } = bread.shaping;
     const { shape: base, shapePiece } = usualMinutes;
@@ -199,9 +199,9 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
   const { baking } = styles[bread.formula.style];
   const core = coreAt(baking, bread.altitude);
   const until = `${core[0] === core[1] ? core[0] : `${core[0]} to ${core[1]}`} °C in the middle`;
-  const times = bread.course?.kind === 'by-eye' ? courseTimes(bread.course) : undefined;
-  if (times?.baking !== undefined) {
-    const bake = chain.add('bake', oven(times.baking), {
+  const inMachine = bread.course && bakesOnly(bread.course);
+  if (inMachine !== undefined) {
+    const bake = chain.add('bake', ovenSpan(inMachine), {
       uses: [{ resource: 'machine' }],
       label: 'Bake only',
       until,
@@ -211,20 +211,12 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
   const celsius = Math.round(
     says.bake?.process.celsius ?? says.heat?.process.celsius ?? baking.celsius.value,
   );
-  const inOven =
-    saidBy(says.bake?.process) ??
-    oven(
-      ovenMinutes(baking, pieceKilograms(bread.formula, bread.lines, bread.shaping)) *
-        bread.ovenPace,
-    );
   const { value } = baking.heating;
   const heat = chain.add('heat', span(value, value, value), { celsius });
-  const bake = chain.add('bake', inOven, { celsius, until });
+  const bake = chain.add('bake', inOven(bread), { celsius, until });
   chain.follow(heat, bake, stepKinds.heat.keeps);
   return chain.follow(risen, bake, dawdle);
 }
 
-/** An oven's minutes, a tenth less or a little more. Common practice, no source: go by the core. */
-const oven = (minutes: number): Stretch => span(minutes * 0.9, minutes, minutes * 1.15);
 /** Cooled for so long at least; it may stand on, twice that and an hour. Own choice, no source. */
 const cooling = (minutes: number): Stretch => span(minutes, minutes, minutes * 2 + 60);

@@ -12,7 +12,8 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../household/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
-import { measuredOf } from '../household/measured.ts';
+import { ovenIn, ovenPace } from '../household/oven.ts';
+import type { Appliance } from '../machine/appliance.ts';
 import { frictionOf } from '../household/friction.ts';
 import { kneadingOf, type DeviceId } from '../machine/device.ts';
 import { deviceFor } from '../process/device-for.ts';
@@ -40,7 +41,9 @@ export interface Bread {
   readonly friction: number;
   /** The rise model with the household's own figures. */
   readonly model: RiseModel;
-  /** Times the usual minutes that a bread is in the oven here, as bakes measured it. */
+  /** The oven that it is baked in, where the household told of one. */
+  readonly oven?: Appliance;
+  /** Times the usual minutes that a bread is in it, as bakes measured it. */
   readonly ovenPace: number;
   /** Metres above the sea. */
   readonly altitude?: number;
@@ -62,6 +65,8 @@ export interface BreadSaid {
   readonly dough?: number;
   readonly ripe?: boolean;
   readonly course?: Course;
+  /** Which of the household's ovens it is baked in. */
+  readonly oven?: string;
 }
 
 /**
@@ -70,12 +75,24 @@ export interface BreadSaid {
  * @example breadOf({id: 'loaf', formula}, household, belief).room // 22, where nothing else is known
  */
 export function breadOf(
-  { id, formula, lines: mixed, device, shaping, room, dough, ripe, course: chosen }: BreadSaid,
+  {
+    id,
+    formula,
+    lines: mixed,
+    device,
+    shaping,
+    room,
+    dough,
+    ripe,
+    course: chosen,
+    oven: baked,
+  }: BreadSaid,
   household: Household,
   belief: Belief,
 ): Bread {
   const pantry = pantryIn(household);
   const lines = mixed ?? resolve(formula, pantry);
+  const oven = ovenIn(household, baked);
   const made = device ?? deviceFor(formula, {}, household);
   const course = chosen ?? usualCourse(formula, lines, made, household);
   return {
@@ -91,7 +108,8 @@ export function breadOf(
     work: pantry.yeastWork,
     friction: frictionOf(kneadingOf(made), household, belief).mean,
     model: riseModelIn(household),
-    ovenPace: Math.exp(measuredOf(belief, 'oven', {}).mean),
+    ...(oven ? { oven } : {}),
+    ovenPace: Math.exp(ovenPace(oven, belief).mean),
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
     ...(course ? { course } : {}),

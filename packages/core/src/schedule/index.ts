@@ -22,3 +22,4 @@ export * from './coming-rises.ts';
 export * from './clock.ts';
 export * from './planned-bake.ts';
 export * from './timed-plan.ts';
+export * from './in-oven.ts';

@@ -31,6 +31,7 @@ import { withBaker } from '../household/baker.ts';
 import type { Belief } from '../household/belief.ts';
 import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
 import type { Kitchen } from '../household/kitchen.ts';
+import { ovensIn } from '../household/oven.ts';
 import { measureText } from '../ingredient/measure-text.ts';
 import type { Bag } from '../ingredient/bag.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
@@ -99,6 +100,8 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly lookAt: ReturnType<typeof lookInto> | undefined;
   /** The household's machine that it goes through. */
   readonly machine: Appliance | undefined;
+  /** The household's ovens, and the one that it is baked in. */
+  readonly ovens: readonly Appliance[];
   readonly oven: Appliance | undefined;
   readonly ovenPlace: ReturnType<typeof ovenPlace>;
   readonly doughGrams: number;
@@ -203,7 +206,8 @@ export function bakeOf({
     },
     machine: ({ course }) =>
       household.appliances.find((a) => a.machine && a.machine === course?.machine),
-    oven: () => household.appliances.find((a) => a.kind === 'oven'),
+    ovens: () => ovensIn(household),
+    oven: () => bread.oven,
     ovenPlace: ({ shaping, oven }) => ovenPlace(formula.style, shaping.form, oven),
     doughGrams: ({ lines }) => sumGrams(lines),
     shaping: () => bread.shaping,

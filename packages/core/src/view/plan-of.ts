@@ -58,7 +58,7 @@ function noted(
   const { method, events, circumstances } = begun;
   const household = circumstances ? householdOn(given.household, circumstances) : given.household;
   const run = runOf({ id, formula, device: method, events, household, belief });
-  const { lines, shaping, room, dough, course } = run.bread;
+  const { lines, shaping, room, dough, course, oven } = run.bread;
   return {
     formula: run.formula,
     device: method,
@@ -67,6 +67,7 @@ function noted(
     room,
     dough,
     ...(course ? { course } : {}),
+    ...(oven ? { oven: oven.id } : {}),
     facts: planFacts(run.steps, run.state),
     locks: putOff(run.steps, run.state),
     ...(run.way ? { ways: [run.way] } : {}),

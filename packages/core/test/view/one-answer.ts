@@ -10,9 +10,9 @@ import { firstLoaves } from '@tender-crumb/core/exchange';
 import { isForecast } from '@tender-crumb/core/ferment';
 import type { Formula } from '@tender-crumb/core/formula';
 import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
-import { bakeRises, usualInOven } from '@tender-crumb/core/learn';
+import { bakeRises } from '@tender-crumb/core/learn';
 import { usualShaping } from '@tender-crumb/core/process';
-import { isTimed, type TimedPlan, type WayId } from '@tender-crumb/core/schedule';
+import { isTimed, usualInOven, type TimedPlan, type WayId } from '@tender-crumb/core/schedule';
 import {
   bakeOf,
   benchOf,
@@ -27,11 +27,23 @@ import { demoBreads } from '../../../../demo/formulas.ts';
 
 /** One question, one answer: however somebody comes to ask how long, how hot, how much, in how many pieces, in what. */
 export const now = '2026-11-26T09:00:00.000Z';
-export const belief = nothingLearned;
+/** Its usual oven is slow, and its small one quick. */
+export const belief = {
+  ...nothingLearned,
+  measured: {
+    'oven:range': { mean: Math.log(1.2), sd: 0.05, bakes: 4 },
+    oven: { mean: Math.log(0.9), sd: 0.05, bakes: 3 },
+  },
+};
 const open = { asleep: [], away: [], power: [] };
 export const houses: Readonly<Record<string, Household>> = {
   usual: { ...defaultHousehold, week: open },
-  warm: { ...defaultHousehold, week: open, room: { celsius: 30 } },
+  warm: {
+    ...defaultHousehold,
+    week: open,
+    room: { celsius: 30 },
+    appliances: [{ id: 'range', kind: 'oven', name: 'Range', holds: 1, offset: -10 }],
+  },
   'cold, and high up': { ...defaultHousehold, week: open, room: { celsius: 17 }, altitude: 1500 },
 };
 export const breads: readonly Formula[] = [...firstLoaves, ...demoBreads.map((b) => b.formula)];
@@ -140,7 +152,7 @@ export function agrees(asked: Asked): boolean {
   }
   const oven = bake.tasks.find((t) => t.kind === 'bake');
   if (oven && bake.course === undefined) {
-    const usual = usualInOven(bake.formula, bakeState(events), bake.lines);
+    const usual = usualInOven(bake.bread);
     expect(oven.usual, says).to.be.closeTo(usual * bake.bread.ovenPace, 1);
   }
   expect(bake.shaping, says).to.deep.equal(usualShaping(bake.formula));

@@ -46,6 +46,18 @@
 </script>
 
 <div class="grid gap-4">
+  {#if run.view.ovens.length > 1}
+    <div class="flex flex-wrap gap-2" role="group" aria-label="Which oven">
+      {#each run.view.ovens as oven (oven.id)}
+        <button
+          class="knob min-h-14"
+          type="button"
+          aria-pressed={oven.id === run.view.oven?.id}
+          onclick={() => run.say('oven', { oven: oven.id })}>{oven.name}</button
+        >
+      {/each}
+    </div>
+  {/if}
   {#if setting}
     <p>
       <span class="quiet block">{run.view.oven?.name ?? 'The oven'}, set to</span>

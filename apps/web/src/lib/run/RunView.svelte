@@ -67,12 +67,12 @@
   // What was tapped here moves the plan before the server has heard of it.
   /** What of it a plan goes by: a thing that is weighed moves nothing. */
   const told = $derived.by(() => {
-    const { batch, instead, course, way, warmth } = run.view.state;
+    const { batch, instead, course, way, warmth, oven } = run.view.state;
     const facts = [
       planFacts(run.view.steps, run.view.state),
       putOff(run.view.steps, run.view.state),
     ];
-    return JSON.stringify([facts, batch, instead, course, way, warmth]);
+    return JSON.stringify([facts, batch, instead, course, way, warmth, oven]);
   });
   $effect(() => {
     const { plan } = data;

@@ -279,6 +279,7 @@ export const kitchenThen = (day: Joi.StringSchema) =>
       )
       .max(200)
       .required(),
+    ovens: Joi.object().pattern(Joi.string().max(80), Joi.number().min(-60).max(60)).max(20),
   });
 
 /** Where a dough was forecast to be. */

@@ -13,6 +13,7 @@ import { doors } from './0011-doors.ts';
 import { houseTime } from './0012-house-time.ts';
 import { largeKitchen } from './0013-large-kitchen.ts';
 import { beliefBlocks } from './0014-belief-blocks.ts';
+import { ovensThen } from './0015-ovens-then.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -30,4 +31,5 @@ export const migrations: Record<string, Migration> = {
   '0012-house-time': houseTime,
   '0013-large-kitchen': largeKitchen,
   '0014-belief-blocks': beliefBlocks,
+  '0015-ovens-then': ovensThen,
 };
