@@ -75,8 +75,9 @@ export function checkKindOf(
   dryBase: boolean,
   [low, high]: Window = styles[style].window,
 ): CheckKindId {
-  if (dryBase || style === 'low-carb') return 'low-carb';
-  if (style === 'rye') return 'rye';
+  const { touch } = styles[style];
+  if (dryBase || touch === 'low-carb') return 'low-carb';
+  if (touch === 'rye') return 'rye';
   if ((low + high) / 2 >= slackFrom) return 'slack';
   return devices[device].loading === loadingOrders.bowl ? 'hand' : 'machine';
 }

@@ -1,6 +1,6 @@
 import { commonPractice, figure } from '../figure/figure.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
-import type { Form } from '../process/shaping.ts';
+import type { Form } from '../style/form.ts';
 import { mostOfPieces } from './event-kinds.ts';
 
 /** What stays on hands, scraper and bench, as a share of the dough. Handbook section 12: 1 to 2 %. */

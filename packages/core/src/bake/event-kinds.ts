@@ -16,7 +16,7 @@ import {
   type DataOf,
   type Shape,
 } from '../quantity/shape.ts';
-import { forms } from '../process/shaping.ts';
+import { forms } from '../style/form.ts';
 import { outcomeShape } from './outcome.ts';
 import type { BakeState, RiseNoted, StepNoted } from './state.ts';
 

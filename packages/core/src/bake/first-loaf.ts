@@ -3,8 +3,8 @@ import { resolve } from '../formula/resolve.ts';
 import type { Formula } from '../formula/formula.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { Role } from '../ingredient/role.ts';
-import { isPotBaked } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
+import { usualShaping } from '../process/shaping.ts';
 import type { Task } from '../schedule/task.ts';
 
 /** Something to have in the house before a first loaf. */
@@ -48,12 +48,14 @@ export function toBuy(formula: Formula, pantry: Pantry = cataloguePantry): ToBuy
  * @example toHave(formula)[0] // 'a kitchen scale'
  */
 export function toHave({ style, pieces = 1 }: Pick<Formula, 'style' | 'pieces'>): string[] {
-  const { baking } = styles[style];
-  const vessel = isPotBaked(baking)
-    ? 'a heavy pot with a lid that may go into the oven'
-    : pieces > 1 || style === 'plait' || style === 'rolls'
-      ? 'a baking tray and paper for it'
-      : 'a loaf tin of about 1.8 litres, oiled';
+  const { stands } = styles[style];
+  const { form } = usualShaping({ style, pieces });
+  const vessel =
+    stands === 'pot'
+      ? 'a heavy pot with a lid that may go into the oven'
+      : form === 'loaf' && stands === 'form'
+        ? 'a loaf tin of about 1.8 litres, oiled'
+        : 'a baking tray and paper for it';
   return [
     'a kitchen scale',
     'a large bowl and a cloth',

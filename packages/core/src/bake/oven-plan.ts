@@ -1,7 +1,6 @@
 import type { Appliance, SteamId } from '../machine/appliance.ts';
 import { figure, fromMemory } from '../figure/figure.ts';
-import type { Form } from '../process/shaping.ts';
-import { isPotBaked } from '../style/baking.ts';
+import type { Form } from '../style/form.ts';
 import { styles, type StyleId } from '../style/style.ts';
 
 /** A fan oven is set so much lower. From memory. */
@@ -54,6 +53,20 @@ const leanSteams: Readonly<Record<SteamId, string>> = {
   none: 'Brush it wet before it goes in: this oven makes no steam.',
 };
 
+const middle = 'the middle rack';
+const underSteam = (steam: SteamId): OvenPlace => ({
+  rack: middle,
+  steam: leanSteams[steam],
+  turn: true,
+});
+
+function byForm(form: Form = 'loaf', steam: SteamId): OvenPlace {
+  if (form === 'sticks') return underSteam(steam);
+  return form === 'loaf'
+    ? { rack: 'one below the middle, so that a deep tin stands in the middle', turn: true }
+    : { rack: middle, turn: true };
+}
+
 /**
  * Where a bread stands in the oven, and with how much steam.
  *
@@ -66,22 +79,17 @@ export function ovenPlace(
   form?: Form,
   { steam = 'tray' }: Pick<Appliance, 'steam'> = {},
 ): OvenPlace {
-  const { baking } = styles[style];
-  const hearth =
-    style === 'hearth-yeast' || style === 'hearth-white' || style === 'hearth-wholegrain';
-  if (isPotBaked(baking))
-    return {
+  const { stands } = styles[style];
+  if (stands === 'form') return byForm(form, steam);
+  return {
+    pot: {
       rack: 'the lowest rack, the pot heated on it',
       turn: false,
       lid: 'Lid on for 20 minutes, then off until it is as dark as you like it.',
-    };
-  if (style === 'pizza' || style === 'flatbread' || style === 'slack')
-    return { rack: 'the second lowest rack', turn: true };
-  if (hearth || form === 'sticks')
-    return { rack: 'the middle rack', steam: leanSteams[steam], turn: true };
-  if (form === 'loaf' || form === undefined)
-    return { rack: 'one below the middle, so that a deep tin stands in the middle', turn: true };
-  return { rack: 'the middle rack', turn: true };
+    },
+    low: { rack: 'the second lowest rack', turn: true },
+    steam: underSteam(steam),
+  }[stands];
 }
 
 /** A way to make a warm place. */

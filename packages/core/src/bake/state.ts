@@ -1,7 +1,7 @@
 import type { CourseId } from '../course/courses.ts';
 import type { CrustId, MachineSizeId } from '../machine/machine.ts';
 import type { WayId } from '../schedule/way-id.ts';
-import type { Form } from '../process/shaping.ts';
+import type { Form } from '../style/form.ts';
 import type { Stirred } from '../starter/feeding.ts';
 import type { Poke, WarmthPlace } from './event-kinds.ts';
 import { kindOfEvent, type BakeEvent } from './event.ts';

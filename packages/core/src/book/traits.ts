@@ -1,6 +1,6 @@
 import { devices, type DeviceId } from '../machine/device.ts';
 import { formRows } from '../bake/divide.ts';
-import type { Form } from '../process/shaping.ts';
+import type { Form } from '../style/form.ts';
 import { ingredient, isIngredientId } from '../ingredient/catalogue.ts';
 import { leavenKeys, paceKey } from '../ferment/leaven-key.ts';
 import { bakerName } from '../household/baker.ts';

@@ -1,6 +1,6 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { styles, type StyleId } from '../style/style.ts';
+import { dryBaseStyle, styles, type StyleId } from '../style/style.ts';
 import type { Kitchen } from '../household/kitchen.ts';
 import { proteinAim, strengthShares } from '../dough/strength.ts';
 import { growthRate } from '../ferment/growth-rate.ts';
@@ -159,7 +159,7 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'carbohydrate-estimate',
     text: 'Figures for a low-carb bread are estimates: people on insulin or a medical diet follow their clinic.',
     source: 'common practice, no source',
-    when: (f) => f.totals.dryBase || f.style === 'low-carb',
+    when: (f) => f.totals.dryBase || f.style === dryBaseStyle,
   },
   {
     id: 'cold-kitchen',
@@ -196,7 +196,7 @@ export const cautionTable: readonly CautionRow[] = [
     text: 'Most of this flour holds no gluten that can build: it will not trap gas as wheat does, and kneading does nothing for it. Gluten is not the cure here either.',
     source: 'common practice, no source',
     // Who bakes rye, or without gluten grains, has said so.
-    when: (f) => !f.totals.dryBase && f.strength.none > most && !knowsSo.has(f.style),
+    when: (f) => !f.totals.dryBase && f.strength.none > most && !styles[f.style].littleGluten,
   },
   {
     id: 'raw-flour',
@@ -216,8 +216,6 @@ export const cautionTable: readonly CautionRow[] = [
     when: (f) => !f.totals.dryBase && f.strength.weak + f.strength.soft > most,
   },
 ];
-
-const knowsSo: ReadonlySet<StyleId> = new Set(['rye', 'gluten-free']);
 
 const isFibre = ({ of }: Eaten): boolean => of?.role === 'fibre';
 const fibreShare = ({ lines, totals }: CautionFacts): number =>

@@ -13,7 +13,7 @@ import { leavenAmount } from '../ferment/leaven-for.ts';
 import type { RisingDough } from '../ferment/rise.ts';
 import { commonPractice, figure } from '../figure/figure.ts';
 import { gramsText } from '../quantity/number.ts';
-import type { StyleId } from '../style/style.ts';
+import { styles } from '../style/style.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
 import { tenth } from '../quantity/tenth.ts';
 
@@ -69,7 +69,7 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
   const instant = asInstant(context);
   // A flatbread needs none, and baking powder or soda raises too.
   const raised = lines.some((l) => l.grams > 0 && isRaisingAgent(l));
-  if (prefermented || (instant === 0 && (raised || unraised.has(formula.style)))) return undefined;
+  if (prefermented || (instant === 0 && (raised || !styles[formula.style].rises))) return undefined;
 
   const room = kitchen.room.celsius ?? usualRoom.value;
   const pace = growthRate(room) / growthRate(usualRoom.value);
@@ -180,9 +180,6 @@ function sugarLeaves(
     osmoticBrake({ salt, sugar: of, water }, kitchen.coefficients, tolerant);
   return pace(sugar) / (pace(0) || 1);
 }
-
-/** Breads that are baked without rising as well. */
-const unraised: ReadonlySet<StyleId> = new Set(['flatbread', 'rolled-thin', 'griddle']);
 
 /** Share of the base in flour that feeds the yeast by its starch. Own estimate, no source. */
 const starchToLiveOn = 0.05;

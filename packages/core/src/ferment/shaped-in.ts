@@ -2,7 +2,6 @@ import type { Formula } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { loavesOf, usualShaping, type Shaping } from '../process/shaping.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { isPotBaked } from '../style/baking.ts';
 import { styles } from '../style/style.ts';
 import type { VesselId } from './vessel.ts';
 
@@ -33,6 +32,6 @@ export const shapedIn = (
 ): VesselId =>
   pieceKilograms(formula, lines, shaping) < trayPiece
     ? 'rolls'
-    : isPotBaked(styles[formula.style].baking)
+    : styles[formula.style].stands === 'pot'
       ? 'basket'
       : 'tin';

@@ -1,9 +1,6 @@
 import type { Formula } from '../formula/formula.ts';
-import type { StyleId } from '../style/style.ts';
-
-/** What pieces are shaped to. */
-export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'flat'] as const;
-export type Form = (typeof forms)[number];
+import type { Form } from '../style/form.ts';
+import { styles } from '../style/style.ts';
 
 /** What the pieces of a recipe are shaped to. */
 const byPiece: Readonly<Record<string, Form>> = {
@@ -14,15 +11,6 @@ const byPiece: Readonly<Record<string, Form>> = {
   plait: 'plait',
   stick: 'sticks',
   flatbread: 'flat',
-};
-/** What a style is shaped to where its recipe does not say. */
-const byStyle: Readonly<Partial<Record<StyleId, Form>>> = {
-  plait: 'plait',
-  pizza: 'balls',
-  bagel: 'rings',
-  flatbread: 'flat',
-  slack: 'flat',
-  rolls: 'rolls',
 };
 /** Strands of a plait where nobody says. Common practice, no source. */
 const usualStrands = 3;
@@ -44,8 +32,9 @@ export function usualShaping({
   pieces = 1,
   piece,
 }: Pick<Formula, 'style' | 'pieces' | 'piece'>): Shaping {
+  const usual = styles[style].form;
   const form =
-    (piece?.kind && byPiece[piece.kind]) ?? byStyle[style] ?? (pieces > 1 ? 'rolls' : 'loaf');
+    (piece?.kind && byPiece[piece.kind]) ?? (usual === 'loaf' && pieces > 1 ? 'rolls' : usual);
   return { form, pieces: form === 'plait' && pieces === 1 ? usualStrands : pieces };
 }
 

@@ -16,12 +16,6 @@ export interface Baking {
   readonly cooling: Figure;
 }
 
-/** A heating as long as this is that of a pot or a stone, minutes. Own choice, no source. */
-const potHeating = 45;
-
-/** Whether a bread is baked in a lidded pot that is heated with the oven. */
-export const isPotBaked = ({ heating }: Baking): boolean => heating.value >= potHeating;
-
 /** Power of the mass by which the minutes in the oven grow. From memory. */
 export const bakingPower = figure(0.6, 'power of the mass', 0.1, fromMemory('minutes by mass'));
 

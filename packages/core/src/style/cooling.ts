@@ -26,7 +26,7 @@ const small = 200;
  * @example coolingOf('rye', 900).cut // 1440
  */
 export function coolingOf(style: StyleId, grams: number): Cooling {
-  const { baking } = styles[style];
+  const { baking, cut: own } = styles[style];
   const share = Math.min(
     1.5,
     Math.max(0.5, (grams / 1000 / baking.kilograms) ** bakingPower.value),
@@ -34,12 +34,11 @@ export function coolingOf(style: StyleId, grams: number): Cooling {
   const cut =
     Math.round((baking.cooling.value * (baking.cooling.value >= aDay ? 1 : share)) / 5) * 5;
   const says =
-    cut >= aDay
+    own ??
+    (cut >= aDay
       ? 'Wrapped in a cloth it is cut after a day or two: sooner it smears the knife.'
-      : style === 'low-carb'
-        ? 'Chilled it cuts cleanest and thinnest.'
-        : cut === 0
-          ? 'It is eaten hot.'
-          : 'Cut hot, the crumb tears and turns gummy: it still sets.';
+      : cut === 0
+        ? 'It is eaten hot.'
+        : 'Cut hot, the crumb tears and turns gummy: it still sets.');
   return { outOfPan: grams < small ? 0 : inPan.value, cut, says };
 }

@@ -3,3 +3,5 @@ export * from './structure.ts';
 export * from './style-figures.ts';
 export * from './style.ts';
 export * from './cooling.ts';
+export * from './form.ts';
+export * from './nature.ts';

@@ -1,11 +1,12 @@
 import { figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
 import { baking, type Baking } from './baking.ts';
+import { flat, inPot, shapedTo, steamed, tinned, type Nature } from './nature.ts';
 
 /** The stretch of the level that a style of dough wants, in points. */
 export type Window = readonly [low: number, high: number];
 
 /** All that is known of a style of bread: what the baker is after decides where the dough should stand. */
-export interface Style {
+export interface Style extends Nature {
   readonly name: string;
   /** As it stands in a sentence: "too loose for …". */
   readonly inSentence: string;
@@ -55,8 +56,10 @@ const style = (
   inSentence: string,
   window: Window,
   protein: Style['protein'],
+  nature: Nature,
   more: Partial<Style> = {},
 ): Style => ({
+  ...nature,
   name,
   inSentence,
   window,
@@ -76,47 +79,91 @@ const style = (
  * is wide.
  */
 export const styles = {
-  bagel: style('bagel', 'bagels', [-11, -3], [12, 14.5], {
+  bagel: style('bagel', 'bagels', [-11, -3], [12, 14.5], shapedTo('rings'), {
     loss: boiledOrFlat,
     baking: baking(220, 20, 0.11, lean, { cooling: 20 }, fromMemory('boiled rings')),
   }),
-  plait: style('plaited or enriched', 'a plait or enriched loaf', [-6, 3], [10.5, 13], {
-    baking: baking(178, 30, 0.7, enriched),
-  }),
-  rolls: style('rolls', 'rolls', [-6, 5], [10.5, 13], {
+  plait: style(
+    'plaited or enriched',
+    'a plait or enriched loaf',
+    [-6, 3],
+    [10.5, 13],
+    shapedTo('plait'),
+    {
+      baking: baking(178, 30, 0.7, enriched),
+    },
+  ),
+  rolls: style('rolls', 'rolls', [-6, 5], [10.5, 13], shapedTo('rolls'), {
     loss: boiledOrFlat,
     baking: baking(210, 15, 0.08, lean, { cooling: 20 }),
   }),
-  pan: style('machine or tin loaf', 'a machine or tin loaf', [-3, 5], [12, 14], { machine: true }),
-  'wholegrain-pan': style('whole-grain tin loaf', 'a whole-grain tin loaf', [-1, 8], [13.5, 15], {
-    branCounted: true,
+  pan: style('machine or tin loaf', 'a machine or tin loaf', [-3, 5], [12, 14], tinned, {
     machine: true,
   }),
-  pizza: style('pizza', 'pizza', [-2, 6], [11.5, 13], {
-    salt: [0.9, 3.2],
-    loss: boiledOrFlat,
-    baking: baking(250, 11, 0.25, lean, { heating: 30, cooling: 0 }),
-  }),
-  flatbread: style('flatbread', 'flatbread', [-2, 9], [10, 13], {
-    loss: boiledOrFlat,
-    baking: baking(230, 14, 0.4, lean, { cooling: 10 }),
-  }),
-  'rolled-thin': style('rolled thin', 'a dough rolled thin', [-10, 0], [9, 13], {
-    salt: [0.5, 3],
-    loss: thin,
-    baking: baking(210, 14, 0.05, lean, { cooling: 15 }),
-    words: { tight: 'tight, which rolls out thin without sticking' },
-  }),
-  griddle: style('griddle bread', 'a griddle bread', [7, 16], [10, 13], {
-    edge: 3,
-    loss: boiledOrFlat,
-    baking: baking(200, 12, 0.1, lean, { heating: 5, cooling: 0 }),
-    words: {
-      slack: 'slack: it spreads to a round by itself, which a griddle wants',
-      batter: 'a thick batter that pours',
+  'wholegrain-pan': style(
+    'whole-grain tin loaf',
+    'a whole-grain tin loaf',
+    [-1, 8],
+    [13.5, 15],
+    tinned,
+    {
+      branCounted: true,
+      machine: true,
     },
-  }),
-  slack: style('pan pizza, focaccia, ciabatta', 'a slack dough', [7, 20], [11, 14], {
+  ),
+  pizza: style(
+    'pizza',
+    'pizza',
+    [-2, 6],
+    [11.5, 13],
+    { ...flat, form: 'balls' },
+    {
+      salt: [0.9, 3.2],
+      loss: boiledOrFlat,
+      baking: baking(250, 11, 0.25, lean, { heating: 30, cooling: 0 }),
+    },
+  ),
+  flatbread: style(
+    'flatbread',
+    'flatbread',
+    [-2, 9],
+    [10, 13],
+    { ...flat, rises: false },
+    {
+      loss: boiledOrFlat,
+      baking: baking(230, 14, 0.4, lean, { cooling: 10 }),
+    },
+  ),
+  'rolled-thin': style(
+    'rolled thin',
+    'a dough rolled thin',
+    [-10, 0],
+    [9, 13],
+    { ...tinned, rises: false },
+    {
+      salt: [0.5, 3],
+      loss: thin,
+      baking: baking(210, 14, 0.05, lean, { cooling: 15 }),
+      words: { tight: 'tight, which rolls out thin without sticking' },
+    },
+  ),
+  griddle: style(
+    'griddle bread',
+    'a griddle bread',
+    [7, 16],
+    [10, 13],
+    { ...tinned, rises: false },
+    {
+      edge: 3,
+      loss: boiledOrFlat,
+      baking: baking(200, 12, 0.1, lean, { heating: 5, cooling: 0 }),
+      words: {
+        slack: 'slack: it spreads to a round by itself, which a griddle wants',
+        batter: 'a thick batter that pours',
+      },
+    },
+  ),
+  slack: style('pan pizza, focaccia, ciabatta', 'a slack dough', [7, 20], [11, 14], flat, {
     salt: [0.9, 3],
     loss: boiledOrFlat,
     baking: baking(230, 22, 0.7, lean, { heating: 20, cooling: 15 }),
@@ -125,15 +172,23 @@ export const styles = {
       batter: 'so wet that it is poured into its tin',
     },
   }),
-  'hearth-yeast': style('lean hearth loaf with yeast', 'a lean hearth loaf', [-2, 11], [10.3, 13], {
-    loss: hearth,
-    baking: baking(230, 32, 0.7, lean, { heating: 30, cooling: 60 }),
-  }),
+  'hearth-yeast': style(
+    'lean hearth loaf with yeast',
+    'a lean hearth loaf',
+    [-2, 11],
+    [10.3, 13],
+    steamed,
+    {
+      loss: hearth,
+      baking: baking(230, 32, 0.7, lean, { heating: 30, cooling: 60 }),
+    },
+  ),
   'hearth-white': style(
     'hearth sourdough, white',
     'a white hearth sourdough',
     [4, 15],
     [10.3, 14],
+    inPot,
     { loss: hearth, baking: potLoaf },
   ),
   'hearth-wholegrain': style(
@@ -141,39 +196,54 @@ export const styles = {
     'a whole-grain hearth sourdough',
     [3, 15],
     [10.3, 15],
+    inPot,
     { loss: hearth, branCounted: true, baking: potLoaf },
   ),
-  rye: style('rye, half or more', 'a rye bread', [-4, 19], [7, 13], {
-    edge: 3,
-    baking: baking(
-      200,
-      55,
-      0.9,
-      [97, 99],
-      { heating: 20, cooling: 24 * 60 },
-      fromMemory('rye is cut after 24 to 48 h'),
-    ),
-    branCounted: true,
-    words: {
-      dry: 'a paste too stiff to stir',
-      tight: 'a stiff paste that keeps its shape',
-      'firm and smooth': 'a firm paste, shaped with wet hands',
-      'tacky ball': 'a paste that sticks to everything, as rye does',
-      soft: 'a soft paste, smoothed with a wet spatula',
-      slack: 'a soft, spreading paste: it goes into a tin',
-      batter: 'a loose paste that needs its tin',
+  rye: style(
+    'rye, half or more',
+    'a rye bread',
+    [-4, 19],
+    [7, 13],
+    { ...tinned, touch: 'rye', littleGluten: true },
+    {
+      edge: 3,
+      baking: baking(
+        200,
+        55,
+        0.9,
+        [97, 99],
+        { heating: 20, cooling: 24 * 60 },
+        fromMemory('rye is cut after 24 to 48 h'),
+      ),
+      branCounted: true,
+      words: {
+        dry: 'a paste too stiff to stir',
+        tight: 'a stiff paste that keeps its shape',
+        'firm and smooth': 'a firm paste, shaped with wet hands',
+        'tacky ball': 'a paste that sticks to everything, as rye does',
+        soft: 'a soft paste, smoothed with a wet spatula',
+        slack: 'a soft, spreading paste: it goes into a tin',
+        batter: 'a loose paste that needs its tin',
+      },
     },
-  }),
-  rich: style('butter- and egg-rich', 'a dough rich in butter and egg', [-3, 18], [10.5, 14], {
-    edge: 3,
-    baking: baking(180, 30, 0.6, enriched),
-    words: {
-      soft: 'soft before the butter; chilled it is firm enough to shape',
-      slack: 'very soft while warm: it is shaped cold',
-      batter: 'loose while warm: it is shaped cold, or baked in its tin',
+  ),
+  rich: style(
+    'butter- and egg-rich',
+    'a dough rich in butter and egg',
+    [-3, 18],
+    [10.5, 14],
+    tinned,
+    {
+      edge: 3,
+      baking: baking(180, 30, 0.6, enriched),
+      words: {
+        soft: 'soft before the butter; chilled it is firm enough to shape',
+        slack: 'very soft while warm: it is shaped cold',
+        batter: 'loose while warm: it is shaped cold, or baked in its tin',
+      },
     },
-  }),
-  laminated: style('laminated', 'a laminated dough', [-11, -3], [10.5, 13], {
+  ),
+  laminated: style('laminated', 'a laminated dough', [-11, -3], [10.5, 13], tinned, {
     edge: 3,
     baking: baking(195, 20, 0.08, lean, { heating: 20, cooling: 20 }),
     words: { tight: 'tight, so that the butter is rolled out in it and not into it' },
@@ -183,27 +253,36 @@ export const styles = {
     'a dough full of fruit and butter',
     [-16, 0],
     [10, 13],
+    tinned,
     {
       edge: 4,
       baking: baking(170, 50, 0.9, lean, { cooling: 120 }),
       words: { dry: 'short and crumbly, as one full of butter and fruit is' },
     },
   ),
-  'low-carb': style('low-carb', 'a low-carb bread', [-8, 10], [0, 100], {
-    edge: 3,
-    baking: baking(165, 45, 0.6, [93, 99], { cooling: 120 }),
-    salt: [0.5, 3],
-    words: {
-      'firm and smooth': 'a firm, springy dough, more rubber than ball',
-      'tacky ball': 'a springy, slightly sticky dough',
-      soft: 'a soft, sticky dough that fibre still stiffens',
+  'low-carb': style(
+    'low-carb',
+    'a low-carb bread',
+    [-8, 10],
+    [0, 100],
+    { ...tinned, touch: 'low-carb', cut: 'Chilled it cuts cleanest and thinnest.' },
+    {
+      edge: 3,
+      baking: baking(165, 45, 0.6, [93, 99], { cooling: 120 }),
+      salt: [0.5, 3],
+      words: {
+        'firm and smooth': 'a firm, springy dough, more rubber than ball',
+        'tacky ball': 'a springy, slightly sticky dough',
+        soft: 'a soft, sticky dough that fibre still stiffens',
+      },
     },
-  }),
+  ),
   'gluten-free': style(
     'without gluten grains',
     'a bread without gluten grains',
     [-10, 29],
     [0, 100],
+    { ...tinned, littleGluten: true },
     {
       edge: 10,
       baking: baking(190, 45, 0.7, [93, 99], { cooling: 120 }),

@@ -11,7 +11,7 @@
     strandCm,
     type PlaitStrands,
   } from '@tender-crumb/core/bake';
-  import { forms, type Form } from '@tender-crumb/core/process';
+  import { forms, type Form } from '@tender-crumb/core/style';
   import { totals } from '@tender-crumb/core/formula';
   import { panDough, panFit, panKinds } from '@tender-crumb/core/machine';
   import { isRefused, numberTyped } from '@tender-crumb/core/quantity';

@@ -1,0 +1,3 @@
+/** What the pieces of a dough are shaped to. */
+export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'flat'] as const;
+export type Form = (typeof forms)[number];
