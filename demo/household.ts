@@ -1,12 +1,11 @@
 import {
   bakeState,
-  checkDough,
   mixedLines,
-  weighingList,
   type BakeEvent,
   type Outcome,
   type OutcomeWord,
 } from '@tender-crumb/core/bake';
+import { checkDough, weighingList } from '@tender-crumb/core/hands';
 import {
   level,
   measuringSd,
@@ -17,16 +16,14 @@ import {
 } from '@tender-crumb/core/dough';
 import { isForecast, leavenKeys, waterTemperature } from '@tender-crumb/core/ferment';
 import { baseOf, resolve, type ResolvedLine, type Formula } from '@tender-crumb/core/formula';
+import { nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { coefficients } from '@tender-crumb/core/coefficients';
 import {
-  coefficients,
   defaultHousehold,
-  kitchenOf,
-  nothingLearned,
   pantryIn,
   usualBaker,
   defaultSettings,
   type Baker,
-  type Belief,
   type Settings,
   type Household,
   type Room,

@@ -1,4 +1,5 @@
-import { coefficients, type Belief } from '@tender-crumb/core/household';
+import { type Belief } from '@tender-crumb/core/belief';
+import { coefficients } from '@tender-crumb/core/coefficients';
 import { ingredient, type Bag, type Label } from '@tender-crumb/core/ingredient';
 import type { Draws } from './random.ts';
 import { thirstierBag } from './story.ts';

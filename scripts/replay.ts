@@ -3,8 +3,12 @@
  * forecast, led and learned today, beside what was. Nothing is kept; what differs is marked with ≠. A file keeps
  * no lessons: what another version taught is seen by its own output of the same file.
  */
-import type { KeptBake, ReplayedBake, WasAndIs } from '@tender-crumb/core/book';
-import { replayBook } from '@tender-crumb/core/book';
+import {
+  type KeptBake,
+  type ReplayedBake,
+  type WasAndIs,
+  replayBook,
+} from '@tender-crumb/core/book';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

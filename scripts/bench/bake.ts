@@ -1,7 +1,9 @@
 /** What bake day costs: a scale that speaks ten times a second to three bakes, and a long bake's fold. */
 import { chromium, type Page } from '@playwright/test';
-import { bakeState, runOf, type BakeEvent } from '@tender-crumb/core/bake';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { bakeState, type BakeEvent } from '@tender-crumb/core/bake';
+import { runOf } from '@tender-crumb/core/lead';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { rmSync } from 'node:fs';
 import { serve } from '../../e2e/fixtures.ts';
 import { demoBreads } from '../../demo/formulas.ts';

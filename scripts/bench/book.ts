@@ -5,9 +5,8 @@ import { risesOf } from '@tender-crumb/core/ferment';
 import { resolve } from '@tender-crumb/core/formula';
 import { defaultHousehold, pantryIn, type Household } from '@tender-crumb/core/household';
 import type { Bag } from '@tender-crumb/core/ingredient';
-import type { BookBake } from '@tender-crumb/core/learn';
+import { type BookBake, learnBook } from '@tender-crumb/core/learn';
 import { seededRandom } from '@tender-crumb/core/quantity';
-import { learnBook } from '@tender-crumb/core/learn';
 import { many, print } from './measure.ts';
 
 const bakes = many(5000, 200);

@@ -1,5 +1,6 @@
 import { evaluate } from '@tender-crumb/core/evaluate';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { catalogue } from '@tender-crumb/core/ingredient';
 import { defaultMeasures } from '@tender-crumb/core/quantity';
 import { readRecipe } from '@tender-crumb/core/reader';

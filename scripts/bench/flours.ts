@@ -1,16 +1,11 @@
 import { Worker } from 'node:worker_threads';
 import { evaluate } from '@tender-crumb/core/evaluate';
-import type { CandidateStuff } from '@tender-crumb/core/goal';
-import {
-  defaultHousehold,
-  kitchenOf,
-  nothingLearned,
-  type Household,
-} from '@tender-crumb/core/household';
+import { type CandidateStuff, findBread } from '@tender-crumb/core/goal';
+import { nothingLearned, kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { catalogue, ingredient } from '@tender-crumb/core/ingredient';
 import { defaultMeasures } from '@tender-crumb/core/quantity';
 import { readRecipe } from '@tender-crumb/core/reader';
-import { findBread } from '@tender-crumb/core/goal';
 import { demoBreads } from '../../demo/formulas.ts';
 import { many, print, time } from './measure.ts';
 

@@ -1,8 +1,16 @@
 /** What a timetable costs: three bakes with one oven over two days, and one that cannot be. */
-import { isPlan, oneKitchen, plan, type Closed, type PlanAsked } from '@tender-crumb/core/schedule';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import {
+  isPlan,
+  oneKitchen,
+  plan,
+  type Closed,
+  type PlanAsked,
+  breadOf,
+  findTimetable,
+} from '@tender-crumb/core/schedule';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { seededRandom } from '@tender-crumb/core/quantity';
-import { breadOf, findTimetable } from '@tender-crumb/core/schedule';
 import { build } from '../../packages/core/test/build.ts';
 import { print, time } from './measure.ts';
 

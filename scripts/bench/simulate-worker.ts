@@ -1,6 +1,7 @@
 import { parentPort } from 'node:worker_threads';
 import { resolve, type Formula } from '@tender-crumb/core/formula';
-import { kitchenOf, type Household } from '@tender-crumb/core/household';
+import { kitchenOf } from '@tender-crumb/core/belief';
+import { type Household } from '@tender-crumb/core/household';
 import { seededRandom } from '@tender-crumb/core/quantity';
 import { simulateLevel } from '@tender-crumb/core/dough';
 

@@ -1,13 +1,9 @@
 import { Matrix, inverse } from 'ml-matrix';
 import { level, thirstKeyOf, thirstSlope, windowFor } from '@tender-crumb/core/dough';
 import { between, isFlour, resolve, totals, type ResolvedLine } from '@tender-crumb/core/formula';
-import {
-  blankBelief,
-  coefficients,
-  defaultHousehold,
-  kitchenOf,
-  softeningKey,
-} from '@tender-crumb/core/household';
+import { blankBelief, softeningKey, kitchenOf } from '@tender-crumb/core/belief';
+import { coefficients } from '@tender-crumb/core/coefficients';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { heldIn, shiftOf, tables } from '@tender-crumb/core/ingredient';
 import { readerOf, readRecipe } from '@tender-crumb/core/reader';
 import { styles, type StyleId } from '@tender-crumb/core/style';

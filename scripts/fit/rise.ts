@@ -2,11 +2,11 @@
  * `npm run fit:rise`: fits the rise model's figures jointly on customary rises, and prints them with what
  * each anchor then says. A figure is pulled to what it was by its spread; an anchor pulls where the model
  * leaves the inner part of its span. Nothing is written: what is taken over is taken by hand into
- * packages/core/src/household/rise-figures.ts, all of it.
+ * packages/core/src/coefficients/rise-figures.ts, all of it.
  *
  * Source of the method: the simplex of Nelder & Mead 1965, from memory.
  */
-import { riseFigures, type RiseFigure, type RiseFigures } from '@tender-crumb/core/household';
+import { riseFigures, type RiseFigure, type RiseFigures } from '@tender-crumb/core/coefficients';
 import { anchors, usualRise } from '../../packages/core/test/ferment/anchors.ts';
 
 const keys = Object.keys(riseFigures) as RiseFigure[];

@@ -1,4 +1,4 @@
-import { nothingLearned, type Belief } from '@tender-crumb/core/household';
+import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
 import { expect } from 'chai';
 import { inTransaction, type Database } from '../src/lib/server/database/open.ts';
 import { readBelief, saveBelief } from '../src/lib/server/store/belief.ts';

@@ -49,7 +49,7 @@ import { TestFolder } from './kitchen.ts';
 import { TestServer } from './server.ts';
 import { completeFormula } from '@tender-crumb/core/exchange';
 import { formulaFormat, layLines } from '@tender-crumb/core/formula';
-import type { Belief } from '@tender-crumb/core/household';
+import type { Belief } from '@tender-crumb/core/belief';
 import { modelVersion } from '@tender-crumb/core/learn';
 
 const loaf = completeFormula({

@@ -1,5 +1,5 @@
 import { completeFormula } from '@tender-crumb/core/exchange';
-import { nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
 import { expect } from 'chai';
 import { drawnAsked } from '../src/lib/server/boundary/drawn-query.ts';
 import { breadsAtOnce } from '../src/lib/server/store/book-list.ts';

@@ -1,10 +1,9 @@
 import { expect } from 'chai';
-import { formatLimits } from '@tender-crumb/core/exchange';
+import { formatLimits, completeFormula } from '@tender-crumb/core/exchange';
 import { defaultSettings } from '@tender-crumb/core/household';
 import { bounded, jsonLimits } from '../src/lib/server/boundary/body.ts';
 import { saveFormula, addFormula } from '../src/lib/server/store/formulas.ts';
 import { listAside, mostAside } from '../src/lib/server/store/formula-asides.ts';
-import { completeFormula } from '@tender-crumb/core/exchange';
 import { TestFolder } from './kitchen.ts';
 import { TestServer } from './server.ts';
 

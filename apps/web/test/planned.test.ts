@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import ICAL from 'ical.js';
 import { formulaFormat, type Formula, type MeasuringMethod } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import {
   isTimed,
   oneKitchen,

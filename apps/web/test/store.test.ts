@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { departure, type Belief } from '@tender-crumb/core/household';
+import { departure, type Belief } from '@tender-crumb/core/belief';
 import { bindable } from '../src/lib/server/database/handle.ts';
 import type { Database } from '../src/lib/server/database/open.ts';
 import { fillDemo } from '../src/lib/server/demo.ts';

@@ -1,12 +1,9 @@
 import type { BakeEvent } from '@tender-crumb/core/bake';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { measuringMethods, type Formula } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  figureGroups,
-  nothingLearned,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { figureGroups } from '@tender-crumb/core/coefficients';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { catalogue, grindIds } from '@tender-crumb/core/ingredient';
 import { learnFromBake } from '@tender-crumb/core/learn';
 import { defaultMeasures } from '@tender-crumb/core/quantity';

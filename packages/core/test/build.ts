@@ -1,6 +1,7 @@
 import { evaluate, type Evaluation } from '@tender-crumb/core/evaluate';
 import { formulaFormat, type Formula, type Line } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { defaultMeasures } from '@tender-crumb/core/quantity';
 import { readRecipe } from '@tender-crumb/core/reader';
 import type { StyleId } from '@tender-crumb/core/style';

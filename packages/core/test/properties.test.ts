@@ -14,7 +14,8 @@ import {
   type Formula,
   type Line,
 } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { catalogue } from '@tender-crumb/core/ingredient';
 import {
   massUnits,

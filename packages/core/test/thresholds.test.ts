@@ -4,15 +4,9 @@ import { cannotTell, stateAt } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { formulaText } from '@tender-crumb/core/exchange';
 import { resolve, totals } from '@tender-crumb/core/formula';
-import {
-  coefficients,
-  defaultHousehold,
-  nothingLearned,
-  kitchenOf,
-  z80,
-  type Belief,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { coefficients, z80 } from '@tender-crumb/core/coefficients';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { bagProblems, gramsPerMillilitre, ingredient } from '@tender-crumb/core/ingredient';
 import { knownThirst } from '@tender-crumb/core/learn';
 import { nutrition } from '@tender-crumb/core/nutrition';

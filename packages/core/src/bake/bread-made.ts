@@ -1,7 +1,7 @@
 import type { Course } from '../course/course.ts';
 import type { Formula } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { breadOf, type Bread } from '../schedule/bread.ts';

@@ -2,7 +2,7 @@ import { allLines, type Formula } from '../formula/formula.ts';
 import type { Bag } from '../ingredient/bag.ts';
 import type { Measures } from '../quantity/measures.ts';
 import type { Household } from '../household/household.ts';
-import { ovensIn } from '../household/oven.ts';
+import { ovensIn } from '../belief/oven.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import type { Room } from '../household/room.ts';
 

@@ -1,11 +1,11 @@
 import { bakedByMachine } from '../schedule/bread-tasks.ts';
 import { inOven } from '../schedule/in-oven.ts';
 import { breadMade } from '../bake/bread-made.ts';
-import { courseOf } from '../bake/run-of.ts';
+import { courseOf } from '../lead/run-of.ts';
 import { householdOn } from '../bake/circumstances.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
-import { measuredOf } from '../household/measured.ts';
+import { measuredOf } from '../belief/measured.ts';
 import { machinePower, mixerPower, ovenPower, usualMachinePower } from '../machine/power.ts';
 import { costOf, type Cost } from '../nutrition/cost.ts';
 import { portionsOf, type Portions } from '../nutrition/slices.ts';

@@ -5,7 +5,7 @@ import { drawnRise } from '../ferment/rise-curve.ts';
 import { isForecast } from '../ferment/rise-doubt.ts';
 import type { RisePoint } from '../ferment/rise.ts';
 import { riseModelIn } from '../ferment/rise-model.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import { bakeRises } from '../learn/rises.ts';
 import { measures } from './measures.ts';

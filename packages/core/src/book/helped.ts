@@ -1,5 +1,5 @@
-import { departure, doubtOf, placeOf, type Belief } from '../household/belief.ts';
-import { z80 } from '../household/coefficients.ts';
+import { departure, doubtOf, placeOf, type Belief } from '../belief/belief.ts';
+import { z80 } from '../coefficients/coefficients.ts';
 import type { Household } from '../household/household.ts';
 import { figure } from '../figure/figure.ts';
 import { updateBelief } from '../learn/update.ts';

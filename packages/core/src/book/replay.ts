@@ -1,6 +1,6 @@
 import { householdThen } from '../bake/circumstances.ts';
-import { runOf } from '../bake/run-of.ts';
-import type { RunStanding } from '../bake/run-steps.ts';
+import { runOf } from '../lead/run-of.ts';
+import type { RunStanding } from '../lead/run-steps.ts';
 import type { Household } from '../household/household.ts';
 import { learnBook, type BookBake } from '../learn/book.ts';
 import type { Lesson } from '../learn/lesson.ts';

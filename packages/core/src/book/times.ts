@@ -1,4 +1,4 @@
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import { expectedOf, type Expected } from './expected.ts';
 import { measures } from './measures.ts';

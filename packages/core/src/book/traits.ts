@@ -1,5 +1,5 @@
 import { devices, type DeviceId } from '../machine/device.ts';
-import { formRows } from '../bake/divide.ts';
+import { formRows } from '../hands/divide.ts';
 import type { Form } from '../style/form.ts';
 import { ingredient, isIngredientId } from '../ingredient/catalogue.ts';
 import { leavenKeys, paceKey } from '../ferment/leaven-key.ts';

@@ -1,7 +1,7 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { dryBaseStyle, styles, type StyleId } from '../style/style.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { proteinAim, strengthShares } from '../dough/strength.ts';
 import { growthRate } from '../ferment/growth-rate.ts';
 import { isFlour } from '../formula/base.ts';

@@ -1,4 +1,4 @@
-import type { Coefficients } from '../household/coefficients.ts';
+import type { Coefficients } from '../coefficients/coefficients.ts';
 
 /**
  * How surely a correction is called for, in words.

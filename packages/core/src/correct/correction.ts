@@ -9,7 +9,7 @@ import { gramsPerMillilitre } from '../ingredient/measure-weight.ts';
 import type { Measures } from '../quantity/measures.ts';
 import { percentText } from '../quantity/number.ts';
 import { spoonsInWords } from '../quantity/spoons.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import type { Level } from '../dough/level.ts';
 import type { Window } from '../style/style.ts';
 

@@ -1,6 +1,6 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { saltPerSodium, type Totals } from '../formula/totals.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { saltEffect } from './salt.ts';
 
 /** What a dough would be at another saltiness. */

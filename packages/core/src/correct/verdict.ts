@@ -1,4 +1,4 @@
-import { styles, type StyleId } from '../style/style.ts';
+import { styles, type StyleId, type Window } from '../style/style.ts';
 import { gramsText, pointsText } from '../quantity/number.ts';
 import type { CannotTell } from '../dough/cannot-tell.ts';
 import type { Level } from '../dough/level.ts';
@@ -6,7 +6,6 @@ import { normalBelow } from '../quantity/normal.ts';
 import type { Correction } from './correction.ts';
 import { stateAt, type DoughState } from '../dough/state.ts';
 import { outside } from '../dough/window.ts';
-import type { Window } from '../style/style.ts';
 
 /** The level in words: what stands beside the picture, always. */
 interface Verdict {

@@ -2,7 +2,7 @@ import { pouredWater } from '../formula/poured-water.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { thirstKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
-import { fillKeyBy, placeOf } from '../household/belief.ts';
+import { fillKeyBy, placeOf } from '../belief/belief.ts';
 import { ownPoints } from '../dough/own-points.ts';
 import { filledByHabit } from '../dough/parameter.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';

@@ -1,7 +1,7 @@
 import { baseOf, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { departure, fillKeyBy, fillKeyOf, softeningKey } from '../household/belief.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import { departure, fillKeyBy, fillKeyOf, softeningKey } from '../belief/belief.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { fatPercent, fatSoftens } from './fat-softening.ts';
 import { linearForm, type LinearForm } from './linear-form.ts';
 import { filledByHabit } from './parameter.ts';

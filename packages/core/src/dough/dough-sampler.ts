@@ -1,8 +1,8 @@
 import { drynessOf, isDryStuff, isFlour, partOfBase } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import { doughModel } from './dough-model.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { ordinaryMoisture } from './moisture.ts';
 import { ownPoints } from './own-points.ts';
 import { parametersOf, type Channel, type Parameter } from './parameter.ts';

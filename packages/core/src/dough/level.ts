@@ -1,12 +1,12 @@
 import { isFlour, isDryStuff, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { waterAccount, type WaterAccount } from './account.ts';
-import { doubtOf, varianceOf } from '../household/belief.ts';
+import { doubtOf, varianceOf } from '../belief/belief.ts';
 import { ownPoints } from './own-points.ts';
-import { z80 } from '../household/coefficients.ts';
+import { z80 } from '../coefficients/coefficients.ts';
 import { doughModel, type DoughModel } from './dough-model.ts';
 import { fatSoftens, fatSoftensNext } from './fat-softening.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { surplusOf, type LinearForm } from './linear-form.ts';
 import {
   channelSlopes,

@@ -3,9 +3,9 @@ import { isFlour, partOfBase, tableThirst, type Base } from '../formula/base.ts'
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles, type Role } from '../ingredient/role.ts';
 import { figure, type Figure } from '../figure/figure.ts';
-import { dampKey, departure, thirstKey } from '../household/belief.ts';
-import type { Coefficients } from '../household/coefficients.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import { dampKey, departure, thirstKey } from '../belief/belief.ts';
+import type { Coefficients } from '../coefficients/coefficients.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { ordinaryMoisture, thirstAt } from './moisture.ts';
 import { daysOpen, moistureShift } from './weather.ts';
 

@@ -1,10 +1,10 @@
-import type { Measuring } from '../household/kitchen.ts';
+import type { Measuring } from '../belief/kitchen.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { gramsPerMillilitre, gramsPerPiece } from '../ingredient/measure-weight.ts';
 import { cupMillilitres } from '../quantity/measures.ts';
 import { saidWithin } from '../quantity/spoons.ts';
-import { coefficients, type Coefficients } from '../household/coefficients.ts';
+import { coefficients, type Coefficients } from '../coefficients/coefficients.ts';
 
 /** Standard deviation of a rectangular distribution of width 1. Source: JCGM 100:2008, 4.3.7. */
 const rectangular = 1 / Math.sqrt(12);

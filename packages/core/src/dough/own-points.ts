@@ -1,5 +1,5 @@
-import { departure, departureKey, touchKey } from '../household/belief.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import { departure, departureKey, touchKey } from '../belief/belief.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 
 /**
  * Points by which this bread, and this household's touch, were found to differ from the water account:

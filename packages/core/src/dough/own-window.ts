@@ -1,6 +1,6 @@
 import { figure } from '../figure/figure.ts';
-import { departureKey, type WindowLook } from '../household/belief.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import { departureKey, type WindowLook } from '../belief/belief.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import type { StyleId, Window } from '../style/style.ts';
 import { edgeFor, windowFor } from './window.ts';
 

@@ -9,8 +9,8 @@ import {
   fillKeyOf,
   softeningKey,
   touchKey,
-} from '../household/belief.ts';
-import type { Kitchen, Measuring } from '../household/kitchen.ts';
+} from '../belief/belief.ts';
+import type { Kitchen, Measuring } from '../belief/kitchen.ts';
 import { thirstKeyOf, type LinearForm } from './linear-form.ts';
 import { measuringSd } from './measuring.ts';
 import { thirstSlope } from './moisture.ts';

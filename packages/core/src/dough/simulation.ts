@@ -2,7 +2,7 @@ import type { ResolvedLine } from '../formula/resolve.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { normalDraws, type Random } from '../quantity/seeded-random.ts';
 import { DoughSampler } from './dough-sampler.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import type { Doubt } from './level.ts';
 import type { Parameter } from './parameter.ts';
 import type { Window } from '../style/style.ts';

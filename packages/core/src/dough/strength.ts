@@ -4,7 +4,7 @@ import type { StyleId } from '../style/style.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 
 /** Share of a wheat dough's flour that may do without gluten that builds. Common practice, no source. */
 export const mostWithout = 0.3;

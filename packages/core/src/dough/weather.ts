@@ -1,7 +1,7 @@
 import { daysBetween } from '../quantity/day.ts';
 import { fromMemory } from '../figure/figure.ts';
 import type { Room } from '../household/room.ts';
-import { coefficients, type Coefficients } from '../household/coefficients.ts';
+import { coefficients, type Coefficients } from '../coefficients/coefficients.ts';
 
 const asae = fromMemory('ASAE D245, modified Chung-Pfost');
 

@@ -1,7 +1,7 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { isFlour } from '../formula/base.ts';
 import { thirstKeyOf } from './linear-form.ts';
 import { measuringSd, scaleSd } from './measuring.ts';

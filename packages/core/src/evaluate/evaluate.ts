@@ -1,8 +1,9 @@
 import type { Window } from '../style/style.ts';
 import { cautions, type Caution } from '../caution/cautions.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import { cannotTell, type CannotTell } from '../dough/cannot-tell.ts';
-import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { pantryIn, type Household } from '../household/household.ts';
+import { kitchenOf } from '../belief/kitchen.ts';
 import { level, type Level } from '../dough/level.ts';
 import { corrections } from '../correct/corrections.ts';
 import type { Correction } from '../correct/correction.ts';

@@ -1,4 +1,4 @@
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { LeavenKind } from './leaven-for.ts';
 import type { LeavenKeys } from './leaven-key.ts';
 import type { Paces } from './rise-doubt.ts';

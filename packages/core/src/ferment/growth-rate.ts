@@ -1,5 +1,5 @@
 import { cardinalRate } from './cardinal-rate.ts';
-import { warmthFigures } from '../household/rise-figures.ts';
+import { warmthFigures } from '../coefficients/rise-figures.ts';
 
 /**
  * How fast yeast grows at a temperature, as a share of its rate at the optimum: the cardinal

@@ -1,7 +1,7 @@
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
 import { isForecast, riseForecast, withPaces, type Paces } from './rise-doubt.ts';
 import { riseUntil, type RiseEnd } from './rise-until.ts';
-import { z80 } from '../household/coefficients.ts';
+import { z80 } from '../coefficients/coefficients.ts';
 
 /** The leaven that is looked for, and how much of it can be meant, % of the flour. */
 export const leavenSpans = {

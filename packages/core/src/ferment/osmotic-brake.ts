@@ -1,4 +1,4 @@
-import type { Coefficients } from '../household/coefficients.ts';
+import type { Coefficients } from '../coefficients/coefficients.ts';
 
 /** Grams a mole. Source: the elements' standard weights. */
 const [saltMole, sugarMole] = [58.44, 180.16];

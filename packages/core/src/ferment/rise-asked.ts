@@ -4,7 +4,7 @@ import { hoursText } from '../quantity/duration.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
 import { leavenFor, type LeavenFor } from './leaven-for.ts';
 import { isForecast, riseForecast, type Paces } from './rise-doubt.ts';
-import { warmthFigures } from '../household/rise-figures.ts';
+import { warmthFigures } from '../coefficients/rise-figures.ts';
 import { ripeEnd } from './ripe-end.ts';
 import { longestRise, type RiseEnd } from './rise-until.ts';
 import { drawnRise } from './rise-curve.ts';

@@ -1,7 +1,7 @@
 import { figure, type Figure } from '../figure/figure.ts';
-import { z80, type Coefficients } from '../household/coefficients.ts';
+import { z80, type Coefficients } from '../coefficients/coefficients.ts';
 import { osmoticPower } from './osmotic-brake.ts';
-import type { RiseFigures } from '../household/rise-figures.ts';
+import type { RiseFigures } from '../coefficients/rise-figures.ts';
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
 import { longestRise, riseUntil, type RiseEnd, type RiseTime } from './rise-until.ts';
 

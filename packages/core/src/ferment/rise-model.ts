@@ -1,7 +1,8 @@
-import type { Coefficients } from '../household/coefficients.ts';
-import { kitchenOf, type Household } from '../household/household.ts';
-import type { OwnFigures } from '../household/figure-rows.ts';
-import { riseFiguresWith } from '../household/rise-figures.ts';
+import type { Coefficients } from '../coefficients/coefficients.ts';
+import { type Household } from '../household/household.ts';
+import { kitchenOf } from '../belief/kitchen.ts';
+import type { OwnFigures } from '../coefficients/figure-rows.ts';
+import { riseFiguresWith } from '../coefficients/rise-figures.ts';
 import { usualRise, type RiseModel } from './rise.ts';
 
 /** By the household's own figures: a page asks for it at every keystroke. */

@@ -1,12 +1,12 @@
 import { osmoticBrake, splits } from './osmotic-brake.ts';
 import { cardinalRate } from './cardinal-rate.ts';
-import { coefficients, type Coefficients } from '../household/coefficients.ts';
+import { coefficients, type Coefficients } from '../coefficients/coefficients.ts';
 import {
   gasFigures,
   riseFigures,
   warmthFigures,
   type RiseFigures,
-} from '../household/rise-figures.ts';
+} from '../coefficients/rise-figures.ts';
 import { sourdoughShare } from './sourdough-rate.ts';
 import { lagOf, vessels, type VesselId } from './vessel.ts';
 

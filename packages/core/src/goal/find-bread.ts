@@ -1,7 +1,6 @@
 import type { Window } from '../style/style.ts';
-import type { Kitchen } from '../household/kitchen.ts';
-import type { Level } from '../dough/level.ts';
-import { level } from '../dough/level.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
+import { type Level, level } from '../dough/level.ts';
 import { outside } from '../dough/window.ts';
 import type { Role } from '../ingredient/role.ts';
 import { roundAway } from '../quantity/number.ts';

@@ -1,6 +1,6 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { doughModel } from '../dough/dough-model.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { mostWithout } from '../dough/strength.ts';
 import { surplusOf } from '../dough/linear-form.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';

@@ -5,14 +5,11 @@ import { pantryOf, type Pantry } from '../ingredient/pantry.ts';
 import { defaultMeasures, type Measures } from '../quantity/measures.ts';
 import { plainWriting, type Writing } from '../quantity/writing.ts';
 import type { Baker } from './baker.ts';
-import { nothingLearned, type Belief } from './belief.ts';
-import { drifted } from './drift.ts';
-import type { OwnFigures } from './figure-rows.ts';
-import { coefficientsWith, type Coefficients } from './coefficients.ts';
-import type { Kitchen } from './kitchen.ts';
+import type { OwnFigures } from '../coefficients/figure-rows.ts';
+import { coefficientsWith, type Coefficients } from '../coefficients/coefficients.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import type { Pan } from '../machine/pan.ts';
-import type { Frictions } from './friction.ts';
+import type { Frictions } from './frictions.ts';
 import type { Room } from './room.ts';
 import { usualWeek, type Week } from './week.ts';
 import {
@@ -132,30 +129,11 @@ export function pantryIn(household: Household): Pantry {
   return pantry;
 }
 
-function coefficientsIn({ figures }: Household): Coefficients {
+/** The tables with the household's own figures over them; worked out once for each set. */
+export function coefficientsIn({ figures }: Household): Coefficients {
   const known = tables.get(figures);
   if (known) return known;
   const table = coefficientsWith(figures);
   tables.set(figures, table);
   return table;
 }
-
-/** The kitchen that a level is worked out in. */
-export function kitchenOf(household: Household, belief: Belief = nothingLearned): Kitchen {
-  const { measures, scaleStep, room, today, baker, figures } = household;
-  const coefficients = coefficientsIn(household);
-  return {
-    measures,
-    scaleStep,
-    room,
-    ...(today ? { today } : {}),
-    ...(baker === undefined ? {} : { baker }),
-    coefficients,
-    figures,
-    belief: drifted(belief, today, coefficients),
-  };
-}
-
-/** What is believed on the household's day. */
-export const beliefToday = (household: Household, belief: Belief): Belief =>
-  drifted(belief, household.today, coefficientsIn(household));

@@ -1,6 +1,6 @@
 import { styles, type StyleId } from '../style/style.ts';
 import type { Household } from './household.ts';
-import type { Kitchen } from './kitchen.ts';
+import type { Coefficients } from '../coefficients/coefficients.ts';
 
 /** How much salt a household wants in a bread, % of flour. */
 export interface SaltWord {
@@ -18,7 +18,7 @@ export interface SaltWord {
  */
 export function saltWord(
   style: StyleId,
-  { coefficients }: Pick<Kitchen, 'coefficients'>,
+  { coefficients }: { readonly coefficients: Coefficients },
   { lowSodium = false }: Partial<Pick<Household, 'lowSodium'>>,
 ): SaltWord {
   const { saltLeast, saltUsualLow, saltMost, saltLow } = coefficients;

@@ -1,7 +1,7 @@
 import { kitchenNow, type KitchenThen } from '../bake/circumstances.ts';
 import type { Formula } from '../formula/formula.ts';
 import { withBaker } from '../household/baker.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import { forBread } from './for-bread.ts';
 import { forecastOf, type LevelMark } from './level-mark.ts';

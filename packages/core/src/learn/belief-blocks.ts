@@ -1,4 +1,4 @@
-import { departureKey, type Belief } from '../household/belief.ts';
+import { departureKey, type Belief } from '../belief/belief.ts';
 
 /** What a belief knows of one bread besides the figures that are learned together. */
 export interface BreadBlock {

@@ -1,7 +1,7 @@
 import { householdThen, type Circumstances, type KitchenThen } from '../bake/circumstances.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import { allLines, type Formula } from '../formula/formula.ts';
-import { nothingLearned, rest, thirstKey, type Belief } from '../household/belief.ts';
+import { nothingLearned, rest, thirstKey, type Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';

@@ -1,4 +1,4 @@
-import { departure, varianceOf, without, type Belief } from '../household/belief.ts';
+import { departure, varianceOf, without, type Belief } from '../belief/belief.ts';
 import { figure } from '../figure/figure.ts';
 import { conditioned, counted, updateBelief } from './update.ts';
 

@@ -1,4 +1,4 @@
-import { departureKey, placeOf, type Belief } from '../household/belief.ts';
+import { departureKey, placeOf, type Belief } from '../belief/belief.ts';
 import { beliefBlocks, joinBlocks, type BreadBlock } from './belief-blocks.ts';
 import { bookKey } from './for-bread.ts';
 

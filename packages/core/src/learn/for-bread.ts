@@ -1,4 +1,4 @@
-import { departureKey, placeOf, wake, without, type Belief } from '../household/belief.ts';
+import { departureKey, placeOf, wake, without, type Belief } from '../belief/belief.ts';
 
 /** Key under which a book keeps how one bread departs from the model. */
 const keptKey = (bread: string): string => `${departureKey}:${bread}`;

@@ -1,13 +1,13 @@
-import { courseOf } from '../bake/run-of.ts';
+import { courseOf } from '../lead/run-of.ts';
 import type { BakeState } from '../bake/state.ts';
 import { warmsFirst, type Course } from '../course/course.ts';
 import { figure } from '../figure/figure.ts';
 import { usualWarmth } from '../ferment/usual-warmth.ts';
 import { frictionFrom } from '../ferment/water-temperature.ts';
-import { frictionSpan } from '../household/friction.ts';
+import { frictionSpan } from '../belief/friction.ts';
 import { kneadingOf } from '../machine/device.ts';
 import { usualCourse } from '../schedule/usual-course.ts';
-import type { Seen } from '../household/measured.ts';
+import type { Seen } from '../belief/measured.ts';
 import type { MadeBake } from './made-bake.ts';
 
 /** Later than this after mixing a dough has the warmth of where it stands, minutes. Own choice, no source. */

@@ -1,4 +1,4 @@
-import { departure, doubtOf, thirstKey, type Belief } from '../household/belief.ts';
+import { departure, doubtOf, thirstKey, type Belief } from '../belief/belief.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 
 /** What is known of one thirst: the catalogue's, and what bakes have made of it. */

@@ -8,17 +8,18 @@ import {
   departure,
   doubtOf,
   type Belief,
-} from '../household/belief.ts';
+} from '../belief/belief.ts';
 import { bakerName, usualBaker } from '../household/baker.ts';
-import { coefficientFor } from '../household/learned-table.ts';
-import { z80 } from '../household/coefficients.ts';
+import { coefficientFor } from '../belief/learned-table.ts';
+import { z80 } from '../coefficients/coefficients.ts';
 import { kneadingIds, kneadings, type KneadingId } from '../machine/kneading.ts';
 import type { Figure } from '../figure/figure.ts';
-import { frictionOf } from '../household/friction.ts';
-import { measuredKinds } from '../household/measured.ts';
-import { asItIsSet } from '../household/oven-dial.ts';
-import { ovensIn } from '../household/oven.ts';
-import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { frictionOf } from '../belief/friction.ts';
+import { measuredKinds } from '../belief/measured.ts';
+import { asItIsSet } from '../belief/oven-dial.ts';
+import { ovensIn } from '../belief/oven.ts';
+import { pantryIn, type Household } from '../household/household.ts';
+import { kitchenOf } from '../belief/kitchen.ts';
 import { edgeFor, windowFor } from '../dough/window.ts';
 import { ownWindow } from '../dough/own-window.ts';
 import { plain, pointsText, thinSpace } from '../quantity/number.ts';

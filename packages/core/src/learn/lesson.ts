@@ -1,12 +1,13 @@
-import { restedFeel, stillToDrink } from '../bake/rested-feel.ts';
+import { restedFeel, stillToDrink } from '../hands/rested-feel.ts';
 import { bakeState, type BakeState } from '../bake/state.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
-import type { Coefficients } from '../household/coefficients.ts';
+import type { Coefficients } from '../coefficients/coefficients.ts';
 import { withBaker } from '../household/baker.ts';
-import { coefficientFor } from '../household/learned-table.ts';
-import { departure, departureKey, doubtOf, wake, type Belief } from '../household/belief.ts';
-import { beliefToday, kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { coefficientFor } from '../belief/learned-table.ts';
+import { departure, departureKey, doubtOf, wake, type Belief } from '../belief/belief.ts';
+import { pantryIn, type Household } from '../household/household.ts';
+import { beliefToday, kitchenOf } from '../belief/kitchen.ts';
 import { level, type Level } from '../dough/level.ts';
 import { baseOf, tableThirst } from '../formula/base.ts';
 import type { Formula } from '../formula/formula.ts';

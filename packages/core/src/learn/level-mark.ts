@@ -1,9 +1,10 @@
 import { level, type Level } from '../dough/level.ts';
 import { resolve } from '../formula/resolve.ts';
 import type { Formula } from '../formula/formula.ts';
-import { z80 } from '../household/coefficients.ts';
-import type { Belief } from '../household/belief.ts';
-import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import { z80 } from '../coefficients/coefficients.ts';
+import type { Belief } from '../belief/belief.ts';
+import { pantryIn, type Household } from '../household/household.ts';
+import { kitchenOf } from '../belief/kitchen.ts';
 
 /** A level without its workings, as it is kept in the book. */
 export interface LevelMark {

@@ -1,17 +1,12 @@
 import { breadMade } from '../bake/bread-made.ts';
 import { bakeLoss } from '../bake/outcome.ts';
-import { courseOf } from '../bake/run-of.ts';
+import { courseOf } from '../lead/run-of.ts';
 import { bakesOnly } from '../course/course.ts';
-import type { Belief, KnownMeasure } from '../household/belief.ts';
-import {
-  measuredKinds,
-  measuredOf,
-  type MeasuredKindId,
-  type Seen,
-} from '../household/measured.ts';
+import type { Belief, KnownMeasure } from '../belief/belief.ts';
+import { measuredKinds, measuredOf, type MeasuredKindId, type Seen } from '../belief/measured.ts';
 import { normalAfter } from '../quantity/normal.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
-import { byItsDial } from '../household/oven-dial.ts';
+import { byItsDial } from '../belief/oven-dial.ts';
 import { usualInOven } from '../schedule/in-oven.ts';
 import { frictionSeen } from './friction-seen.ts';
 import type { MadeBake } from './made-bake.ts';

@@ -1,7 +1,7 @@
 import { verdict } from '../correct/verdict.ts';
 import { evaluate } from '../evaluate/evaluate.ts';
 import type { Formula } from '../formula/formula.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 

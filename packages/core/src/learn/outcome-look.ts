@@ -1,5 +1,5 @@
 import { sideOf, judgements, type Outcome } from '../bake/outcome.ts';
-import { departureKey, type Belief } from '../household/belief.ts';
+import { departureKey, type Belief } from '../belief/belief.ts';
 
 /** So many judged loaves of a bread are remembered, the newest: habits change. Own choice, no source. */
 const remembered = 60;

@@ -1,4 +1,4 @@
-import { departureKey, rest, type Belief } from '../household/belief.ts';
+import { departureKey, rest, type Belief } from '../belief/belief.ts';
 
 /**
  * So many figures are learned together, and where they get more, so many stay. Every bake costs as much as the square

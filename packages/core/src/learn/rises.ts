@@ -8,7 +8,7 @@ import { leavenKeys } from '../ferment/leaven-key.ts';
 import type { LeavenKind } from '../ferment/leaven-for.ts';
 import type { Rise } from '../ferment/rises.ts';
 import { figure } from '../figure/figure.ts';
-import type { Belief, KnownMeasure, KnownPace } from '../household/belief.ts';
+import type { Belief, KnownMeasure, KnownPace } from '../belief/belief.ts';
 import { comingRises, risesBy } from '../schedule/coming-rises.ts';
 import type { MadeBake } from './made-bake.ts';
 import type { Measured } from './measure.ts';

@@ -1,4 +1,4 @@
-import { departure, doubtOf, placeOf, type Belief } from '../household/belief.ts';
+import { departure, doubtOf, placeOf, type Belief } from '../belief/belief.ts';
 
 /** One look at a dough: how far it stood from the forecast, and what the forecast leans on. */
 interface Observation {

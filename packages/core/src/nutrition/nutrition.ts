@@ -1,7 +1,7 @@
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { CarbSchool } from '../household/schools.ts';
-import { z80 } from '../household/coefficients.ts';
-import type { Kitchen } from '../household/kitchen.ts';
+import { z80 } from '../coefficients/coefficients.ts';
+import type { Kitchen } from '../belief/kitchen.ts';
 import { measuringSd } from '../dough/measuring.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Composition, Ingredient } from '../ingredient/ingredient.ts';

@@ -1,6 +1,6 @@
 import { seeded, type Chance } from './chance.ts';
 import { styles, type StyleId } from '../style/style.ts';
-import { coefficients } from '../household/coefficients.ts';
+import { coefficients } from '../coefficients/coefficients.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import { kneadSigns, proofSigns, type Sign } from './signs.ts';
 

@@ -1,4 +1,4 @@
-import { coefficients } from '../household/coefficients.ts';
+import { coefficients } from '../coefficients/coefficients.ts';
 import { numberPattern, parseNumber } from '../quantity/fraction.ts';
 import { inFigures } from './number-words.ts';
 import { unitNamed, unitPattern, type ReadUnit } from './units.ts';

@@ -1,5 +1,4 @@
-import type { Formula, Line } from '../formula/formula.ts';
-import { allLines, mainStage } from '../formula/formula.ts';
+import { type Formula, type Line, allLines, mainStage } from '../formula/formula.ts';
 import { nextLineId } from '../formula/edit.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
 import type { Answer, Reader } from './read.ts';

@@ -5,7 +5,7 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
 import type { Measures } from '../quantity/measures.ts';
-import { coefficients, type Coefficients } from '../household/coefficients.ts';
+import { coefficients, type Coefficients } from '../coefficients/coefficients.ts';
 import { readAmount, type NumberStyle, type ReadAmount } from './amount.ts';
 import type { ReadUnit } from './units.ts';
 import { matchWithNotes, type Vocabulary } from './match.ts';

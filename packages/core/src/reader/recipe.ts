@@ -7,7 +7,7 @@ import type { Role } from '../ingredient/role.ts';
 import { gramsText } from '../quantity/number.ts';
 import { toMillilitres } from '../quantity/measures.ts';
 import { isGrams, toGrams } from '../quantity/mass.ts';
-import { coefficientsWith } from '../household/coefficients.ts';
+import { coefficientsWith } from '../coefficients/coefficients.ts';
 import { aboutIt, foreign, millGrains, usualNames } from './about.ts';
 import { numberStyle, readAmount, type ReadAmount } from './amount.ts';
 import {

@@ -1,5 +1,5 @@
-import { checkDough, type DoughAdvice } from '../bake/dough-check.ts';
-import { stillToDrink } from '../bake/rested-feel.ts';
+import { checkDough, type DoughAdvice } from '../hands/dough-check.ts';
+import { stillToDrink } from '../hands/rested-feel.ts';
 import { isFlour } from '../formula/base.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Formula } from '../formula/formula.ts';
@@ -10,9 +10,9 @@ import { level, type Level } from '../dough/level.ts';
 import type { ParameterKind } from '../dough/parameter.ts';
 import { roles } from '../ingredient/role.ts';
 import { gramsByVolume } from '../ingredient/measure-weight.ts';
-import type { Kitchen } from '../household/kitchen.ts';
-import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
-import { nothingLearned, type Belief } from '../household/belief.ts';
+import { type Kitchen, kitchenOf } from '../belief/kitchen.ts';
+import { pantryIn, type Household } from '../household/household.ts';
+import { nothingLearned, type Belief } from '../belief/belief.ts';
 import { normalDensity } from '../quantity/normal.ts';
 import { ranked, type Cause, type Weighed } from './cause.ts';
 

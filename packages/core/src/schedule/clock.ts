@@ -1,6 +1,4 @@
-import { clockMinutes } from '../household/week.ts';
-import { type Hours } from '../household/week.ts';
-import { type Week } from '../household/week.ts';
+import { clockMinutes, type Hours, type Week } from '../household/week.ts';
 import { longestPlan } from './plan.ts';
 import { type Closed } from './task.ts';
 import { DateTime, Interval } from 'luxon';

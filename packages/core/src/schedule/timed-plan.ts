@@ -1,5 +1,5 @@
 import { takeCorrection } from '../formula/take-correction.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { Week } from '../household/week.ts';
 import type { LeavenChange } from '../ferment/leaven-change.ts';

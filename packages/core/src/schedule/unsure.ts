@@ -1,4 +1,4 @@
-import { z80 } from '../household/coefficients.ts';
+import { z80 } from '../coefficients/coefficients.ts';
 import type { Link, Task } from './task.ts';
 import type { Timetable } from './timetable.ts';
 

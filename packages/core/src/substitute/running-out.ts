@@ -1,4 +1,4 @@
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import { kindOfBag, type Bag } from '../ingredient/bag.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';

@@ -1,5 +1,6 @@
-import type { Belief } from '../household/belief.ts';
-import { kitchenOf, pantryIn, type Household } from '../household/household.ts';
+import type { Belief } from '../belief/belief.ts';
+import { pantryIn, type Household } from '../household/household.ts';
+import { kitchenOf } from '../belief/kitchen.ts';
 import type { Correction, CorrectionContext } from '../correct/correction.ts';
 import { outside } from '../dough/window.ts';
 import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';

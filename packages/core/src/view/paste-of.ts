@@ -5,7 +5,7 @@ import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
 import { asLikely, type LikelyStyle } from '../evaluate/likely-style.ts';
 import { allLines, type Formula, type Line } from '../formula/formula.ts';
 import { percentOf } from '../formula/percentage.ts';
-import { nothingLearned, type Belief } from '../household/belief.ts';
+import { nothingLearned, type Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { Measures } from '../quantity/measures.ts';
 import type { Answer, ReadRecipe } from '../reader/read.ts';

@@ -1,9 +1,9 @@
 import { householdOn, type Circumstances } from '../bake/circumstances.ts';
 import type { BakeEvent } from '../bake/event.ts';
-import { planFacts, putOff } from '../bake/plan-facts.ts';
-import { runOf } from '../bake/run-of.ts';
+import { planFacts, putOff } from '../lead/plan-facts.ts';
+import { runOf } from '../lead/run-of.ts';
 import type { Formula } from '../formula/formula.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { DeviceId } from '../machine/device.ts';
 import type { FactsNoted, PlannedBake } from '../schedule/planned-bake.ts';

@@ -7,7 +7,7 @@ import { bakeState } from '../bake/state.ts';
 import { completeFormula } from '../exchange/formula-json.ts';
 import type { Formula, Line, Stage } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
-import type { Belief } from '../household/belief.ts';
+import type { Belief } from '../belief/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
 import type { DeviceId } from '../machine/device.ts';

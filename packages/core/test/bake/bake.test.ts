@@ -1,15 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  bakeState,
-  checkDough,
-  mixedLines,
-  weighingList,
-  type BakeEvent,
-} from '@tender-crumb/core/bake';
+import { bakeState, mixedLines, type BakeEvent } from '@tender-crumb/core/bake';
+import { checkDough, weighingList } from '@tender-crumb/core/hands';
 import { level } from '@tender-crumb/core/dough';
 import { resolve } from '@tender-crumb/core/formula';
-import { defaultHousehold, kitchenOf } from '@tender-crumb/core/household';
+import { kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { ingredient, roles } from '@tender-crumb/core/ingredient';
 import { loadingOrders, type DeviceId } from '@tender-crumb/core/machine';
 import { defaultMeasures } from '@tender-crumb/core/quantity';

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { asAlways, householdOn, kitchenNow } from '@tender-crumb/core/bake';
 import { completeFormula } from '@tender-crumb/core/exchange';
-import { defaultHousehold, type Belief, type Household } from '@tender-crumb/core/household';
+import { type Belief } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import type { Bag } from '@tender-crumb/core/ingredient';
 import { learnBook, type BookBake } from '@tender-crumb/core/learn';
 

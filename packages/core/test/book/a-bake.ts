@@ -1,7 +1,8 @@
 import { kitchenNow, type BakeEvent, type Outcome } from '@tender-crumb/core/bake';
 import { bakeRecord, type BakeRecord } from '@tender-crumb/core/book';
 import type { Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { learnFromBake } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 

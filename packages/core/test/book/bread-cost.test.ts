@@ -1,11 +1,7 @@
 import { expect } from 'chai';
 import { breadCost } from '@tender-crumb/core/book';
-import {
-  defaultHousehold,
-  isCurrency,
-  nothingLearned,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, isCurrency, type Household } from '@tender-crumb/core/household';
 import { machinePower, machines, ovenPower } from '@tender-crumb/core/machine';
 import { aBake, at } from './a-bake.ts';
 

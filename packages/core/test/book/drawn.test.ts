@@ -1,8 +1,7 @@
 import { expect } from 'chai';
-import { kitchenNow } from '@tender-crumb/core/bake';
+import { kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
 import { bakeRecord, drawnPoint, judgedBy } from '@tender-crumb/core/book';
 import { defaultHousehold } from '@tender-crumb/core/household';
-import type { BakeEvent } from '@tender-crumb/core/bake';
 import { at, loaf } from './a-bake.ts';
 
 const event = (minute: number, kind: string, data: object) =>

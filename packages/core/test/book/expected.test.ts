@@ -10,13 +10,9 @@ import {
 import { completeFormula } from '@tender-crumb/core/exchange';
 import { frictionFrom } from '@tender-crumb/core/ferment';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  nothingLearned,
-  coefficients,
-  type Belief,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
+import { coefficients } from '@tender-crumb/core/coefficients';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { feltBand, learnFromBake } from '@tender-crumb/core/learn';
 import { kneadings } from '@tender-crumb/core/machine';
 import { sumGrams } from '@tender-crumb/core/quantity';

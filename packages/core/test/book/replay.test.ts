@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
 import { replayBook, type KeptBake } from '@tender-crumb/core/book';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { forecastOf, learnBook, type BookBake } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 

@@ -7,7 +7,8 @@ import {
   linesCsvHead,
   linesCsvRows,
 } from '@tender-crumb/core/exchange';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { practiceRound, watchedCourse } from '@tender-crumb/core/practice';
 import { aBake, at } from './a-bake.ts';
 

@@ -3,12 +3,8 @@ import type { BakeEvent } from '@tender-crumb/core/bake';
 import { faultIds, timesOf, wentWrong, type FaultId } from '@tender-crumb/core/book';
 import { level } from '@tender-crumb/core/dough';
 import { resolve, setGrams, takeCorrection } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  kitchenOf,
-  nothingLearned,
-  type Belief,
-} from '@tender-crumb/core/household';
+import { nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { forBread, learnFromBake } from '@tender-crumb/core/learn';
 import { pointsText } from '@tender-crumb/core/quantity';
 import { coolingOf, styles } from '@tender-crumb/core/style';

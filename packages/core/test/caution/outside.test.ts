@@ -3,7 +3,8 @@ import { allergensOf } from '@tender-crumb/core/caution';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { completeFormula, type FormulaJson } from '@tender-crumb/core/exchange';
 import { besidesOf } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { cataloguePantry } from '@tender-crumb/core/ingredient';
 
 const rolls = (outside: FormulaJson['outside']) =>

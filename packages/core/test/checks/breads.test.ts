@@ -4,7 +4,8 @@ import type { Correction } from '@tender-crumb/core/correct';
 import { outside } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { fitted } from '@tender-crumb/core/ingredient';
 import { readerOf, readRecipe } from '@tender-crumb/core/reader';
 import {

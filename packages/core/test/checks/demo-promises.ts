@@ -4,14 +4,13 @@ import { kitchenNow } from '@tender-crumb/core/bake';
 import { bakeRecord, helped, type BakeRecord, type Conclusion } from '@tender-crumb/core/book';
 import { windowIn } from '@tender-crumb/core/dough';
 import {
-  defaultHousehold,
   departure,
   nothingLearned,
-  kitchenOf,
   thirstKey,
   type Belief,
-  type Household,
-} from '@tender-crumb/core/household';
+  kitchenOf,
+} from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { learnFromBake, forBread, type Lesson } from '@tender-crumb/core/learn';
 
 /** What the book of the invented household says, filled on one day. */

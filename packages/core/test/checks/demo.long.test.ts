@@ -1,5 +1,6 @@
 import { demoData, type DemoData } from '../../../../demo/household.ts';
-import { defaultHousehold, nothingLearned, type Belief } from '@tender-crumb/core/household';
+import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { learnFromBake } from '@tender-crumb/core/learn';
 import { once } from '../once.ts';
 import { daysFrom, saidOn } from './demo-promises.ts';

@@ -4,20 +4,17 @@ import type { BakeEvent } from '@tender-crumb/core/bake';
 import { level, ordinaryMoisture, type Level } from '@tender-crumb/core/dough';
 import { resolve, scaleBy, type Formula } from '@tender-crumb/core/formula';
 import {
-  coefficients,
-  defaultHousehold,
   departure,
   doubtOf,
   blankBelief,
   fillKey,
-  kitchenOf,
-  pantryIn,
   nothingLearned,
   thirstKey,
-  z80,
   type Belief,
-  type Household,
-} from '@tender-crumb/core/household';
+  kitchenOf,
+} from '@tender-crumb/core/belief';
+import { coefficients, z80 } from '@tender-crumb/core/coefficients';
+import { defaultHousehold, pantryIn, type Household } from '@tender-crumb/core/household';
 import { ingredient } from '@tender-crumb/core/ingredient';
 import { learnFromBake, nextTime, updateBelief } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { swapIngredient } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import type { StyleId } from '@tender-crumb/core/style';
 import { substitute } from '@tender-crumb/core/substitute';
 import { build, judge } from '../build.ts';

@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import { allergensOf } from '@tender-crumb/core/caution';
 import { resolve } from '@tender-crumb/core/formula';
-import { defaultHousehold, kitchenOf, z80 } from '@tender-crumb/core/household';
+import { z80 } from '@tender-crumb/core/coefficients';
+import { kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { ingredient, ingredientFromLabel } from '@tender-crumb/core/ingredient';
 import {
   availableCarbs,

@@ -8,14 +8,8 @@ import {
   waterTemperature,
 } from '@tender-crumb/core/ferment';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  frictionOf,
-  nothingLearned,
-  withFriction,
-  pantryIn,
-  type Household,
-} from '@tender-crumb/core/household';
+import { frictionOf, nothingLearned, withFriction } from '@tender-crumb/core/belief';
+import { defaultHousehold, pantryIn, type Household } from '@tender-crumb/core/household';
 import { kneadings } from '@tender-crumb/core/machine';
 import { build } from '../build.ts';
 import { near } from './near.ts';

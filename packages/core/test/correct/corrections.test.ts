@@ -2,12 +2,8 @@ import { expect } from 'chai';
 import { cautionTable } from '@tender-crumb/core/caution';
 import { level } from '@tender-crumb/core/dough';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  kitchenOf,
-  nothingLearned,
-  type Belief,
-} from '@tender-crumb/core/household';
+import { nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import {
   normalBelow,
   spoonsInWords,

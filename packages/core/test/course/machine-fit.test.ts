@@ -9,7 +9,8 @@ import {
 } from '@tender-crumb/core/course';
 import { mixingAdvice } from '@tender-crumb/core/dough';
 import { resolve, scaleBy, type Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { machineSizes, machines, type Machine } from '@tender-crumb/core/machine';
 import { isRefused } from '@tender-crumb/core/quantity';
 import { breadOf, breadTasks, usualCourse, ways } from '@tender-crumb/core/schedule';

@@ -8,13 +8,9 @@ import {
   waterAccount,
 } from '@tender-crumb/core/dough';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  kitchenOf,
-  pantryIn,
-  coefficients,
-  type Household,
-} from '@tender-crumb/core/household';
+import { coefficients } from '@tender-crumb/core/coefficients';
+import { kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold, pantryIn, type Household } from '@tender-crumb/core/household';
 import { ingredient } from '@tender-crumb/core/ingredient';
 import { build } from '../build.ts';
 

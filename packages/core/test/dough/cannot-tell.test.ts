@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import { verdict } from '@tender-crumb/core/correct';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import type { Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { readerOf, readRecipe } from '@tender-crumb/core/reader';
 import { build, judge } from '../build.ts';
 

@@ -8,7 +8,7 @@ import {
   setMethod,
   type MeasuringMethod,
 } from '@tender-crumb/core/formula';
-import { coefficients } from '@tender-crumb/core/household';
+import { coefficients } from '@tender-crumb/core/coefficients';
 import { defaultMeasures } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 

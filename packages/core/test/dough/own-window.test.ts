@@ -2,12 +2,8 @@ import { expect } from 'chai';
 import { sideOf } from '@tender-crumb/core/bake';
 import { outside, ownWindow, windowIn } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
-import {
-  departureKey,
-  defaultHousehold,
-  nothingLearned,
-  type WindowLook,
-} from '@tender-crumb/core/household';
+import { departureKey, nothingLearned, type WindowLook } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { learnFromOutcome } from '@tender-crumb/core/learn';
 import { normalBelow } from '@tender-crumb/core/quantity';
 import { styles } from '@tender-crumb/core/style';

@@ -7,12 +7,8 @@ import {
   whatToWeigh,
 } from '@tender-crumb/core/dough';
 import { resolve, type Line, type MeasuringMethod } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  kitchenOf,
-  nothingLearned,
-  pantryIn,
-} from '@tender-crumb/core/household';
+import { nothingLearned, kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold, pantryIn } from '@tender-crumb/core/household';
 import { updateBelief } from '@tender-crumb/core/learn';
 import { seededRandom } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';

@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import { level } from '@tender-crumb/core/dough';
 import { completeFormula } from '@tender-crumb/core/exchange';
 import { resolve, stateIn } from '@tender-crumb/core/formula';
-import { defaultHousehold, kitchenOf } from '@tender-crumb/core/household';
+import { kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { ingredient, inState } from '@tender-crumb/core/ingredient';
 import { build, judge } from '../build.ts';
 

@@ -3,13 +3,9 @@ import { chanceInWindow, saltLadder, verdict } from '@tender-crumb/core/correct'
 import { simulate, stateAt, states } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  coefficients,
-  defaultHousehold,
-  figureGroups,
-  kitchenOf,
-  nothingLearned,
-} from '@tender-crumb/core/household';
+import { nothingLearned, kitchenOf } from '@tender-crumb/core/belief';
+import { coefficients, figureGroups } from '@tender-crumb/core/coefficients';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { catalogue } from '@tender-crumb/core/ingredient';
 import { portionsOf } from '@tender-crumb/core/nutrition';
 import { oddsText, normalBelow, normalDraws, seededRandom } from '@tender-crumb/core/quantity';

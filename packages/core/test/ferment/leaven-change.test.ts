@@ -11,7 +11,8 @@ import {
 } from '@tender-crumb/core/ferment';
 import { resolve, setGrams } from '@tender-crumb/core/formula';
 import { bakeState, breadMade } from '@tender-crumb/core/bake';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { hoursText } from '@tender-crumb/core/quantity';
 import { build } from '../build.ts';
 

@@ -20,7 +20,7 @@ import {
   riseFigures,
   warmthFigures,
   type RiseFigure,
-} from '@tender-crumb/core/household';
+} from '@tender-crumb/core/coefficients';
 import { between, near } from '../checks/near.ts';
 import { anchors } from './anchors.ts';
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { weighingList } from '@tender-crumb/core/bake';
+import { weighingList } from '@tender-crumb/core/hands';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import {
   gramsOf,
@@ -17,12 +17,8 @@ import {
   totals,
   type Formula,
 } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  nothingLearned,
-  percentageSchools,
-  waterSchools,
-} from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, percentageSchools, waterSchools } from '@tender-crumb/core/household';
 import { build } from '../build.ts';
 
 const sourdough = build({ 'bread-flour': 400, water: 250, milk: 100, salt: 9 }, 'hearth-white', {

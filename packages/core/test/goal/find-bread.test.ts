@@ -6,10 +6,11 @@ import {
   type CandidateStuff,
   type Goal,
   type Programme,
+  solveProgramme,
 } from '@tender-crumb/core/goal';
-import { defaultHousehold, kitchenOf } from '@tender-crumb/core/household';
+import { kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { catalogue, ingredient } from '@tender-crumb/core/ingredient';
-import { solveProgramme } from '@tender-crumb/core/goal';
 import { seeded } from '../seeded.ts';
 
 const kitchen = kitchenOf(defaultHousehold);

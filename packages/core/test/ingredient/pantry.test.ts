@@ -1,13 +1,9 @@
 import { expect } from 'chai';
 import { ordinaryMoisture, windowFor } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
-import {
-  coefficientsWith,
-  defaultHousehold,
-  nothingLearned,
-  pantryIn,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { coefficientsWith } from '@tender-crumb/core/coefficients';
+import { defaultHousehold, pantryIn, type Household } from '@tender-crumb/core/household';
 import {
   bagProblems,
   cataloguePantry,

@@ -4,16 +4,18 @@ import { level } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { resolve } from '@tender-crumb/core/formula';
 import {
-  bakerName,
-  defaultHousehold,
   departure,
   fillKey,
   fillKeyBy,
-  kitchenOf,
   nothingLearned,
+  type Belief,
+  kitchenOf,
+} from '@tender-crumb/core/belief';
+import {
+  bakerName,
+  defaultHousehold,
   settingsOf,
   withBaker,
-  type Belief,
   type Household,
 } from '@tender-crumb/core/household';
 import { forBread, learnFromBake, learnedFigures, taughtFigures } from '@tender-crumb/core/learn';

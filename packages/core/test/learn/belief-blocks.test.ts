@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { nothingLearned, placeOf, type Belief } from '@tender-crumb/core/household';
+import { nothingLearned, placeOf, type Belief } from '@tender-crumb/core/belief';
 import { beliefBlocks, joinBlocks } from '@tender-crumb/core/learn';
 
 /** Beliefs of breads, bags and flours, some of them among the figures and some resting. */

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { bakeState, kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
 import { completeFormula } from '@tender-crumb/core/exchange';
-import { defaultHousehold, departure, doubtOf, nothingLearned } from '@tender-crumb/core/household';
+import { departure, doubtOf, nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { learnBook, learnFromBake, restBreads, type BookBake } from '@tender-crumb/core/learn';
 
 const formula = completeFormula({

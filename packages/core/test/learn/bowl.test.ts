@@ -3,14 +3,9 @@ import { Matrix, inverse } from 'ml-matrix';
 import type { BakeEvent } from '@tender-crumb/core/bake';
 import { level } from '@tender-crumb/core/dough';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  blankBelief,
-  coefficients,
-  defaultHousehold,
-  kitchenOf,
-  nothingLearned,
-  type Belief,
-} from '@tender-crumb/core/household';
+import { blankBelief, nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { coefficients } from '@tender-crumb/core/coefficients';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import {
   learnFromBake,
   learnFromTouches,

@@ -3,15 +3,15 @@ import type { BakeEvent } from '@tender-crumb/core/bake';
 import { level } from '@tender-crumb/core/dough';
 import { resolve } from '@tender-crumb/core/formula';
 import {
-  defaultHousehold,
   departure,
   departureKey,
   doubtOf,
-  kitchenOf,
   nothingLearned,
   placeOf,
   type Belief,
-} from '@tender-crumb/core/household';
+  kitchenOf,
+} from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { forBread, learnFromBake, restBreads, updateBelief } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 

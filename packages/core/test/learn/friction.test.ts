@@ -2,14 +2,9 @@ import { expect } from 'chai';
 import { bakeState, type BakeEvent, type WarmthPlace } from '@tender-crumb/core/bake';
 import { frictionFrom, waterTemperature } from '@tender-crumb/core/ferment';
 import { resolve, type Formula } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  frictionOf,
-  nothingLearned,
-  z80,
-  type Belief,
-  type Household,
-} from '@tender-crumb/core/household';
+import { frictionOf, nothingLearned, type Belief } from '@tender-crumb/core/belief';
+import { z80 } from '@tender-crumb/core/coefficients';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import {
   frictionSeen,
   learnFromBake,

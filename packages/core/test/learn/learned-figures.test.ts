@@ -1,15 +1,9 @@
 import { expect } from 'chai';
 import { parametersOf, doughModel } from '@tender-crumb/core/dough';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  coefficientFor,
-  coefficients,
-  defaultHousehold,
-  nothingLearned,
-  kitchenOf,
-  type Belief,
-  type Household,
-} from '@tender-crumb/core/household';
+import { coefficientFor, nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { coefficients } from '@tender-crumb/core/coefficients';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import {
   learnFromBake,
   feltBand,

@@ -1,18 +1,18 @@
 import { expect } from 'chai';
-import { bakeState, runOf, type BakeEvent } from '@tender-crumb/core/bake';
+import { bakeState, type BakeEvent } from '@tender-crumb/core/bake';
+import { runOf } from '@tender-crumb/core/lead';
 import { level } from '@tender-crumb/core/dough';
 import { resolve, type Formula } from '@tender-crumb/core/formula';
 import {
-  defaultHousehold,
   departure,
   dampKey,
-  kitchenOf,
   measuredKinds,
   measuredOf,
   nothingLearned,
   varianceOf,
-  type Household,
-} from '@tender-crumb/core/household';
+  kitchenOf,
+} from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import {
   isOdd,
   learnFromBake,

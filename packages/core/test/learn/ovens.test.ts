@@ -2,14 +2,8 @@ import { expect } from 'chai';
 import { bakeState, householdOn, kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
 import { bakeRecord, expectedOf } from '@tender-crumb/core/book';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  nothingLearned,
-  ovenIn,
-  ovenPace,
-  type Belief,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned, ovenIn, ovenPace, type Belief } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { learnBook, learnedFigures, measuredBy, withMeasured } from '@tender-crumb/core/learn';
 import { machines, type Appliance } from '@tender-crumb/core/machine';
 import { breadOf, breadTasks, usualInOven } from '@tender-crumb/core/schedule';

@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import { bakeState, type BakeEvent } from '@tender-crumb/core/bake';
 import { isForecast, leavenKeys, type RiseBand } from '@tender-crumb/core/ferment';
 import { resolve } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Belief } from '@tender-crumb/core/household';
+import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { bakeRises, learnFromBake } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { notWeighed, tooLittleFor, weighInNext, type WeighIn } from '@tender-crumb/core/bake';
+import { notWeighed, tooLittleFor, weighInNext, type WeighIn } from '@tender-crumb/core/hands';
 import {
   airIs,
   isReading,

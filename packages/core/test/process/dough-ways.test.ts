@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import { doughWayIds, doughWays, writtenSteps, type DoughWayId } from '@tender-crumb/core/process';
 import { writtenWay, breadOf } from '@tender-crumb/core/schedule';
 import { build } from '../build.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import {
   likelihood,
   ranked,

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { defaultHousehold, nothingLearned } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
 import {
   breadOf,
   isPlan,

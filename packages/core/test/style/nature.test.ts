@@ -1,4 +1,5 @@
-import { checkKindOf, ovenPlace, toHave } from '@tender-crumb/core/bake';
+import { checkKindOf, ovenPlace } from '@tender-crumb/core/hands';
+import { toHave } from '@tender-crumb/core/lead';
 import { usualShaping } from '@tender-crumb/core/process';
 import { coolingOf, forms, ovenStands, styleIds, styles, touches } from '@tender-crumb/core/style';
 import { expect } from 'chai';

@@ -2,12 +2,8 @@ import { expect } from 'chai';
 import { bakeState, usedFromBags, type BakeEvent } from '@tender-crumb/core/bake';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { resolve } from '@tender-crumb/core/formula';
-import {
-  defaultHousehold,
-  nothingLearned,
-  pantryIn,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, pantryIn, type Household } from '@tender-crumb/core/household';
 import { bagLeft, type Bag } from '@tender-crumb/core/ingredient';
 import { makeUpFor, runningOut } from '@tender-crumb/core/substitute';
 import { build } from '../build.ts';

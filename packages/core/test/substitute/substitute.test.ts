@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { weighingList } from '@tender-crumb/core/bake';
+import { weighingList } from '@tender-crumb/core/hands';
 import { outside } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import {
@@ -11,7 +11,8 @@ import {
   totals,
   type Formula,
 } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { choicesFor, substitute } from '@tender-crumb/core/substitute';
 import { demoBreads } from '../../../../demo/formulas.ts';
 import { build } from '../build.ts';

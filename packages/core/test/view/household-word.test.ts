@@ -2,13 +2,8 @@ import { expect } from 'chai';
 import { kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
 import { wentWrong } from '@tender-crumb/core/book';
 import { mixingAdvice } from '@tender-crumb/core/dough';
-import {
-  defaultHousehold,
-  kitchenOf,
-  nothingLearned,
-  saltWord,
-  type Household,
-} from '@tender-crumb/core/household';
+import { nothingLearned, kitchenOf } from '@tender-crumb/core/belief';
+import { defaultHousehold, saltWord, type Household } from '@tender-crumb/core/household';
 import { usualMinutes } from '@tender-crumb/core/schedule';
 import { coolingOf } from '@tender-crumb/core/style';
 import { bakeOf, benchOf, rescueOf, touchAt, usualDough } from '@tender-crumb/core/view';

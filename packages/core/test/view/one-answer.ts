@@ -9,7 +9,8 @@ import {
 import { firstLoaves } from '@tender-crumb/core/exchange';
 import { isForecast } from '@tender-crumb/core/ferment';
 import type { Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { bakeRises } from '@tender-crumb/core/learn';
 import { usualShaping } from '@tender-crumb/core/process';
 import { isTimed, usualInOven, type TimedPlan, type WayId } from '@tender-crumb/core/schedule';

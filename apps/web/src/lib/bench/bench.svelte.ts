@@ -8,13 +8,8 @@ import {
   type Formula,
   type Taken,
 } from '@tender-crumb/core/formula';
-import {
-  settingsOf,
-  withBaker,
-  type Belief,
-  type Household,
-  type Settings,
-} from '@tender-crumb/core/household';
+import { type Belief } from '@tender-crumb/core/belief';
+import { settingsOf, withBaker, type Household, type Settings } from '@tender-crumb/core/household';
 import type { MadeBefore } from '@tender-crumb/core/process';
 import { benchOf } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';

@@ -1,11 +1,7 @@
 <script lang="ts">
   import { stateAt, windowIn } from '@tender-crumb/core/dough';
-  import {
-    nothingLearned,
-    pantryIn,
-    type Belief,
-    type Household,
-  } from '@tender-crumb/core/household';
+  import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
+  import { pantryIn, type Household } from '@tender-crumb/core/household';
   import { learnedName, type Lesson, type NextTime } from '@tender-crumb/core/learn';
   import type { StyleId } from '@tender-crumb/core/style';
   import Level from '../level/Level.svelte';

@@ -8,7 +8,8 @@
     type FoundCause,
   } from '@tender-crumb/core/book';
   import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
-  import type { Belief, Household } from '@tender-crumb/core/household';
+  import type { Belief } from '@tender-crumb/core/belief';
+  import type { Household } from '@tender-crumb/core/household';
   import { nanoid } from 'nanoid';
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';

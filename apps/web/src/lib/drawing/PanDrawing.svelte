@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { WeighingItem } from '@tender-crumb/core/bake';
+  import type { WeighingItem } from '@tender-crumb/core/hands';
   import { scaleSqrt } from 'd3-scale';
 
   let {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { plaitAfter, type Plait } from '@tender-crumb/core/bake';
+  import { plaitAfter, type Plait } from '@tender-crumb/core/hands';
 
   let { plait, moves, label }: { plait: Plait; moves: number; label: string } = $props();
 

@@ -1,6 +1,7 @@
 import type { Formula } from '@tender-crumb/core/formula';
 import type { Found, Goal } from '@tender-crumb/core/goal';
-import type { Belief, Household } from '@tender-crumb/core/household';
+import type { Belief } from '@tender-crumb/core/belief';
+import type { Household } from '@tender-crumb/core/household';
 import { wrap, type Remote } from 'comlink';
 import type { Finder } from '../workers/goal.worker.ts';
 

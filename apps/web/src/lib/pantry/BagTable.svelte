@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { defaultHousehold, thirstKey } from '@tender-crumb/core/household';
+  import { thirstKey } from '@tender-crumb/core/belief';
+  import { defaultHousehold } from '@tender-crumb/core/household';
   import { grinds, pricePerKilo, type Bag, type Ingredient } from '@tender-crumb/core/ingredient';
   import { learnedName, type KnownThirst } from '@tender-crumb/core/learn';
   import Pencil from '@lucide/svelte/icons/pencil';

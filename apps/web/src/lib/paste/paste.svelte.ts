@@ -1,5 +1,6 @@
 import { formatLimits, parcelFormat } from '@tender-crumb/core/exchange';
-import { nothingLearned, type Belief, type Household } from '@tender-crumb/core/household';
+import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
+import { type Household } from '@tender-crumb/core/household';
 import type { Measures } from '@tender-crumb/core/quantity';
 import type { Answer } from '@tender-crumb/core/reader';
 import { styleIds, type StyleId } from '@tender-crumb/core/style';

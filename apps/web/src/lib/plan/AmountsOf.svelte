@@ -1,12 +1,11 @@
 <script lang="ts">
   import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
   import { gramsText, hoursText } from '@tender-crumb/core/quantity';
-  import { keptBack } from '@tender-crumb/core/schedule';
+  import { keptBack, type TimedBake } from '@tender-crumb/core/schedule';
   import { nanoid } from 'nanoid';
   import { question } from '../question.ts';
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';
-  import type { TimedBake } from '@tender-crumb/core/schedule';
   import type { Planning } from './planning.svelte.ts';
   import { timeText } from './when.ts';
   import { asMass, asWarmth } from '../ui/writing.ts';

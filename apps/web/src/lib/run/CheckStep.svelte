@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { checkKinds } from '@tender-crumb/core/bake';
+  import { checkKinds } from '@tender-crumb/core/hands';
   import { stateAt } from '@tender-crumb/core/dough';
   import DoughLooks from '../drawing/DoughLooks.svelte';
   import Level from '../level/Level.svelte';

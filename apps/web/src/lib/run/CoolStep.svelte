@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core/bake';
+  import type { RunStep } from '@tender-crumb/core/lead';
   import { coolingOf } from '@tender-crumb/core/style';
   import { slicesFor, usualLength } from '@tender-crumb/core/nutrition';
   import { untilText } from '../plan/when.ts';

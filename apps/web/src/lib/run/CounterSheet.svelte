@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ovenSetting, type RunStep } from '@tender-crumb/core/bake';
+  import { ovenSetting } from '@tender-crumb/core/hands';
+  import { type RunStep } from '@tender-crumb/core/lead';
   import type { TimedStep } from '@tender-crumb/core/schedule';
   import { asMass, asWarmth, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

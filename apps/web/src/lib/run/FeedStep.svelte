@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core/bake';
+  import type { RunStep } from '@tender-crumb/core/lead';
   import { sumGrams } from '@tender-crumb/core/quantity';
   import type { Stirred } from '@tender-crumb/core/starter';
   import { asMass } from '../ui/writing.ts';

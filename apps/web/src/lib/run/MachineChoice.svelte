@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { courseReady, type CourseNoted } from '@tender-crumb/core/bake';
+  import { type CourseNoted } from '@tender-crumb/core/bake';
+  import { courseReady } from '@tender-crumb/core/lead';
   import { courses, courseIds, type Course, type MachineFix } from '@tender-crumb/core/course';
   import {
     bakeShift,

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { machineClock, type RunStep } from '@tender-crumb/core/bake';
+  import { machineClock, type RunStep } from '@tender-crumb/core/lead';
   import type { Course } from '@tender-crumb/core/course';
   import { machineStageKinds, spansOf, bakeShift } from '@tender-crumb/core/machine';
   import { scaleLinear } from 'd3-scale';

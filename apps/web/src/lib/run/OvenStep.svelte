@@ -1,13 +1,13 @@
 <script lang="ts">
+  import { coreSpan } from '@tender-crumb/core/bake';
   import {
     coreReadings,
-    coreSpan,
     doneBy,
     fiveMore,
     ovenSetting,
     ovenTroubles,
-    type RunStep,
-  } from '@tender-crumb/core/bake';
+  } from '@tender-crumb/core/hands';
+  import { type RunStep } from '@tender-crumb/core/lead';
   import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
   import { coreAt, styles } from '@tender-crumb/core/style';
   import { standIns } from '../devices/stand-ins.svelte.ts';

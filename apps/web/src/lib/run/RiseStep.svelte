@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { pokes, pokeSays, riseOf, type Poke, type RunStep } from '@tender-crumb/core/bake';
+  import { pokes, type Poke } from '@tender-crumb/core/bake';
+  import { pokeSays, riseOf, type RunStep } from '@tender-crumb/core/lead';
   import { isForecast } from '@tender-crumb/core/ferment';
   import PokeDrawing from '../drawing/PokeDrawing.svelte';
   import VesselMark from '../drawing/VesselMark.svelte';

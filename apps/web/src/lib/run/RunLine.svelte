@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core/bake';
+  import type { RunStep } from '@tender-crumb/core/lead';
   import Check from '@lucide/svelte/icons/check';
   import type { TimedStep } from '@tender-crumb/core/schedule';
 

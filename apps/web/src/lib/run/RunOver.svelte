@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { Circumstances, Outcome } from '@tender-crumb/core/bake';
   import type { Formula } from '@tender-crumb/core/formula';
-  import type { Belief, Household } from '@tender-crumb/core/household';
+  import type { Belief } from '@tender-crumb/core/belief';
+  import type { Household } from '@tender-crumb/core/household';
   import { nextTime, type Lesson } from '@tender-crumb/core/learn';
   import LessonView from '../book/LessonView.svelte';
   import Photos from '../photo/Photos.svelte';

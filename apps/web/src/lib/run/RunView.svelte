@@ -1,14 +1,9 @@
 <script lang="ts">
-  import {
-    planFacts,
-    putOff,
-    type Circumstances,
-    type BakeEvent,
-    type Outcome,
-    type RunStep,
-  } from '@tender-crumb/core/bake';
+  import { type Circumstances, type BakeEvent, type Outcome } from '@tender-crumb/core/bake';
+  import { planFacts, putOff, type RunStep } from '@tender-crumb/core/lead';
   import type { Formula } from '@tender-crumb/core/formula';
-  import type { Belief, Household } from '@tender-crumb/core/household';
+  import type { Belief } from '@tender-crumb/core/belief';
+  import type { Household } from '@tender-crumb/core/household';
   import type { Lesson } from '@tender-crumb/core/learn';
   import { bakeShift, type DeviceId } from '@tender-crumb/core/machine';
   import LifeBuoy from '@lucide/svelte/icons/life-buoy';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tooLittleFor, type WeighingItem } from '@tender-crumb/core/bake';
+  import { tooLittleFor, type WeighingItem } from '@tender-crumb/core/hands';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import { asMass, asMassNumber, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';

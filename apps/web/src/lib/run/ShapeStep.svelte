@@ -1,16 +1,16 @@
 <script lang="ts">
+  import { mostOfPieces } from '@tender-crumb/core/bake';
   import {
     divide,
     dividing,
     formRows,
-    mostOfPieces,
     pieceSlack,
     plaits,
     plaitStrands,
     setAside,
     strandCm,
     type PlaitStrands,
-  } from '@tender-crumb/core/bake';
+  } from '@tender-crumb/core/hands';
   import { forms, type Form } from '@tender-crumb/core/style';
   import { totals } from '@tender-crumb/core/formula';
   import { panDough, panFit, panKinds } from '@tender-crumb/core/machine';

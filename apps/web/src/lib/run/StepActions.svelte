@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core/bake';
+  import type { RunStep } from '@tender-crumb/core/lead';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { TimedStep } from '@tender-crumb/core/schedule';
   import type { Stirred } from '@tender-crumb/core/starter';

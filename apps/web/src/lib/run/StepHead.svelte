@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep, Sentence } from '@tender-crumb/core/bake';
+  import type { RunStep, Sentence } from '@tender-crumb/core/lead';
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
   import type { TimedStep } from '@tender-crumb/core/schedule';
   import { untilText } from '../plan/when.ts';

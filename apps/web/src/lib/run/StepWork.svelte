@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core/bake';
+  import type { RunStep } from '@tender-crumb/core/lead';
   import type { TimedBake } from '@tender-crumb/core/schedule';
   import type { Stirred } from '@tender-crumb/core/starter';
   import AddIns from './AddIns.svelte';

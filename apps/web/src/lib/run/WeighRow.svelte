@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { WeighingItem } from '@tender-crumb/core/bake';
+  import type { WeighingItem } from '@tender-crumb/core/hands';
   import { gramsTyped, mostGrams, numberTyped } from '@tender-crumb/core/quantity';
   import Check from '@lucide/svelte/icons/check';
   import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';

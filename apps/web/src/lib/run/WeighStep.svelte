@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { weighedGrams, type RunStep } from '@tender-crumb/core/bake';
+  import { weighedGrams } from '@tender-crumb/core/hands';
+  import { type RunStep } from '@tender-crumb/core/lead';
   import { warmsFirst } from '@tender-crumb/core/course';
   import { totals } from '@tender-crumb/core/formula';
   import { usualBaker } from '@tender-crumb/core/household';

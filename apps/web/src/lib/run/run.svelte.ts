@@ -1,15 +1,14 @@
 import {
   householdOn,
-  isRise,
-  riseOf,
   type Circumstances,
   type Outcome,
-  type RunStep,
   type Unsaid,
-  type WeighingItem,
 } from '@tender-crumb/core/bake';
+import { type WeighingItem } from '@tender-crumb/core/hands';
+import { isRise, riseOf, type RunStep } from '@tender-crumb/core/lead';
 import type { Rise } from '@tender-crumb/core/ferment';
-import type { Belief, Household } from '@tender-crumb/core/household';
+import type { Belief } from '@tender-crumb/core/belief';
+import type { Household } from '@tender-crumb/core/household';
 import { isRefused } from '@tender-crumb/core/quantity';
 import type { Stirred } from '@tender-crumb/core/starter';
 import { bakeOf, touchAt, type BakeGiven } from '@tender-crumb/core/view';

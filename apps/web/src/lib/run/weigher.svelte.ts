@@ -1,4 +1,4 @@
-import { notWeighed, weighInNext, type WeighIn, type WeighingItem } from '@tender-crumb/core/bake';
+import { notWeighed, weighInNext, type WeighIn, type WeighingItem } from '@tender-crumb/core/hands';
 import type { ScaleDevice } from '../devices/device.ts';
 
 /** What is being poured, from a scale that says its weight again and again. */

@@ -1,7 +1,8 @@
 import type { Outcome } from '@tender-crumb/core/bake';
 import { bakeRecord, differences, type Difference } from '@tender-crumb/core/book';
 import { windowIn } from '@tender-crumb/core/dough';
-import type { Belief, Household } from '@tender-crumb/core/household';
+import type { Belief } from '@tender-crumb/core/belief';
+import type { Household } from '@tender-crumb/core/household';
 import { forBread, type LevelMark } from '@tender-crumb/core/learn';
 import type { StyleId, Window } from '@tender-crumb/core/style';
 import type { Database } from './database/open.ts';

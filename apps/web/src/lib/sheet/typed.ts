@@ -7,7 +7,8 @@ import {
   type Formula,
   type ResolvedLine,
 } from '@tender-crumb/core/formula';
-import { kitchenOf, pantryIn, type Household } from '@tender-crumb/core/household';
+import { kitchenOf } from '@tender-crumb/core/belief';
+import { pantryIn, type Household } from '@tender-crumb/core/household';
 import { gramsTyped, isRefused, mostGrams, numberTyped } from '@tender-crumb/core/quantity';
 import { readMeasure } from '@tender-crumb/core/reader';
 

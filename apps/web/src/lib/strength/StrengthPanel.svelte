@@ -3,7 +3,7 @@
   import { mixingAdvice, proteinAim } from '@tender-crumb/core/dough';
   import { waterTemperature, frictionFrom } from '@tender-crumb/core/ferment';
   import { isFlour } from '@tender-crumb/core/formula';
-  import { frictionOf, frictionSpan, withFriction } from '@tender-crumb/core/household';
+  import { frictionOf, frictionSpan, withFriction } from '@tender-crumb/core/belief';
   import { grainFor } from '@tender-crumb/core/ingredient';
   import { kneadingIds, kneadings, type KneadingId } from '@tender-crumb/core/machine';
   import { celsiusTyped, gramsText, numberTyped } from '@tender-crumb/core/quantity';

@@ -1,5 +1,6 @@
 import type { Formula } from '@tender-crumb/core/formula';
-import type { Belief, Household } from '@tender-crumb/core/household';
+import type { Belief } from '@tender-crumb/core/belief';
+import type { Household } from '@tender-crumb/core/household';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Drawn, Simulator } from '../workers/simulate.worker.ts';
 

@@ -5,7 +5,8 @@ import {
   type KitchenThen,
 } from '@tender-crumb/core/bake';
 import type { Formula } from '@tender-crumb/core/formula';
-import type { Belief, Household } from '@tender-crumb/core/household';
+import type { Belief } from '@tender-crumb/core/belief';
+import type { Household } from '@tender-crumb/core/household';
 import { beginningOf, forBread, type Beginning, type LevelMark } from '@tender-crumb/core/learn';
 import type { DeviceId } from '@tender-crumb/core/machine';
 import { shownText } from '../away/shown-text.ts';

@@ -1,8 +1,8 @@
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { mainStage, type Formula } from '@tender-crumb/core/formula';
-import type { Found, Goal } from '@tender-crumb/core/goal';
-import { kitchenOf, pantryIn, type Belief, type Household } from '@tender-crumb/core/household';
-import { candidatesOf, findBread } from '@tender-crumb/core/goal';
+import { type Found, type Goal, candidatesOf, findBread } from '@tender-crumb/core/goal';
+import { type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { pantryIn, type Household } from '@tender-crumb/core/household';
 import { expose } from 'comlink';
 
 const finder = {

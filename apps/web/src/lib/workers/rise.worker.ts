@@ -1,6 +1,11 @@
-import type { Paces, Rise, RiseDraws, RiseModel } from '@tender-crumb/core/ferment';
+import {
+  type Paces,
+  type Rise,
+  type RiseDraws,
+  type RiseModel,
+  drawRise,
+} from '@tender-crumb/core/ferment';
 import { seededRandom } from '@tender-crumb/core/quantity';
-import { drawRise } from '@tender-crumb/core/ferment';
 import { expose } from 'comlink';
 
 /** So many draws hold the ends of the band to some minutes. */

@@ -1,9 +1,9 @@
-import type { Simulation, Surer } from '@tender-crumb/core/dough';
+import { type Simulation, type Surer, simulateLevel, whatToWeigh } from '@tender-crumb/core/dough';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import type { Formula } from '@tender-crumb/core/formula';
-import { kitchenOf, type Belief, type Household } from '@tender-crumb/core/household';
+import { type Belief, kitchenOf } from '@tender-crumb/core/belief';
+import { type Household } from '@tender-crumb/core/household';
 import { seededRandom } from '@tender-crumb/core/quantity';
-import { simulateLevel, whatToWeigh } from '@tender-crumb/core/dough';
 import { expose } from 'comlink';
 
 /** A level drawn many times over, and what would make it surer. */

@@ -1,11 +1,7 @@
 <script lang="ts">
   import { refresh } from '$lib/ui/refresh.ts';
-  import {
-    pantryIn,
-    type Settings,
-    settingsOf,
-    nothingLearned,
-  } from '@tender-crumb/core/household';
+  import { nothingLearned } from '@tender-crumb/core/belief';
+  import { pantryIn, type Settings, settingsOf } from '@tender-crumb/core/household';
   import { kindOfBag } from '@tender-crumb/core/ingredient';
   import { knownThirst } from '@tender-crumb/core/learn';
   import Pencil from '@lucide/svelte/icons/pencil';

@@ -1,9 +1,11 @@
-import { householdOn, runOf } from '@tender-crumb/core/bake';
+import { householdOn } from '@tender-crumb/core/bake';
+import { runOf } from '@tender-crumb/core/lead';
 import { bakeRecord } from '@tender-crumb/core/book';
 import { evaluate } from '@tender-crumb/core/evaluate';
 import { formulaText } from '@tender-crumb/core/exchange';
 import { withoutStrangeBags } from '@tender-crumb/core/formula';
-import { pantryIn, type Belief } from '@tender-crumb/core/household';
+import { type Belief } from '@tender-crumb/core/belief';
+import { pantryIn } from '@tender-crumb/core/household';
 import { forBread } from '@tender-crumb/core/learn';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';

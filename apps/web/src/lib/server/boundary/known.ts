@@ -1,11 +1,7 @@
 import { formulaProblems, type FormulaJson } from '@tender-crumb/core/exchange';
 import { bagBindings, type Formula } from '@tender-crumb/core/formula';
-import {
-  figureProblems,
-  pantryIn,
-  type Household,
-  type Settings,
-} from '@tender-crumb/core/household';
+import { figureProblems } from '@tender-crumb/core/coefficients';
+import { pantryIn, type Household, type Settings } from '@tender-crumb/core/household';
 import {
   bagProblems,
   catalogue,

@@ -7,10 +7,10 @@ import {
   type FormulaJson,
   type FormulaJson1,
 } from '@tender-crumb/core/exchange';
+import { frictionSpan } from '@tender-crumb/core/belief';
 import {
   carbSchools,
   defaultSettings,
-  frictionSpan,
   percentageSchools,
   waterSchools,
   type Settings,

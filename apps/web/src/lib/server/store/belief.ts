@@ -1,4 +1,4 @@
-import { nothingLearned, type Belief } from '@tender-crumb/core/household';
+import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
 import { beliefBlocks, joinBlocks, type BreadBlock } from '@tender-crumb/core/learn';
 import { inTransaction, outsideOf, type Database } from '../database/open.ts';
 

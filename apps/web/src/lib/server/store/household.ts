@@ -1,9 +1,5 @@
-import {
-  defaultSettings,
-  soundFigures,
-  type Household,
-  type Settings,
-} from '@tender-crumb/core/household';
+import { soundFigures } from '@tender-crumb/core/coefficients';
+import { defaultSettings, type Household, type Settings } from '@tender-crumb/core/household';
 import { catalogue } from '@tender-crumb/core/ingredient';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';

@@ -1,5 +1,4 @@
-import { modelVersion } from '@tender-crumb/core/learn';
-import { learnBook } from '@tender-crumb/core/learn';
+import { modelVersion, learnBook } from '@tender-crumb/core/learn';
 import { inTransaction, type Database } from '../database/open.ts';
 import { saveLesson, wholeBook } from './bake-lessons.ts';
 import { saveBelief } from './belief.ts';

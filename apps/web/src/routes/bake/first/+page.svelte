@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { dayOf, runOf, toBuy, toHave } from '@tender-crumb/core/bake';
+  import { dayOf, runOf, toBuy, toHave } from '@tender-crumb/core/lead';
   import { firstLoaves } from '@tender-crumb/core/exchange';
   import { hoursText } from '@tender-crumb/core/quantity';
   import { nanoid } from 'nanoid';

@@ -3,7 +3,8 @@
   import { bakeRecord, breadCost, differences, timesOf } from '@tender-crumb/core/book';
   import { windowIn } from '@tender-crumb/core/dough';
   import { formulaText } from '@tender-crumb/core/exchange';
-  import { bakerName, kitchenOf, pantryIn } from '@tender-crumb/core/household';
+  import { kitchenOf } from '@tender-crumb/core/belief';
+  import { bakerName, pantryIn } from '@tender-crumb/core/household';
   import { nextTime } from '@tender-crumb/core/learn';
   import { devices } from '@tender-crumb/core/machine';
   import { hoursText } from '@tender-crumb/core/quantity';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { bakeRecord, compareBakes, firstRiseOf, type ComparedRow } from '@tender-crumb/core/book';
   import { windowIn } from '@tender-crumb/core/dough';
-  import { kitchenOf } from '@tender-crumb/core/household';
+  import { kitchenOf } from '@tender-crumb/core/belief';
   import { forBread } from '@tender-crumb/core/learn';
   import ManyLevels from '$lib/book/ManyLevels.svelte';
   import RisesOver from '$lib/book/RisesOver.svelte';

@@ -1,6 +1,6 @@
 import { bakeRecord, helped, judgedBy, type BakeRecord } from '@tender-crumb/core/book';
 import { windowIn } from '@tender-crumb/core/dough';
-import { kitchenOf } from '@tender-crumb/core/household';
+import { kitchenOf } from '@tender-crumb/core/belief';
 import { forBread } from '@tender-crumb/core/learn';
 import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';

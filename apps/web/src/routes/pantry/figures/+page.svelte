@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { figureGroups, settingsOf, type FigureRow } from '@tender-crumb/core/household';
+  import { figureGroups, type FigureRow } from '@tender-crumb/core/coefficients';
+  import { settingsOf } from '@tender-crumb/core/household';
   import { catalogue } from '@tender-crumb/core/ingredient';
   import { numberIn } from '$lib/pantry/faults.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';

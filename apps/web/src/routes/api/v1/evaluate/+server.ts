@@ -1,7 +1,8 @@
 import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
 import { completeFormula } from '@tender-crumb/core/exchange';
 import { allLines, type Formula } from '@tender-crumb/core/formula';
-import { defaultHousehold, nothingLearned, type Household } from '@tender-crumb/core/household';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { ownPrefix } from '@tender-crumb/core/ingredient';
 import { readRecipe, type ReadRecipe } from '@tender-crumb/core/reader';
 import { json } from '@sveltejs/kit';

@@ -1,0 +1,316 @@
+import { beforeCold } from '../schedule/way-places.ts';
+import type { Appliance } from '../machine/appliance.ts';
+import { type DeviceId, devices } from '../machine/device.ts';
+import { loadingOrders } from '../machine/loading-order.ts';
+import { styles, type StyleId } from '../style/style.ts';
+import { type Course, bakesOnly, courseTimes } from '../course/course.ts';
+import type { MixingAdvice } from '../dough/mixing.ts';
+import { machineSizes } from '../machine/machine.ts';
+import { checkKinds, type CheckKindId } from '../hands/check-kind.ts';
+import { coolingOf } from '../style/cooling.ts';
+import { formRows } from '../hands/divide.ts';
+import { ovenPlace, warmPlaces } from '../hands/oven-plan.ts';
+import type { RunStep } from './run-steps.ts';
+import type { BakeState } from '../bake/state.ts';
+import type { Shaping } from '../process/shaping.ts';
+
+/** One thing to do, in a sentence; why, for whoever has never done it; a word in it that is explained. */
+export interface Sentence {
+  readonly says: string;
+  readonly why?: string;
+  readonly word?: string;
+}
+
+/** What the sentences of a step go by. */
+interface LeadFacts {
+  readonly step: RunStep;
+  readonly style: StyleId;
+  readonly device: DeviceId;
+  readonly check: CheckKindId;
+  readonly course?: Course;
+  readonly state: BakeState;
+  readonly shaping: Shaping;
+  /** Raw grams of one bread. */
+  readonly pieceGrams: number;
+  /** It is stirred together and never kneaded. */
+  readonly unkneaded?: boolean;
+  /** How long this dough is worked in that device. */
+  readonly mixing: Pick<MixingAdvice, 'minutes' | 'says' | 'tooLong'>;
+  /** Things that go in at the signal, by name. */
+  readonly atSignal: readonly string[];
+  /** What lies on it or in it and not in the dough, in the recipe's words. */
+  readonly outside: readonly string[];
+  /** The oven that it is baked in. */
+  readonly oven?: Pick<Appliance, 'lowest' | 'steam'>;
+}
+
+const s = (says: string, why?: string, word?: string): Sentence => ({
+  says,
+  ...(why === undefined ? {} : { why }),
+  ...(word === undefined ? {} : { word }),
+});
+
+const bowl = ({ device }: LeadFacts): boolean => devices[device].loading === loadingOrders.bowl;
+
+/** What is to be done at a step, sentence by sentence, the first one the whole of it in short. */
+const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly Sentence[] } = {
+  feed: () => [
+    s(
+      'Stir starter, flour and water together in a clean jar.',
+      'It needs room to grow: a jar three times as large.',
+    ),
+    s('Mark where it stands with a band round the jar.', 'So you see how far it has risen.'),
+  ],
+  preferment: () => [
+    s(
+      'Stir it together until no dry flour is left, and cover it.',
+      'It is not kneaded: time does that.',
+      'pre-ferment',
+    ),
+  ],
+  ripen: () => [
+    s(
+      'Leave it alone until it is domed or just falling.',
+      'Then it has most strength. Past that it turns sour and thin.',
+    ),
+    s('A spoonful that floats on water is ripe.'),
+  ],
+  soak: () => [
+    s(
+      'Pour the water over it, stir, cover.',
+      'What has drunk already takes nothing from the dough.',
+      'soaker',
+    ),
+  ],
+  autolyse: () => [
+    s(
+      'Stir flour and water together and cover the bowl; salt and leaven come later.',
+      'It kneads itself meanwhile, and whole grain drinks.',
+    ),
+  ],
+  weigh: (f) => [
+    s(
+      bowl(f)
+        ? 'Weigh everything into the bowl, in this order.'
+        : 'Weigh everything into the pan, in this order, the paddle in its place.',
+      devices[f.device].loading.says,
+    ),
+    s('One thing at a time: set the scale to nothing in between, or let it count on.'),
+    ...(f.atSignal.length > 0
+      ? [
+          s(
+            bowl(f)
+              ? `${f.atSignal.join(', ')}: beside the bowl, for the end of the kneading.`
+              : `${f.atSignal.join(', ')}: beside the machine, not into it yet.`,
+          ),
+        ]
+      : []),
+  ],
+  mix: (f) =>
+    f.unkneaded && bowl(f)
+      ? [
+          s(
+            'Stir it together until no dry flour is left, and cover it.',
+            'It is not kneaded: time does that.',
+          ),
+        ]
+      : bowl(f)
+        ? [
+            s(
+              'Bring it together, then knead.',
+              `About ${f.mixing.minutes} minutes: ${f.mixing.says}.`,
+            ),
+            s(
+              'Push it away with the heel of a hand, fold it back, turn it, again.',
+              'Stretching builds the gluten that holds the gas.',
+            ),
+            s('Take no more flour now: look at it first, at the dough check.'),
+          ]
+        : machineMix(f),
+  check: ({ check, state }) => [
+    s(checkKinds[check].when),
+    s(checkKinds[check].touch),
+    s(
+      checkKinds[check].right,
+      state.added.length > 0
+        ? 'After every spoon it wants two or three minutes to take it up.'
+        : undefined,
+    ),
+  ],
+  freeze: () => [
+    s(
+      'Flatten it, oil it, into a bag without air, and into the freezer.',
+      'Flat, it freezes before it rises.',
+    ),
+  ],
+  thaw: () => [
+    s(
+      'Into the fridge overnight, in its bag.',
+      'In the warm its outside would rise before its middle has thawed.',
+    ),
+  ],
+  'first-rise': ({ step }) => [
+    s(
+      'Cover it and leave it until it has risen.',
+      'A lid or a wet cloth: a dry skin stops it.',
+      'first rise',
+    ),
+    s(
+      'Mark where it stands now: a band round the bowl, a tape on the jar.',
+      'By eye nobody sees the difference between half again and double.',
+    ),
+    ...(step.cold
+      ? [s(`After ${beforeCold.value * 60} minutes in the room it goes into the fridge.`)]
+      : []),
+  ],
+  shape: (f) => [
+    ...(f.course?.kind === 'by-eye'
+      ? [s('Wet hands: fold it over itself twice in its pan, and take the paddle out.')]
+      : [
+          ...(f.shaping.pieces > 1 ? [s(`Divide it into ${f.shaping.pieces} equal pieces.`)] : []),
+          s(formRows[f.shaping.form].how, 'A tight skin holds it up while it proofs.'),
+        ]),
+    ...(f.outside.length > 0
+      ? [s(`What lies outside the dough is ready now: ${f.outside.join('; ')}.`)]
+      : []),
+  ],
+  'final-proof': (f) => [
+    s(
+      'Cover it, in a warm place, until it is puffy.',
+      'What a finger presses in comes back slowly, and not all the way.',
+      'final proof',
+    ),
+    s(warmPlaces(f.oven)[0]!.says),
+    s(
+      'Half an hour in: a look every ten minutes.',
+      'Too short it bursts, too long it falls. In doubt it goes in.',
+    ),
+  ],
+  heat: (f) => {
+    const { rack, lid } = ovenPlace(f.style, f.shaping.form, f.oven);
+    return [
+      s('Look into the oven, then heat it.', `${rack}, before it is hot.`),
+      ...(lid ? [s('Put the pot in now, its lid on it.', 'A cold pot bakes no bottom.')] : []),
+    ];
+  },
+  bake: (f) => {
+    const place = ovenPlace(f.style, f.shaping.form, f.oven);
+    if (f.course && bakesOnly(f.course) !== undefined)
+      return [
+        s(
+          'Start bake-only.',
+          'Its programme is about a quarter of an hour short for such a loaf: start it again for the rest.',
+        ),
+        s('A probe in the middle says when it is done.'),
+      ];
+    return [
+      s(`Into the oven: ${place.rack}.`, place.lid),
+      ...(f.outside.length > 0 ? [s(`Before it goes in: ${f.outside.join('; ')}.`)] : []),
+      ...(place.steam ? [s(place.steam, 'Steam keeps its skin soft while it springs.')] : []),
+      ...(place.turn ? [s('Half-way, turn it round.', 'Every oven has a hotter side.')] : []),
+      s('Push the probe into the middle.', 'Colour alone lies; so does the clock.'),
+    ];
+  },
+  programme: (f) => machineLoaf(f),
+  cool: ({ style, pieceGrams }) => {
+    const { outOfPan, cut, says } = coolingOf(style, pieceGrams);
+    return [
+      outOfPan > 0
+        ? s(
+            `After ${outOfPan} minutes out of its tin, onto a rack.`,
+            'In the tin it sweats and its crust turns soft.',
+          )
+        : s('Onto a rack.'),
+      ...(cut > 0 ? [s('Then leave it alone until it may be cut.', says)] : [s(says)]),
+    ];
+  },
+  taste: () => [
+    s('Cut it, look, taste, and say how it came out.', 'The next one starts from that.'),
+  ],
+};
+
+function machineMix(f: LeadFacts): Sentence[] {
+  const { course } = f;
+  if (!course)
+    return [
+      s('Start the dough programme.'),
+      s('Take it out when it has been kneaded and has risen.'),
+    ];
+  const { kneads, kneadsFrom, first } = courseTimes(course);
+  if (course.kind === 'by-eye')
+    return [
+      s(
+        `Start ${course.programme.label}, and switch it off after ${kneadsFrom + (f.mixing.tooLong ? Math.min(kneads, f.mixing.minutes) : kneads)} minutes.`,
+        'Left on it goes on to warm the dough by its own clock, and overheats it.',
+      ),
+    ];
+  return [
+    s(
+      `Start ${course.programme.label}: ${first} minutes.`,
+      'It kneads the dough and lets it rise.',
+    ),
+    s('Take the dough out as soon as it is done.', 'In a warm pan it goes on rising.'),
+  ];
+}
+
+function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
+  if (!course)
+    return [
+      s('Start its programme for this bread.'),
+      s('Out of the pan within twenty minutes of its end.'),
+    ];
+  const { signal, still, delay } = courseTimes(course);
+  return [
+    s(
+      `${course.programme.label}, ${machineSizes[course.size].label}, crust ${course.crust}${delay > 0 ? `, set to begin in ${delay} minutes` : ''}: start.`,
+    ),
+    ...(atSignal.length > 0
+      ? [
+          s(
+            signal === undefined
+              ? `It does not call: put ${atSignal.join(', ')} in when it has kneaded for a quarter of an hour.`
+              : `At its signal, ${signal} minutes in: ${atSignal.join(', ')}.`,
+            'Earlier it is crushed, and its sugar comes into the dough.',
+          ),
+        ]
+      : []),
+    ...(still === undefined
+      ? []
+      : [
+          s(
+            `From ${still} minutes on ${course.machine.paddles > 1 ? 'the paddles turn no more: with a wet hand they' : 'the paddle turns no more: with a wet hand it'} can be lifted out.`,
+            'A paddle left in tears a hole.',
+          ),
+        ]),
+    s(
+      'Out of the pan within twenty minutes of its end.',
+      'Longer, its own steam makes the crust soft and the sides sink.',
+    ),
+  ];
+}
+
+/**
+ * What is to be done at a step of a run, sentence by sentence.
+ *
+ * @example leadOf({step: {kind: 'heat', …}, …})[0].says // 'Look into the oven, then heat it.'
+ */
+export const leadOf = (facts: LeadFacts): readonly Sentence[] => leads[facts.step.kind](facts);
+
+/** What ends a step, in words, where its plan has none. */
+export function signOf({
+  step,
+  style,
+  unkneaded,
+}: Pick<LeadFacts, 'step' | 'style' | 'unkneaded'>): string {
+  if (step.until) return step.until;
+  const words: Partial<Record<RunStep['kind'], string>> = {
+    mix: unkneaded ? 'no dry flour is left' : 'smooth, and a piece stretches thin without tearing',
+    autolyse: 'no dry flour, and it pulls like taffy',
+    soak: 'no water stands on it',
+    heat: 'its light goes out, and five minutes more',
+    cool: styles[style].baking.cooling.value > 0 ? 'no longer warm to the hand' : 'hot',
+    programme: 'it calls',
+    thaw: 'soft right through',
+  };
+  return words[step.kind] ?? '';
+}

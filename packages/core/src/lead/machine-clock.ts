@@ -1,0 +1,77 @@
+import { commonPractice, figure } from '../figure/figure.ts';
+import { courseTimes, type Course } from '../course/course.ts';
+import type { BakeState } from '../bake/state.ts';
+
+/** A machine's dough is looked at so many minutes into its kneading. Handbook section 11: 5 to 10. */
+const lookFrom = figure(5, 'min', 1, commonPractice);
+const lookTo = figure(10, 'min', 2, commonPractice);
+
+const minuteMs = 60_000;
+const after = (iso: string, minutes: number): string =>
+  new Date(Date.parse(iso) + minutes * minuteMs).toISOString();
+
+/** How far a machine is by the clock of the kitchen. ISO moments. */
+interface MachineClock {
+  /** Minute of its programme, 0 before it begins. */
+  readonly minute: number;
+  /** Minutes without power so far: its clock stood. */
+  readonly dark: number;
+  /** The power is out. */
+  readonly cut: boolean;
+  /** When a minute of its programme is. */
+  at(minute: number): string;
+}
+
+/**
+ * How far a machine is that was started at a moment, its delay and every power cut counted.
+ *
+ * @param now ISO moment
+ * @example machineClock('2026-11-26T08:00:00Z', course, [], '2026-11-26T08:42:00Z').minute // 42
+ */
+export function machineClock(
+  startedAt: string,
+  course: Course,
+  power: BakeState['power'],
+  now: string,
+): MachineClock {
+  const begins = after(startedAt, courseTimes(course).delay);
+  let dark = 0;
+  let since: string | undefined;
+  for (const { what, at } of power) {
+    if (what === 'cut') since ??= at;
+    else if (since !== undefined) {
+      dark += (Date.parse(at) - Date.parse(since)) / minuteMs;
+      since = undefined;
+    }
+  }
+  if (since !== undefined) dark += (Date.parse(now) - Date.parse(since)) / minuteMs;
+  const passed = (Date.parse(now) - Date.parse(begins)) / minuteMs;
+  return {
+    minute: Math.max(0, passed - dark),
+    dark,
+    cut: since !== undefined,
+    at: (minute) => after(begins, minute + dark),
+  };
+}
+
+/**
+ * When the dough of a machine that was started is looked at.
+ *
+ * @example lookInto('2026-11-26T08:00:00Z', course).from // five minutes into its kneading
+ */
+export function lookInto(
+  startedAt: string,
+  course: Course,
+): { readonly from: string; readonly to: string } {
+  const { delay, kneadsFrom } = courseTimes(course);
+  return {
+    from: after(startedAt, delay + kneadsFrom + lookFrom.value),
+    to: after(startedAt, delay + kneadsFrom + lookTo.value),
+  };
+}
+
+/** When what a course starts first is ready, begun at a moment. */
+export function courseReady(startedAt: string, course: Course): string {
+  const { delay, first } = courseTimes(course);
+  return after(startedAt, delay + first);
+}
