@@ -47,45 +47,49 @@ test.describe('the server away, on pages that are open', () => {
     }
   });
 
-  test('a bread without a formula is begun and ended away; a timer set away is shown at once', async ({
-    page,
-  }) => {
-    test.slow();
-    const server = await serve();
-    let back: Served | undefined;
-    try {
-      await visit(page, `${server.url}/bake`);
-      await allFetched(page);
-      await server.stop('SIGKILL');
-      const timers = page.getByRole('region', { name: 'Timers' });
-      await timers.getByLabel('What for').fill('Tea');
-      await timers.getByLabel('Minutes').fill('45');
-      await timers.getByRole('button', { name: 'Set' }).click();
-      await expect(timers.getByRole('listitem').filter({ hasText: 'Tea' })).toBeVisible({
-        timeout: 20_000,
-      });
-      await page.getByLabel(/^Something without a formula/).fill('Flat bread');
-      await page.getByRole('button', { name: 'Bake it' }).click();
-      await expect(page.getByRole('heading', { name: 'Flat bread' })).toBeVisible({
-        timeout: 20_000,
-      });
-      const id = page.url().split('/').pop()!;
-      await page.getByRole('radio', { name: 'good', exact: true }).click();
-      await page.getByRole('button', { name: 'Write it in the book' }).click();
-      await expect(page.getByText('Kept in this browser')).toBeVisible();
+  test(
+    'a bread without a formula is begun and ended away; a timer set away is shown at once',
+    { tag: '@long' },
+    async ({ page }) => {
+      test.slow();
+      const server = await serve();
+      let back: Served | undefined;
+      try {
+        await visit(page, `${server.url}/bake`);
+        await allFetched(page);
+        await server.stop('SIGKILL');
+        const timers = page.getByRole('region', { name: 'Timers' });
+        await timers.getByLabel('What for').fill('Tea');
+        await timers.getByLabel('Minutes').fill('45');
+        await timers.getByRole('button', { name: 'Set' }).click();
+        await expect(timers.getByRole('listitem').filter({ hasText: 'Tea' })).toBeVisible({
+          timeout: 20_000,
+        });
+        await page.getByLabel(/^Something without a formula/).fill('Flat bread');
+        await page.getByRole('button', { name: 'Bake it' }).click();
+        await expect(page.getByRole('heading', { name: 'Flat bread' })).toBeVisible({
+          timeout: 20_000,
+        });
+        const id = page.url().split('/').pop()!;
+        await page.getByRole('radio', { name: 'good', exact: true }).click();
+        await page.getByRole('button', { name: 'Write it in the book' }).click();
+        await expect(page.getByText('Kept in this browser')).toBeVisible();
 
-      back = await serve({ PORT: new URL(server.url).port }, server.folder);
-      await page.getByRole('button', { name: 'Try now' }).click();
-      await expect(page.getByText('All written down')).toBeVisible({ timeout: 30_000 });
-      const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
-      expect(bake.events.map((e: { kind: string }) => e.kind)).toEqual(['outcome', 'finished']);
-      const { timers: kept } = await (await page.request.get(`${server.url}/api/v1/plans`)).json();
-      expect(kept.map((t: { name: string }) => t.name)).toContain('Tea');
-    } finally {
-      await server.stop();
-      await back?.stop();
-    }
-  });
+        back = await serve({ PORT: new URL(server.url).port }, server.folder);
+        await page.getByRole('button', { name: 'Try now' }).click();
+        await expect(page.getByText('All written down')).toBeVisible({ timeout: 30_000 });
+        const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
+        expect(bake.events.map((e: { kind: string }) => e.kind)).toEqual(['outcome', 'finished']);
+        const { timers: kept } = await (
+          await page.request.get(`${server.url}/api/v1/plans`)
+        ).json();
+        expect(kept.map((t: { name: string }) => t.name)).toContain('Tea');
+      } finally {
+        await server.stop();
+        await back?.stop();
+      }
+    },
+  );
 });
 
 /** Begins a bake from its bench; gives its id. */
@@ -97,33 +101,35 @@ async function begun(page: Page, server: Served): Promise<string> {
 }
 
 test.describe('a browser that forgets, or has much to say', () => {
-  test('is emptied in the middle of a bake: what was sent stays, what is tapped after that arrives', async ({
-    page,
-  }) => {
-    const server = await serve();
-    try {
-      const id = await begun(page, server);
-      const ticks = page.locator('button.tick');
-      await ticks.first().click();
-      await expect(page.getByText('All written down')).toBeVisible();
-      const devtools = await page.context().newCDPSession(page);
-      await devtools.send('Storage.clearDataForOrigin', {
-        origin: server.url,
-        storageTypes: 'all',
-      });
-      await ticks.nth(1).click();
-      await expect(ticks.nth(1)).toHaveAttribute('aria-pressed', 'true');
-      const weighed = async () => {
-        const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
-        return bake.events.filter((e: { kind: string }) => e.kind === 'weighed').length;
-      };
-      await expect.poll(weighed).toBe(2);
-      await page.reload();
-      await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(2);
-    } finally {
-      await server.stop();
-    }
-  });
+  test(
+    'is emptied in the middle of a bake: what was sent stays, what is tapped after that arrives',
+    { tag: '@long' },
+    async ({ page }) => {
+      const server = await serve();
+      try {
+        const id = await begun(page, server);
+        const ticks = page.locator('button.tick');
+        await ticks.first().click();
+        await expect(page.getByText('All written down')).toBeVisible();
+        const devtools = await page.context().newCDPSession(page);
+        await devtools.send('Storage.clearDataForOrigin', {
+          origin: server.url,
+          storageTypes: 'all',
+        });
+        await ticks.nth(1).click();
+        await expect(ticks.nth(1)).toHaveAttribute('aria-pressed', 'true');
+        const weighed = async () => {
+          const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
+          return bake.events.filter((e: { kind: string }) => e.kind === 'weighed').length;
+        };
+        await expect.poll(weighed).toBe(2);
+        await page.reload();
+        await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(2);
+      } finally {
+        await server.stop();
+      }
+    },
+  );
 
   test(
     'ten thousand taps that waited go out in order, and the page is used meanwhile',
@@ -174,41 +180,45 @@ test.describe('a browser that forgets, or has much to say', () => {
 });
 
 test.describe('two devices', () => {
-  test('two say something else of one bag: theirs stands, both are shown, and one’s own can be meant', async ({
-    page,
-  }) => {
-    const server = await serve();
-    try {
-      await visit(page, `${server.url}/pantry`);
-      const row = page.getByRole('row').filter({ hasText: 'Strong white, autumn sack' });
-      await row.getByRole('button').first().click();
-      const say = (was: object, now: object) =>
-        page.request.patch(`${server.url}/api/v1/bags/white-autumn`, { data: { was, now } });
-      const bags = await (await page.request.get(`${server.url}/api/v1/bags`)).json();
-      const bag = bags.bags.find((b: { id: string }) => b.id === 'white-autumn');
-      await say({ protein: bag.protein }, { protein: 12.4 });
-      await page.getByLabel('Protein, %').first().fill('13.5');
-      await page.getByLabel('Moisture, %').first().fill('13');
-      await page.getByRole('button', { name: /^Keep/ }).first().click();
-      await page.getByRole('button', { name: 'Two devices say different things' }).click();
-      const both = page.getByRole('dialog');
-      await expect(both).toContainText('Strong white, autumn sack');
-      await expect(both).toContainText('13.5');
-      await expect(both).toContainText('12.4');
-      const now = async () => {
-        const all = await (await page.request.get(`${server.url}/api/v1/bags`)).json();
-        const { protein, moisture } = all.bags.find((b: { id: string }) => b.id === 'white-autumn');
-        return { protein, moisture };
-      };
-      // What only this one said stands at once.
-      expect(await now()).toEqual({ protein: 12.4, moisture: 13 });
-      await both.getByRole('button', { name: 'Keep mine' }).click();
-      await expect.poll(now).toEqual({ protein: 13.5, moisture: 13 });
-      await expect(page.getByRole('button', { name: /say different things/ })).toHaveCount(0);
-    } finally {
-      await server.stop();
-    }
-  });
+  test(
+    'two say something else of one bag: theirs stands, both are shown, and one’s own can be meant',
+    { tag: '@long' },
+    async ({ page }) => {
+      const server = await serve();
+      try {
+        await visit(page, `${server.url}/pantry`);
+        const row = page.getByRole('row').filter({ hasText: 'Strong white, autumn sack' });
+        await row.getByRole('button').first().click();
+        const say = (was: object, now: object) =>
+          page.request.patch(`${server.url}/api/v1/bags/white-autumn`, { data: { was, now } });
+        const bags = await (await page.request.get(`${server.url}/api/v1/bags`)).json();
+        const bag = bags.bags.find((b: { id: string }) => b.id === 'white-autumn');
+        await say({ protein: bag.protein }, { protein: 12.4 });
+        await page.getByLabel('Protein, %').first().fill('13.5');
+        await page.getByLabel('Moisture, %').first().fill('13');
+        await page.getByRole('button', { name: /^Keep/ }).first().click();
+        await page.getByRole('button', { name: 'Two devices say different things' }).click();
+        const both = page.getByRole('dialog');
+        await expect(both).toContainText('Strong white, autumn sack');
+        await expect(both).toContainText('13.5');
+        await expect(both).toContainText('12.4');
+        const now = async () => {
+          const all = await (await page.request.get(`${server.url}/api/v1/bags`)).json();
+          const { protein, moisture } = all.bags.find(
+            (b: { id: string }) => b.id === 'white-autumn',
+          );
+          return { protein, moisture };
+        };
+        // What only this one said stands at once.
+        expect(await now()).toEqual({ protein: 12.4, moisture: 13 });
+        await both.getByRole('button', { name: 'Keep mine' }).click();
+        await expect.poll(now).toEqual({ protein: 13.5, moisture: 13 });
+        await expect(page.getByRole('button', { name: /say different things/ })).toHaveCount(0);
+      } finally {
+        await server.stop();
+      }
+    },
+  );
 
   test('a tablet a day ahead is told once, shows the house’s times, and what it taps is of the house’s', async ({
     page,

@@ -221,45 +221,49 @@ test.describe('yours to keep', () => {
   let empty: Served;
   test.afterEach(() => empty?.stop());
 
-  test('everything out of one kitchen, looked at and taken into an empty one', async ({ page }) => {
-    await visit(page, '/book/yours');
-    const download = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Everything, as one file' }).click();
-    const file = await (await download).path();
-    expect(readFileSync(file).subarray(0, 2).toString()).toBe('PK');
+  test(
+    'everything out of one kitchen, looked at and taken into an empty one',
+    { tag: '@long' },
+    async ({ page }) => {
+      await visit(page, '/book/yours');
+      const download = page.waitForEvent('download');
+      await page.getByRole('link', { name: 'Everything, as one file' }).click();
+      const file = await (await download).path();
+      expect(readFileSync(file).subarray(0, 2).toString()).toBe('PK');
 
-    empty = await serve({ TENDER_CRUMB_DEMO: '0' });
-    await visit(page, `${empty.url}/book/yours`);
-    await page.getByLabel('Pick the file').setInputFiles(file);
-    const inside = page.getByRole('region', { name: 'What is in the file' });
-    // It is rehearsed first, which takes as long as the book is learned in.
-    await expect(inside.getByRole('row').filter({ hasText: 'bakes' })).toContainText(/\d{2,}/, {
-      timeout: 30_000,
-    });
-    await inside.getByRole('button', { name: 'Take it in' }).click();
-    await expect(page.getByText(/things came in/)).toBeVisible({ timeout: 30_000 });
-    await visit(page, `${empty.url}/book?words=soup`);
-    await expect(page.getByRole('row').filter({ hasText: 'Like soup' })).toBeVisible();
+      empty = await serve({ TENDER_CRUMB_DEMO: '0' });
+      await visit(page, `${empty.url}/book/yours`);
+      await page.getByLabel('Pick the file').setInputFiles(file);
+      const inside = page.getByRole('region', { name: 'What is in the file' });
+      // It is rehearsed first, which takes as long as the book is learned in.
+      await expect(inside.getByRole('row').filter({ hasText: 'bakes' })).toContainText(/\d{2,}/, {
+        timeout: 30_000,
+      });
+      await inside.getByRole('button', { name: 'Take it in' }).click();
+      await expect(page.getByText(/things came in/)).toBeVisible({ timeout: 30_000 });
+      await visit(page, `${empty.url}/book?words=soup`);
+      await expect(page.getByRole('row').filter({ hasText: 'Like soup' })).toBeVisible();
 
-    // A text that is called a zip is refused in words.
-    await visit(page, `${empty.url}/book/yours`);
-    await page.getByLabel('Pick the file').setInputFiles({
-      name: 'mine.zip',
-      mimeType: 'application/zip',
-      buffer: Buffer.from('hello'),
-    });
-    await expect(page.getByRole('alert').filter({ hasText: 'no zip' })).toBeVisible();
+      // A text that is called a zip is refused in words.
+      await visit(page, `${empty.url}/book/yours`);
+      await page.getByLabel('Pick the file').setInputFiles({
+        name: 'mine.zip',
+        mimeType: 'application/zip',
+        buffer: Buffer.from('hello'),
+      });
+      await expect(page.getByRole('alert').filter({ hasText: 'no zip' })).toBeVisible();
 
-    // A copy is made, a formula is added, the copy is put back.
-    await page.getByRole('button', { name: 'Make a copy now' }).click();
-    await expect(page.getByText('A copy was made.')).toBeVisible();
-    await page.getByRole('button', { name: 'Put it back' }).first().click();
-    const asked = page.getByRole('alertdialog');
-    await expect(asked).toContainText('becomes a copy itself');
-    await asked.getByRole('button', { name: 'Put it back' }).click();
-    await expect(page.getByText('It is put back.')).toBeVisible();
-    await expect(page.getByText('what stood here before')).toBeVisible();
-  });
+      // A copy is made, a formula is added, the copy is put back.
+      await page.getByRole('button', { name: 'Make a copy now' }).click();
+      await expect(page.getByText('A copy was made.')).toBeVisible();
+      await page.getByRole('button', { name: 'Put it back' }).first().click();
+      const asked = page.getByRole('alertdialog');
+      await expect(asked).toContainText('becomes a copy itself');
+      await asked.getByRole('button', { name: 'Put it back' }).click();
+      await expect(page.getByText('It is put back.')).toBeVisible();
+      await expect(page.getByText('what stood here before')).toBeVisible();
+    },
+  );
 
   test('bakes from a table of one’s own, its columns matched', async ({ page }) => {
     await visit(page, '/book/yours');

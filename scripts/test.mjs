@@ -5,6 +5,8 @@
  * `npm test FILE …` runs the tests of those files alone, whatever they are.
  */
 import { spawn } from 'node:child_process';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { installChromium } from './chromium.mjs';
 import { oneAtATime } from './one-at-a-time.mjs';
 import { install } from './prepare.mjs';
@@ -53,20 +55,44 @@ const inOrder = async (...checks) => {
   for (const one of checks) await one();
 };
 
+/** The files of the server's tests in two lanes, every other in each: each of them waits more than it computes. */
+const serverFiles = readdirSync(join(root, 'apps/web/test'))
+  .filter((f) => f.endsWith('.test.ts') && !f.endsWith('.long.test.ts'))
+  .sort();
+const serverTests = (lane) =>
+  npm(
+    `server tests, ${lane + 1} of 2`,
+    'test:server',
+    '--',
+    ...serverFiles.filter((_, i) => i % 2 === lane).map((f) => `apps/web/test/${f}`),
+  );
+
 const browser = (tier) => () => npm('browser tests', `test:e2e${tier}`);
-const beside = {
-  test: [
-    [() => npm('build', 'build'), () => npm('server tests', 'test:server')],
-    [
-      () => npm('unit tests of the core', 'test:core'),
-      () => npm('types', 'types'),
-      () => npm('format and lint', 'lint'),
-    ],
+const short = [
+  [() => npm('build', 'build'), () => serverTests(0)],
+  [
+    () => npm('unit tests of the core', 'test:core'),
+    () => npm('types', 'types'),
+    () => npm('format and lint', 'lint'),
+    // The build is there by then, and what it built is built once.
+    () => npm('build', 'build'),
+    () => serverTests(1),
   ],
+];
+const beside = {
+  test: short,
+  quick: short,
   long: [
     [
       () => npm('build', 'build'),
-      () => npm('files that come in', 'test:server:long', '--', '-g', '1,000 times|2,000 times'),
+      () =>
+        npm(
+          'files that come in',
+          'test:server:long',
+          '--',
+          '-g',
+          '1,000 times|2,000 times|every version before',
+        ),
     ],
     [
       () => npm('unit tests of the core', 'test:core:long'),
@@ -107,6 +133,6 @@ if (tier === 'files') {
 }
 
 const begun = performance.now();
-await Promise.all((beside[tier] ?? beside.test).map((lane) => inOrder(...lane)));
+await Promise.all(beside[tier].map((lane) => inOrder(...lane)));
 await inOrder(...after[tier]);
 console.log(`\nAll in ${((performance.now() - begun) / 1000).toFixed(0)} s.`);

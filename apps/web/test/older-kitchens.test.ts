@@ -1,38 +1,7 @@
-import { expect } from 'chai';
-import { copyFileSync, mkdirSync, readdirSync } from 'node:fs';
-import { join, resolve } from 'node:path';
-import { TestServer } from './server.ts';
+import { comesThrough, olderKitchens, telling } from './older-kitchens.ts';
 
-const fixtures = resolve('apps/web/test/fixtures');
-
-describe('kitchens of every version before', () => {
-  for (const name of readdirSync(fixtures).filter((n) => n.endsWith('.db')))
-    it(`${name}: everything of it goes out, passes the description of today, and comes into an empty kitchen`, async () => {
-      const old = new TestServer();
-      const empty = new TestServer();
-      mkdirSync(join(old.folder, 'own'), { recursive: true });
-      copyFileSync(join(fixtures, name), old.file);
-      try {
-        await Promise.all([old.start(), empty.start()]);
-        await old.learned();
-        const out = await (await fetch(`${old.url}/api/v1/kitchen`)).arrayBuffer();
-        await fetch(`${empty.url}/api/v1/kitchen/incoming/old?at=0`, {
-          method: 'PUT',
-          body: out,
-          headers: { 'content-type': 'application/octet-stream' },
-        });
-        const looked = await empty.ask('GET', '/api/v1/kitchen/incoming/old');
-        expect(looked.status, JSON.stringify(looked.json)).to.equal(200);
-        for (const thing of looked.json['things'] as Array<{ orphans: number; table: string }>)
-          expect(thing.orphans, thing.table).to.equal(0);
-        const taken = await empty.ask('POST', '/api/v1/kitchen/incoming/old', { stays: 'ours' });
-        expect(taken.status, JSON.stringify(taken.json)).to.equal(200);
-        const count = async (server: TestServer, path: string) =>
-          (await server.ask('GET', path)).json['total'] as number;
-        for (const path of ['/api/v1/formulas', '/api/v1/bakes'])
-          expect(await count(empty, path), path).to.equal(await count(old, path));
-      } finally {
-        await Promise.all([old.end(), empty.end()]);
-      }
-    }).timeout(60_000);
+describe('kitchens of versions before: the oldest, the largest, the latest', () => {
+  for (const name of olderKitchens.filter((n) => telling.includes(n)))
+    it(`${name}: everything of it goes out, passes the description of today, and comes into an empty kitchen`, () =>
+      comesThrough(name)).timeout(60_000);
 });
