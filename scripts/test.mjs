@@ -68,13 +68,13 @@ const serverTests = (lane) =>
   );
 
 const browser = (tier) => () => npm('browser tests', `test:e2e${tier}`);
+// Two lanes of about as long.
 const short = [
-  [() => npm('build', 'build'), () => serverTests(0)],
+  [() => npm('build', 'build'), () => serverTests(0), () => npm('format and lint', 'lint')],
   [
     () => npm('unit tests of the core', 'test:core'),
     () => npm('types', 'types'),
-    () => npm('format and lint', 'lint'),
-    // The build is there by then, and what it built is built once.
+    // The build is there by then, and what was built is not built again.
     () => npm('build', 'build'),
     () => serverTests(1),
   ],

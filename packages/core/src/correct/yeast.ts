@@ -50,119 +50,155 @@ export function yeastKindCorrection(context: CorrectionContext): Correction | un
   });
 }
 
+/** Yeast of a dough beside what it wants: percentages are of flour, as instant yeast. */
+interface YeastFacts {
+  readonly context: CorrectionContext;
+  readonly present: number;
+  readonly room: number;
+  /** Times the usual yeast that a room so warm wants, and "at 18 °C" where the room was told. */
+  readonly warmth: number;
+  readonly inRoom: string;
+  /** What goes in, and where. */
+  readonly place: { readonly stage: string; readonly ingredient: string };
+  readonly name: string;
+  /** Sugar, and the pace that it leaves to yeast. */
+  readonly sugar: number;
+  readonly slowed: number;
+  /** What a dough so sweet wants: a cold kitchen is no reason for more. */
+  readonly sweetened: number;
+  /** Grams of the household's kind that bring it from what it has to that. */
+  readonly change: (percent: number) => number;
+  /** What the room wants in place of a usual share, under the ceiling. */
+  readonly wanted: (usual: number) => number;
+}
+
+function yeastFacts(context: CorrectionContext): YeastFacts {
+  const { totals, lines, stage, kitchen, pantry } = context;
+  const { yeastUsualLow, yeastCeiling, usualRoom } = kitchen.coefficients;
+  const room = kitchen.room.celsius ?? usualRoom.value;
+  const pace = growthRate(room) / growthRate(usualRoom.value);
+  const warmth = pace > 0.2 ? 1 / pace : 1;
+  const present = (100 * asInstant(context)) / totals.flourGrams;
+  const line = lines.find((l) => l.of.yeast && l.grams > 0);
+  const of = line?.ingredient ?? context.yeastKept ?? 'instant-yeast';
+  const { name, yeast: kind = 'instant' } = pantry.ingredient(of);
+  const sugar = (100 * sumOf(context, sugarIn)) / totals.flourGrams;
+  const slowed = totals.dryBase ? 1 : sugarLeaves(sugar, kind === 'osmotolerant', context);
+  const grams = (percent: number) => (percent * totals.flourGrams) / 100;
+  return {
+    context,
+    present,
+    room,
+    warmth,
+    inRoom: kitchen.room.celsius === undefined ? '' : ` at ${Math.round(room)} °C`,
+    place: { stage: line?.stage ?? stage, ingredient: of },
+    name,
+    sugar,
+    slowed,
+    sweetened: Math.min(yeastUsualLow.value / slowed, yeastCeiling.value),
+    change: (percent) =>
+      tenth(convertYeast(grams(percent - present), 'instant', kind, pantry.yeastWork)),
+    wanted: (usual) => Math.min(usual * warmth, Math.max(usual, yeastCeiling.value)),
+  };
+}
+
+/** Nothing raises it. */
+function without(facts: YeastFacts): Correction {
+  const { context, room, warmth, inRoom, place, name, sweetened, change, wanted } = facts;
+  const { yeastUsualLow, yeastCeiling, yeastFood } = context.kitchen.coefficients;
+  const asked = forUsualRise(room, context);
+  const percent =
+    asked === undefined
+      ? Math.max(wanted(yeastUsualLow.value), sweetened)
+      : Math.min(asked, yeastCeiling.value);
+  const grams = change(percent);
+  const time = doubles(percent, room, context);
+  // A cold kitchen is not answered with ever more yeast: warm water, or time, does it better.
+  const cold =
+    (asked ?? yeastUsualLow.value * warmth) > percent
+      ? ' More yeast is no cure for a cold kitchen: warm the water, or give it that time.'
+      : '';
+  const hungry = starves(context);
+  const food = hungry
+    ? `, with ${gramsText(yeastFood.value)} of sugar, as there is no starch here for it to live on`
+    : '';
+  return makeCorrection(context, {
+    kind: 'yeast',
+    reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in ${time}${inRoom}${food}.${cold}`,
+    basis: `${commonPractice}; amount and time by the rise model, calibrated on customary rises`,
+    certainty: 0.95,
+    ifLeft: 'It stays flat, unless a starter or a raising agent goes in that is not written here.',
+    changes: [
+      { ...place, grams },
+      ...(hungry ? [{ stage: context.stage, ingredient: 'sugar', grams: yeastFood.value }] : []),
+    ],
+  });
+}
+
+/** It has too much: every kind gives way by the same share. */
+function tooMuch(facts: YeastFacts): Correction | undefined {
+  const { context, present, warmth, inRoom, sweetened, wanted } = facts;
+  const { yeastUsualHigh, yeastMost, yeastMostDry } = context.kitchen.coefficients;
+  const { dryBase } = context.totals;
+  const most = dryBase ? yeastMostDry.value : yeastMost.value;
+  if (present <= most * warmth) return undefined;
+  const aim = dryBase ? most : Math.max(wanted(yeastUsualHigh.value), sweetened);
+  const changes = context.lines
+    .filter((l) => l.of.yeast && l.grams > 0)
+    .map((l) => ({
+      stage: l.stage,
+      ingredient: l.ingredient,
+      grams: -Math.min(l.grams, tenth(l.grams * (1 - aim / present))),
+    }))
+    .filter((c) => c.grams < 0);
+  if (changes.length === 0) return undefined;
+  const grams = changes.reduce((sum, c) => sum + c.grams, 0);
+  return makeCorrection(context, {
+    kind: 'yeast',
+    reason: `Yeast is ${ofFlour(present, context)}, counted as instant; hold back ${gramsText(-grams)} to come to ${ofFlour(aim, context)}${inRoom}.`,
+    basis: inRoom ? `${commonPractice}; growth rate after Rosso 1993` : commonPractice,
+    certainty: 0.8,
+    ifLeft: 'It rises very fast, collapses easily and tastes of yeast.',
+    changes,
+  });
+}
+
+/** Less than this is not worth a line, grams. Own choice, no source. */
+const leastMore = 0.5;
+
+/** Sugar that slows it beyond what the usual differs by: as strong as a lean dough wants it, and too weak here. */
+function slowedBySugar(facts: YeastFacts): Correction | undefined {
+  const { context, present, place, sugar, slowed, sweetened, change } = facts;
+  const { value: usual, sd: tolerance } = context.kitchen.coefficients.yeastUsualLow;
+  const lean = present >= usual - tolerance && present < sweetened - tolerance;
+  if (sweetened - usual <= tolerance || !lean) return undefined;
+  const grams = change(sweetened);
+  if (grams < leastMore) return undefined;
+  const far =
+    sweetened < usual / slowed ? ' as far as more yeast can; past that it takes longer' : '';
+  return makeCorrection(context, {
+    kind: 'yeast',
+    reason: `Sugar is ${ofFlour(sugar, context)} and leaves yeast about ${Math.round(100 * slowed)} % of its pace: ${gramsText(grams)} more keeps the rise to its usual time${far}.`,
+    basis: commonPractice,
+    certainty: 0.7,
+    ifLeft: 'It rises all the same, more slowly: go by the eye, not the clock.',
+    changes: [{ ...place, grams }],
+  });
+}
+
 /**
  * Yeast to add or hold back for a dough of 1½ to 2 hours in this room: warm rooms want less, sweet
  * doughs more. Long doughs with little yeast, and doughs with a starter, are left alone.
  */
 export function yeastAmountCorrection(context: CorrectionContext): Correction | undefined {
-  const { totals, lines, formula, stage, kitchen, pantry } = context;
-  const {
-    yeastUsualLow,
-    yeastUsualHigh,
-    yeastMost,
-    yeastMostDry,
-    yeastCeiling,
-    yeastFood,
-    usualRoom,
-  } = kitchen.coefficients;
-  const prefermented = lines.some((l) => l.stageKind === 'starter' || l.stageKind === 'preferment');
-  const instant = asInstant(context);
+  const { lines, formula } = context;
+  if (lines.some((l) => l.stageKind === 'starter' || l.stageKind === 'preferment'))
+    return undefined;
+  const facts = yeastFacts(context);
+  if (facts.present > 0) return tooMuch(facts) ?? slowedBySugar(facts);
   // A flatbread needs none, and baking powder or soda raises too.
   const raised = lines.some((l) => l.grams > 0 && isRaisingAgent(l));
-  if (prefermented || (instant === 0 && (raised || !styles[formula.style].rises))) return undefined;
-
-  const room = kitchen.room.celsius ?? usualRoom.value;
-  const pace = growthRate(room) / growthRate(usualRoom.value);
-  const warmth = pace > 0.2 ? 1 / pace : 1;
-  const present = (100 * instant) / totals.flourGrams;
-  const line = lines.find((l) => l.of.yeast && l.grams > 0);
-  const of = line?.ingredient ?? context.yeastKept ?? 'instant-yeast';
-  const { name, yeast: kind = 'instant' } = pantry.ingredient(of);
-  const change = (percent: number) =>
-    tenth(
-      convertYeast(
-        ((percent - present) * totals.flourGrams) / 100,
-        'instant',
-        kind,
-        pantry.yeastWork,
-      ),
-    );
-  const sugar = (100 * sumOf(context, sugarIn)) / totals.flourGrams;
-  const place = { stage: line?.stage ?? stage, ingredient: of };
-  const inRoom = kitchen.room.celsius === undefined ? '' : ` at ${Math.round(room)} °C`;
-  const wanted = (usual: number) => Math.min(usual * warmth, Math.max(usual, yeastCeiling.value));
-  const tolerance = yeastUsualLow.sd;
-  const slowed = totals.dryBase ? 1 : sugarLeaves(sugar, kind === 'osmotolerant', context);
-  // Of the sugar alone: a cold kitchen is no reason for more.
-  const sweetened = Math.min(yeastUsualLow.value / slowed, yeastCeiling.value);
-
-  if (instant === 0) {
-    const asked = forUsualRise(room, context);
-    const percent =
-      asked === undefined
-        ? Math.max(wanted(yeastUsualLow.value), sweetened)
-        : Math.min(asked, yeastCeiling.value);
-    const grams = change(percent);
-    const time = doubles(percent, room, context);
-    // A cold kitchen is not answered with ever more yeast: warm water, or time, does it better.
-    const cold =
-      (asked ?? yeastUsualLow.value * warmth) > percent
-        ? ' More yeast is no cure for a cold kitchen: warm the water, or give it that time.'
-        : '';
-    return makeCorrection(context, {
-      kind: 'yeast',
-      reason: `Nothing in it makes it rise: ${gramsText(grams)} of ${name} raises it in ${time}${inRoom}${starves(context) ? `, with ${gramsText(yeastFood.value)} of sugar, as there is no starch here for it to live on` : ''}.${cold}`,
-      basis: `${commonPractice}; amount and time by the rise model, calibrated on customary rises`,
-      certainty: 0.95,
-      ifLeft:
-        'It stays flat, unless a starter or a raising agent goes in that is not written here.',
-      changes: [
-        { ...place, grams },
-        ...(starves(context) ? [{ stage, ingredient: 'sugar', grams: yeastFood.value }] : []),
-      ],
-    });
-  }
-  const most = totals.dryBase ? yeastMostDry.value : yeastMost.value;
-  if (present > most * warmth) {
-    const aim = totals.dryBase ? most : Math.max(wanted(yeastUsualHigh.value), sweetened);
-    // Every kind gives way by the same share.
-    const changes = lines
-      .filter((l) => l.of.yeast && l.grams > 0)
-      .map((l) => ({
-        stage: l.stage,
-        ingredient: l.ingredient,
-        grams: -Math.min(l.grams, tenth(l.grams * (1 - aim / present))),
-      }))
-      .filter((c) => c.grams < 0);
-    if (changes.length === 0) return undefined;
-    const grams = changes.reduce((sum, c) => sum + c.grams, 0);
-    return makeCorrection(context, {
-      kind: 'yeast',
-      reason: `Yeast is ${ofFlour(present, context)}, counted as instant; hold back ${gramsText(-grams)} to come to ${ofFlour(aim, context)}${inRoom}.`,
-      basis: inRoom ? `${commonPractice}; growth rate after Rosso 1993` : commonPractice,
-      certainty: 0.8,
-      ifLeft: 'It rises very fast, collapses easily and tastes of yeast.',
-      changes,
-    });
-  }
-  // Sugar that slows it beyond what the usual differs by; as strong as a lean dough wants it, and too weak here.
-  if (
-    sweetened - yeastUsualLow.value > tolerance &&
-    present >= yeastUsualLow.value - tolerance &&
-    present < sweetened - tolerance
-  ) {
-    const grams = change(sweetened);
-    if (grams < 0.5) return undefined;
-    return makeCorrection(context, {
-      kind: 'yeast',
-      reason: `Sugar is ${ofFlour(sugar, context)} and leaves yeast about ${Math.round(100 * slowed)} % of its pace: ${gramsText(grams)} more keeps the rise to its usual time${sweetened < yeastUsualLow.value / slowed ? ' as far as more yeast can; past that it takes longer' : ''}.`,
-      basis: commonPractice,
-      certainty: 0.7,
-      ifLeft: 'It rises all the same, more slowly: go by the eye, not the clock.',
-      changes: [{ ...place, grams }],
-    });
-  }
-  return undefined;
+  return raised || !styles[formula.style].rises ? undefined : without(facts);
 }
 
 /** A dough with less water than this, % of flour, is not one yet. Own choice. */

@@ -79,6 +79,151 @@ function keepsOvernight(choice: string, household: Household): boolean {
   return pantry.has(choice) && pantry.ingredient(choice).perishable !== true;
 }
 
+/** A dough, its way through a machine, and what it wants of one. */
+interface FitFacts {
+  readonly formula: Formula;
+  readonly course: Course;
+  readonly household: Household;
+  readonly lines: readonly ResolvedLine[];
+  readonly wants: ReturnType<typeof doughWants>;
+  /** Grams of flour that it fills the pan as. */
+  readonly flour: number;
+}
+
+const toCourse = (course: CourseId, label: string = courses[course].label): MachineFix => ({
+  kind: 'course',
+  course,
+  label,
+});
+const beginNow: MachineFix = { kind: 'no-delay', label: 'Begin now' };
+
+/** More flour than the size takes, or less than its paddle finds. */
+function size({ course: { machine, size }, flour }: FitFacts): MachineFinding | undefined {
+  const { label, flour: takes } = machineSizes[size];
+  const [least, most] = takes;
+  const large = flour > most;
+  if (!large && flour >= least * fewest) return undefined;
+  const fits = (id: MachineSizeId) =>
+    flour >= machineSizes[id].flour[0] * fewest && flour <= machineSizes[id].flour[1];
+  const other = machine.sizes.find(fits);
+  const to = large ? most : least;
+  const span = `${least} to ${most} g`;
+  return {
+    id: large ? 'too-large' : 'too-small',
+    says: large
+      ? `${gramsText(flour)} of flour is more than the ${label} size takes (${span}): it would lift the lid.`
+      : `${gramsText(flour)} of flour is less than the ${label} size wants (${span}): the paddle would miss it.`,
+    fixes: [
+      ...(other && other !== size
+        ? [{ kind: 'size', size: other, label: `The ${machineSizes[other].label} size` } as const]
+        : []),
+      { kind: 'flour', grams: to, share: to / flour, label: `Scale the bread to ${to} g of flour` },
+    ],
+  };
+}
+
+/** A whole programme that this bread cannot go through, or that is for another. */
+function programme({ course, lines, wants }: FitFacts): MachineFinding | undefined {
+  const { machine, programme: chosen, kind } = course;
+  if (kind !== 'whole') return undefined;
+  if (isSourdough(lines))
+    return {
+      id: 'sourdough',
+      says: `${chosen.label} rises by the clock of baker’s yeast: a starter has not risen by then.`,
+      fixes: [toCourse('by-eye')],
+    };
+  if (wants.course === 'dough')
+    return {
+      id: 'shaped',
+      says: 'This bread is shaped by hand and baked in the oven: the machine makes its dough.',
+      fixes: [toCourse('dough')],
+    };
+  const better = machine.programmes.find((p) => p.use === wants.use);
+  const instead: readonly MachineFix[] = better
+    ? [{ kind: 'programme', programme: better.id, label: `${better.label} instead` }]
+    : [];
+  if (!bakes(chosen))
+    return { id: 'does-not-bake', says: `${chosen.label} does not bake.`, fixes: instead };
+  if (chosen.use === wants.use) return undefined;
+  if (better)
+    return {
+      id: 'wrong-programme',
+      says: `${chosen.label} is for ${programmeUses[chosen.use]}. ${wants.why}`,
+      fixes: instead,
+    };
+  return wants.use === 'short'
+    ? {
+        id: 'no-short-programme',
+        says: `${wants.why} This machine has no such programme.`,
+        fixes: [toCourse('by-eye')],
+      }
+    : undefined;
+}
+
+function warmFlour({ course, lines }: FitFacts): MachineFinding | undefined {
+  const rest = spansOf(course.programme)[0];
+  return isMostlyFresh(lines) && rest?.kind === 'rest' && rest.minutes > longRest
+    ? {
+        id: 'warm-flour',
+        says: `Its ${rest.minutes} min of warming are needless with flour warm from the mill: everything else goes in from the fridge, the water cold.`,
+        fixes: [],
+      }
+    : undefined;
+}
+
+function weakWheat({ course, lines, wants }: FitFacts): MachineFinding | undefined {
+  const kneads = kneadMinutes(course.programme);
+  const { minutes: stands, tooLong } = mixingAdvice(lines).find((m) => m.by === 'machine')!;
+  // A dough without wheat has a programme of its own: that is another matter.
+  if (!tooLong || kneads <= stands || wants.use === 'short' || course.kind === 'by-eye')
+    return undefined;
+  return {
+    id: 'weak-wheat',
+    says: `It kneads for ${kneads} min; this flour stands about ${stands} before it tears and slackens.`,
+    fixes: [toCourse('by-eye', `Dough stage, switched off after ${stands} min of kneading`)],
+  };
+}
+
+const noDelay = ({ course: { programme: of, delay = 0 } }: FitFacts): MachineFinding | undefined =>
+  delay > 0 && !of.delays
+    ? { id: 'no-delay', says: `${of.label} cannot be set to begin later.`, fixes: [beginNow] }
+    : undefined;
+
+const longDelay = ({ course }: FitFacts): MachineFinding | undefined =>
+  (course.delay ?? 0) > course.machine.mostDelay * 60
+    ? {
+        id: 'long-delay',
+        says: `It can be set to begin up to ${course.machine.mostDelay} h later.`,
+        fixes: [beginNow],
+      }
+    : undefined;
+
+function delayedPerishables({
+  formula,
+  course: { delay = 0 },
+  household,
+  lines,
+}: FitFacts): MachineFinding | undefined {
+  const spoils = perishables(lines);
+  if (delay <= 0 || spoils.length === 0) return undefined;
+  return {
+    id: 'delay-perishables',
+    says: `No delay with ${names(spoils)} in the pan: not over 2 hours between 4 and 60 °C in all.`,
+    fixes: [...spoils.flatMap((l) => keeping(formula, l, household)), beginNow],
+  };
+}
+
+/** What is looked at, in the order in which it is said. */
+const looks: ReadonlyArray<(of: FitFacts) => MachineFinding | undefined> = [
+  size,
+  programme,
+  warmFlour,
+  weakWheat,
+  noDelay,
+  longDelay,
+  delayedPerishables,
+];
+
 /**
  * What about a dough does not fit a machine and the programme chosen, each with what puts it right.
  *
@@ -92,126 +237,7 @@ export function machineFit(
   household: Household,
   lines: readonly ResolvedLine[] = resolve(formula, pantryIn(household)),
 ): MachineFinding[] {
-  const { machine, programme, size, kind, delay = 0 } = course;
-  const found: MachineFinding[] = [];
   const wants = doughWants(formula, lines);
-  const flour = fillingGrams(lines);
-  const [least, most] = machineSizes[size].flour;
-  const other = machine.sizes.find(
-    (id) => flour >= machineSizes[id].flour[0] * fewest && flour <= machineSizes[id].flour[1],
-  );
-  const sizeFix: MachineFix[] =
-    other && other !== size
-      ? [{ kind: 'size', size: other, label: `The ${machineSizes[other].label} size` }]
-      : [];
-  if (flour > most || flour < least * fewest) {
-    const to = flour > most ? most : least;
-    found.push({
-      id: flour > most ? 'too-large' : 'too-small',
-      says:
-        flour > most
-          ? `${gramsText(flour)} of flour is more than the ${machineSizes[size].label} size takes (${least} to ${most} g): it would lift the lid.`
-          : `${gramsText(flour)} of flour is less than the ${machineSizes[size].label} size wants (${least} to ${most} g): the paddle would miss it.`,
-      fixes: [
-        ...sizeFix,
-        {
-          kind: 'flour',
-          grams: to,
-          share: to / flour,
-          label: `Scale the bread to ${to} g of flour`,
-        },
-      ],
-    });
-  }
-
-  if (kind === 'whole' && isSourdough(lines)) {
-    found.push({
-      id: 'sourdough',
-      says: `${programme.label} rises by the clock of baker’s yeast: a starter has not risen by then.`,
-      fixes: [{ kind: 'course', course: 'by-eye', label: courses['by-eye'].label }],
-    });
-  } else if (kind === 'whole' && wants.course === 'dough') {
-    found.push({
-      id: 'shaped',
-      says: 'This bread is shaped by hand and baked in the oven: the machine makes its dough.',
-      fixes: [{ kind: 'course', course: 'dough', label: courses.dough.label }],
-    });
-  } else if (kind === 'whole' && !bakes(programme)) {
-    const loaf = machine.programmes.find((p) => p.use === wants.use);
-    found.push({
-      id: 'does-not-bake',
-      says: `${programme.label} does not bake.`,
-      fixes: loaf
-        ? [{ kind: 'programme', programme: loaf.id, label: `${loaf.label} instead` }]
-        : [],
-    });
-  } else if (kind === 'whole' && programme.use !== wants.use) {
-    const better = machine.programmes.find((p) => p.use === wants.use);
-    if (better) {
-      found.push({
-        id: `wrong-programme`,
-        says: `${programme.label} is for ${programmeUses[programme.use]}. ${wants.why}`,
-        fixes: [{ kind: 'programme', programme: better.id, label: `${better.label} instead` }],
-      });
-    } else if (wants.use === 'short') {
-      found.push({
-        id: 'no-short-programme',
-        says: `${wants.why} This machine has no such programme.`,
-        fixes: [{ kind: 'course', course: 'by-eye', label: courses['by-eye'].label }],
-      });
-    }
-  }
-
-  const rest = spansOf(programme)[0];
-  if (isMostlyFresh(lines) && rest?.kind === 'rest' && rest.minutes > longRest) {
-    found.push({
-      id: 'warm-flour',
-      says: `Its ${rest.minutes} min of warming are needless with flour warm from the mill: everything else goes in from the fridge, the water cold.`,
-      fixes: [],
-    });
-  }
-
-  const kneads = kneadMinutes(programme);
-  const { minutes: stands, tooLong } = mixingAdvice(lines).find((m) => m.by === 'machine')!;
-  // A dough without wheat has a programme of its own: that is another matter.
-  if (tooLong && kneads > stands && wants.use !== 'short' && kind !== 'by-eye') {
-    found.push({
-      id: 'weak-wheat',
-      says: `It kneads for ${kneads} min; this flour stands about ${stands} before it tears and slackens.`,
-      fixes: [
-        {
-          kind: 'course',
-          course: 'by-eye',
-          label: `Dough stage, switched off after ${stands} min of kneading`,
-        },
-      ],
-    });
-  }
-
-  if (delay > 0 && !programme.delays) {
-    found.push({
-      id: 'no-delay',
-      says: `${programme.label} cannot be set to begin later.`,
-      fixes: [{ kind: 'no-delay', label: 'Begin now' }],
-    });
-  }
-  if (delay > machine.mostDelay * 60) {
-    found.push({
-      id: 'long-delay',
-      says: `It can be set to begin up to ${machine.mostDelay} h later.`,
-      fixes: [{ kind: 'no-delay', label: 'Begin now' }],
-    });
-  }
-  const spoils = perishables(lines);
-  if (delay > 0 && spoils.length > 0) {
-    found.push({
-      id: 'delay-perishables',
-      says: `No delay with ${names(spoils)} in the pan: not over 2 hours between 4 and 60 °C in all.`,
-      fixes: [
-        ...spoils.flatMap((l) => keeping(formula, l, household)),
-        { kind: 'no-delay', label: 'Begin now' },
-      ],
-    });
-  }
-  return found;
+  const facts = { formula, course, household, lines, wants, flour: fillingGrams(lines) };
+  return looks.flatMap((look) => look(facts) ?? []);
 }

@@ -82,6 +82,143 @@ export const standsOn = (candidates: readonly CandidateStuff[]): Base =>
 /** Salt that a bread always has within bounds: a third less than is usual here, a fifth more. Common practice, no source. */
 const saltShare = { least: 2 / 3, most: 1.2 } as const;
 
+/** What rows are made of: the lines that may go in, a gram of each, and what bread they are held to. */
+interface Setting {
+  readonly goal: Goal;
+  readonly kitchen: Kitchen;
+  readonly now: readonly ResolvedLine[];
+  readonly lines: readonly ResolvedLine[];
+  readonly held: Base;
+  readonly dryBase: boolean;
+  /** Grams of dough that it comes to. */
+  readonly dough: number;
+  /** Base in a gram of each line, and a hundred times the water that it has over or under. */
+  readonly base: ReadonlyMap<string, number>;
+  readonly surplus: ReadonlyMap<string, number>;
+  each(of: (line: ResolvedLine) => number): Map<string, number>;
+}
+
+/** What bread is: so much dough, something to stand on, salt, what yeast lives on. */
+function breadRows({ goal, kitchen, lines, dryBase, dough, base, surplus, each }: Setting): Row[] {
+  const { saltUsualLow, yeastFood } = kitchen.coefficients;
+  const salt = goal.salt ?? saltUsualLow.value;
+  const above = (end: number) => each((l) => surplus.get(l.id)! - end * base.get(l.id)!);
+  const salted = (share: number) =>
+    each((l) => Number(l.of.role === 'salt') - ((share * salt) / 100) * base.get(l.id)!);
+  const lives =
+    dryBase && lines.some((l) => l.of.yeast) && lines.some((l) => l.of.role === 'sugar');
+  return [
+    { id: 'dough', coefficients: each(() => 1), least: dough, most: dough },
+    { id: 'level-low', coefficients: above(goal.window[0]), least: 0, goal: 'level' },
+    { id: 'level-high', coefficients: above(goal.window[1]), most: 0, goal: 'level' },
+    // A bread is something to stand on: a third of the dough at the least is base.
+    { id: 'body', coefficients: base, least: dough / 3 },
+    { id: 'salt-least', coefficients: salted(saltShare.least), least: 0 },
+    { id: 'salt-most', coefficients: salted(saltShare.most), most: 0 },
+    ...(lives
+      ? [
+          {
+            id: 'food',
+            coefficients: each((l) => Number(l.of.role === 'sugar')),
+            least: yeastFood.value,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Energy in 100 g of an ingredient, kcal. */
+function kcalOf({ composition, polyolEnergy }: Ingredient): number {
+  const { protein, fat, fibre, polyols = 0 } = composition;
+  const carbohydrate = availableCarbs(composition);
+  const sweet = polyolEnergy === 0 ? 'erythritol' : 'polyols';
+  return energy({ protein, fat, fibre, carbohydrate, [sweet]: polyols }).kcal;
+}
+
+/** What can be asked for, and the row that it is: one a figure of the goal. */
+const goalRows: ReadonlyArray<(of: Setting) => Row | undefined> = [
+  ({ goal: { netCarbs: most, portions, school }, each }) =>
+    most === undefined
+      ? undefined
+      : {
+          id: 'netCarbs',
+          coefficients: each((l) => netCarbs(l.of, school) / 100),
+          most: most * portions,
+          goal: 'netCarbs',
+          perUnit: 1 / portions,
+        },
+  ({ goal: { protein, loss }, dough, each }) => {
+    const bread = dough * (1 - loss);
+    return protein === undefined
+      ? undefined
+      : {
+          id: 'protein',
+          coefficients: each((l) => l.of.composition.protein / 100),
+          least: (protein / 100) * bread,
+          goal: 'protein',
+          perUnit: 100 / bread,
+        };
+  },
+  ({ goal: { kcal, portions }, each }) =>
+    kcal === undefined
+      ? undefined
+      : {
+          id: 'kcal',
+          coefficients: each(({ of }) => kcalOf(of) / 100),
+          most: kcal * portions,
+          goal: 'kcal',
+          perUnit: 1 / portions,
+        },
+  ({ goal: { whole }, held, each }) =>
+    whole === undefined
+      ? undefined
+      : {
+          id: 'whole',
+          coefficients: each((l) => (isFlour(l) ? (l.of.whole ?? 0) - whole / 100 : 0)),
+          least: 0,
+          goal: 'whole',
+          perUnit: 100 / held.grams,
+        },
+  ({ goal: { useUp }, each }) =>
+    useUp && {
+      id: 'use-up',
+      coefficients: each((l) => Number(l.ingredient === useUp.ingredient)),
+      least: useUp.grams,
+      goal: 'useUp',
+      perUnit: 1,
+    },
+];
+
+const isIdle = (l: ResolvedLine): boolean =>
+  isFlour(l) && l.of.strength !== 'strong' && l.of.strength !== 'weak';
+
+/** What holds it together. */
+function structureRows({ kitchen, now, lines, dryBase, base, each }: Setting): Row[] {
+  const flourNow = sumGrams(now.filter(isFlour));
+  // A wheat bread stays one: no more of what holds no gas than it can carry, or has already.
+  const staysWheat = !dryBase && sumGrams(now.filter(isIdle)) <= mostWithout * flourNow;
+  const idle = each((l) => (isFlour(l) ? Number(isIdle(l)) - mostWithout : 0));
+  return [
+    ...(staysWheat ? [{ id: 'idle', coefficients: idle, most: 0 }] : []),
+    ...boundsOf(dryBase, kitchen).flatMap(({ of, edge, share }) => {
+      const is = (l: ResolvedLine) =>
+        'role' in of ? l.of.role === of.role : l.of.id === of.ingredient;
+      if (!lines.some(is)) return [];
+      const coefficients = each((l) => Number(is(l)) - share * base.get(l.id)!);
+      return [{ id: `${'role' in of ? of.role : of.ingredient}-${edge}`, coefficients, [edge]: 0 }];
+    }),
+  ];
+}
+
+/** Money per gram, where a price is known; water costs nothing. */
+const pricesOf = (candidates: readonly CandidateStuff[]): Map<string, number> =>
+  new Map(
+    candidates.flatMap(({ of: { id, pricePerKilo } }) => {
+      const perKilo = id === 'water' ? 0 : pricePerKilo;
+      return perKilo === undefined ? [] : [[id, perKilo / 1000] as const];
+    }),
+  );
+
 /**
  * Sets a bread up as a linear programme. Everything that is asked for is linear in the grams: net
  * carbohydrate, protein and energy by composition, the level because its window's ends times the base are
@@ -98,130 +235,28 @@ export function programmeOf(
   // Held where the formula stands now: the programme is linear on one base.
   const held = standsOn(candidates);
   const dryBase = held.dryness > 0.5;
-  const salt = goal.salt ?? kitchen.coefficients.saltUsualLow.value;
   const usable = candidates.filter((c) => !(dryBase && roles[c.of.role].flour && c.now === 0));
   const lines = linesAt(usable, () => 1);
-  const dough = goal.dough ?? sumGrams(now);
   const { forms, softening } = doughModel(lines, kitchen, held);
-  const surplus = new Map(forms.map((f) => [f.line.id, 100 * surplusOf(f, softening)]));
-  const base = new Map(forms.map((f) => [f.line.id, f.base]));
-  const each = (of: (line: ResolvedLine) => number): Map<string, number> =>
-    new Map(lines.map((l) => [l.id, of(l)]));
-  const ofRole = (role: string, less: number): Map<string, number> =>
-    each((l) => Number(l.of.role === role) - less * base.get(l.id)!);
-
-  const rows: Row[] = [
-    { id: 'dough', coefficients: each(() => 1), least: dough, most: dough },
-    {
-      id: 'level-low',
-      coefficients: each((l) => surplus.get(l.id)! - goal.window[0] * base.get(l.id)!),
-      least: 0,
-      goal: 'level',
-    },
-    {
-      id: 'level-high',
-      coefficients: each((l) => surplus.get(l.id)! - goal.window[1] * base.get(l.id)!),
-      most: 0,
-      goal: 'level',
-    },
-    // A bread is something to stand on: a third of the dough at the least is base.
-    { id: 'body', coefficients: base, least: dough / 3 },
-    { id: 'salt-least', coefficients: ofRole('salt', (saltShare.least * salt) / 100), least: 0 },
-    { id: 'salt-most', coefficients: ofRole('salt', (saltShare.most * salt) / 100), most: 0 },
-  ];
-  if (dryBase && lines.some((l) => l.of.yeast) && lines.some((l) => l.of.role === 'sugar')) {
-    rows.push({
-      id: 'food',
-      coefficients: each((l) => Number(l.of.role === 'sugar')),
-      least: kitchen.coefficients.yeastFood.value,
-    });
-  }
-  if (goal.netCarbs !== undefined) {
-    rows.push({
-      id: 'netCarbs',
-      coefficients: each((l) => netCarbs(l.of, goal.school) / 100),
-      most: goal.netCarbs * goal.portions,
-      goal: 'netCarbs',
-      perUnit: 1 / goal.portions,
-    });
-  }
-  if (goal.protein !== undefined) {
-    const bread = dough * (1 - goal.loss);
-    rows.push({
-      id: 'protein',
-      coefficients: each((l) => l.of.composition.protein / 100),
-      least: (goal.protein / 100) * bread,
-      goal: 'protein',
-      perUnit: 100 / bread,
-    });
-  }
-  if (goal.kcal !== undefined) {
-    rows.push({
-      id: 'kcal',
-      coefficients: each(({ of }) => {
-        const { protein, fat, fibre, polyols = 0 } = of.composition;
-        return (
-          energy({
-            protein,
-            fat,
-            fibre,
-            carbohydrate: availableCarbs(of.composition),
-            [of.polyolEnergy === 0 ? 'erythritol' : 'polyols']: polyols,
-          }).kcal / 100
-        );
-      }),
-      most: goal.kcal * goal.portions,
-      goal: 'kcal',
-      perUnit: 1 / goal.portions,
-    });
-  }
-  if (goal.whole !== undefined) {
-    const share = goal.whole / 100;
-    rows.push({
-      id: 'whole',
-      coefficients: each((l) => (isFlour(l) ? (l.of.whole ?? 0) - share : 0)),
-      least: 0,
-      goal: 'whole',
-      perUnit: 100 / held.grams,
-    });
-  }
-  if (goal.useUp !== undefined) {
-    const { ingredient, grams } = goal.useUp;
-    rows.push({
-      id: 'use-up',
-      coefficients: each((l) => Number(l.ingredient === ingredient)),
-      least: grams,
-      goal: 'useUp',
-      perUnit: 1,
-    });
-  }
-  const idle = (l: ResolvedLine) =>
-    isFlour(l) && l.of.strength !== 'strong' && l.of.strength !== 'weak';
-  const flourNow = sumGrams(now.filter(isFlour));
-  // A wheat bread stays one: no more of what holds no gas than it can carry, or has already.
-  if (!dryBase && sumGrams(now.filter(idle)) <= mostWithout * flourNow) {
-    rows.push({
-      id: 'idle',
-      coefficients: each((l) => (isFlour(l) ? Number(idle(l)) - mostWithout : 0)),
-      most: 0,
-    });
-  }
-  for (const { of, edge, share } of boundsOf(dryBase, kitchen)) {
-    const is = (l: ResolvedLine) =>
-      'role' in of ? l.of.role === of.role : l.of.id === of.ingredient;
-    if (!lines.some(is)) continue;
-    const coefficients = each((l) => Number(is(l)) - share * base.get(l.id)!);
-    const id = `${'role' in of ? of.role : of.ingredient}-${edge}`;
-    rows.push({ id, coefficients, [edge]: 0 });
-  }
-  const price = new Map(
-    usable.flatMap((c) =>
-      c.of.id === 'water'
-        ? [[c.of.id, 0] as const]
-        : c.of.pricePerKilo === undefined
-          ? []
-          : [[c.of.id, c.of.pricePerKilo / 1000] as const],
-    ),
-  );
-  return { candidates: usable, rows, price };
+  const setting: Setting = {
+    goal,
+    kitchen,
+    now,
+    lines,
+    held,
+    dryBase,
+    dough: goal.dough ?? sumGrams(now),
+    base: new Map(forms.map((f) => [f.line.id, f.base])),
+    surplus: new Map(forms.map((f) => [f.line.id, 100 * surplusOf(f, softening)])),
+    each: (of) => new Map(lines.map((l) => [l.id, of(l)])),
+  };
+  return {
+    candidates: usable,
+    rows: [
+      ...breadRows(setting),
+      ...goalRows.flatMap((row) => row(setting) ?? []),
+      ...structureRows(setting),
+    ],
+    price: pricesOf(usable),
+  };
 }

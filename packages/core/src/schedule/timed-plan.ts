@@ -5,7 +5,7 @@ import type { Week } from '../household/week.ts';
 import type { LeavenChange } from '../ferment/leaven-change.ts';
 import { amountsFor, keptBack, type BreadAmounts } from './amounts.ts';
 import { breadOf, type Bread, type BreadSaid } from './bread.ts';
-import { clockFrom, closedIn, isoOf, minuteOf } from './clock.ts';
+import { clockFrom, closedIn, isoOf, minuteOf, type Clock } from './clock.ts';
 import {
   isMissed,
   isPlan,
@@ -181,16 +181,35 @@ function amountsOf(
   return { ...amountsFor(bread, planned, steps, keptBack, false), ...(leaven ? { leaven } : {}) };
 }
 
-/** A plan for a question, by the clock of the house. */
-export function timedPlan({
+/** A question as the planner takes it, in minutes from now. */
+interface Minutes {
+  readonly clock: Clock;
+  /** What is planned: what nobody began in time does not stand in the way of the rest. */
+  readonly bakes: readonly BakeWished[];
+  readonly begun: ReadonlySet<string>;
+  readonly closed: PlanAsked['closed'];
+  asked(breads: readonly Bread[], ways: ReadonlyArray<readonly WayId[] | undefined>): PlanAsked;
+}
+
+/** What was noted of steps, each under its bake's name. */
+const byStep = <T, V>(
+  bakes: readonly BakeWished[],
+  of: (bake: BakeWished) => Readonly<Record<string, T>> | undefined,
+  to: (noted: T) => V,
+): Record<string, V> =>
+  Object.fromEntries(
+    bakes.flatMap((bake) =>
+      Object.entries(of(bake) ?? {}).map(([step, noted]) => [`${bake.id}:${step}`, to(noted)]),
+    ),
+  );
+
+function inMinutes({
   now,
   zone,
   bakes: wished,
   week,
   resources = oneKitchen,
-  household,
-  belief,
-}: PlanQuestion): TimedPlan | NoTimedPlan {
+}: PlanQuestion): Minutes {
   const clock = clockFrom(now, zone);
   const minute = (iso: string) => minuteOf(clock, iso);
   const wishOf = ({ readyBy, beginAt, facts = {} }: BakeWished): Wish => ({
@@ -199,49 +218,59 @@ export function timedPlan({
     ...(beginAt === undefined || hasBegun(facts) ? {} : { beginAt: minute(beginAt) }),
   });
   const isLost = (bake: BakeWished) => !hasBegun(bake.facts) && isMissed(wishOf(bake), 0);
-  // What nobody began in time does not stand in the way of the rest.
   const kept = wished.filter((b) => !isLost(b));
   const bakes = kept.length > 0 ? kept : wished;
-  const asWritten = bakes.map((b) => breadOf(b, household, belief));
-  const facts = Object.fromEntries(
-    bakes.flatMap(({ id, facts = {} }) =>
-      Object.entries(facts).map(([step, { start, end, notBefore }]): [string, Fact] => [
-        `${id}:${step}`,
-        {
-          ...(start === undefined ? {} : { start: minute(start) }),
-          ...(end === undefined ? {} : { end: minute(end) }),
-          ...(notBefore === undefined ? {} : { notBefore: minute(notBefore) }),
-        },
-      ]),
-    ),
+  const facts = byStep(
+    bakes,
+    (b) => b.facts,
+    ({ start, end, notBefore }): Fact => ({
+      ...(start === undefined ? {} : { start: minute(start) }),
+      ...(end === undefined ? {} : { end: minute(end) }),
+      ...(notBefore === undefined ? {} : { notBefore: minute(notBefore) }),
+    }),
   );
-  const locks = Object.fromEntries(
-    bakes.flatMap(({ id, locks = {} }) =>
-      Object.entries(locks).map(([step, at]) => [`${id}:${step}`, minute(at)] as const),
-    ),
-  );
+  const locks = byStep(bakes, (b) => b.locks, minute);
   const closed = closedIn(clock, week);
-  const asked = (breads: readonly Bread[], ways: ReadonlyArray<readonly WayId[] | undefined>) => ({
-    now: 0,
-    breads: bakes.map((bake, i) => ({
-      bread: breads[i]!,
-      wish: wishOf(bake),
-      ...(ways[i] ? { ways: ways[i] } : {}),
-    })),
+  return {
+    clock,
+    bakes,
+    begun: new Set(bakes.filter((b) => hasBegun(b.facts)).map((b) => b.id)),
     closed,
-    resources,
-    facts,
-    locks,
-  });
-  const begun = new Set(bakes.filter((b) => hasBegun(b.facts)).map((b) => b.id));
+    asked: (breads, of) => ({
+      now: 0,
+      breads: bakes.map((bake, i) => ({
+        bread: breads[i]!,
+        wish: wishOf(bake),
+        ...(of[i] ? { ways: of[i] } : {}),
+      })),
+      closed,
+      resources,
+      facts,
+      locks,
+    }),
+  };
+}
+
+/** A plan with the breads that it is made of. */
+interface FittedPlan extends AsNeeded {
+  readonly asWritten: readonly Bread[];
+  readonly made: readonly Fitted[];
+}
+
+/** Leaven that is made fit for the first rise moves the last as well: it is planned again with that in it. */
+function fittedPlan(
+  { bakes, begun, asked }: Minutes,
+  household: Household,
+  belief: Belief,
+): FittedPlan {
+  const asWritten = bakes.map((b) => breadOf(b, household, belief));
   const wishedWays = bakes.map((b) => b.ways);
   /** Breads whose leaven is made fit for their time. */
   const fits = new Set<string>();
   let made: readonly Fitted[] = asWritten.map((bread) => ({ bread }));
-  let { found, late, calls } = asNeeded(asked(asWritten, wishedWays), begun);
-  // Leaven that is made fit for the first rise moves the last as well: it is planned again with that in it.
-  for (let round = 0; round < rounds && isPlan(found); round += 1) {
-    const { breads: of, steps } = found;
+  let needed = asNeeded(asked(asWritten, wishedWays), begun);
+  for (let round = 0; round < rounds && isPlan(needed.found); round += 1) {
+    const { breads: of, steps } = needed.found;
     of.forEach(({ id, rises }) => rises?.first.leaven && fits.add(id));
     if (fits.size === 0) break;
     const fitted = bakes.map((bake, i) =>
@@ -250,79 +279,88 @@ export function timedPlan({
         : made[i]!,
     );
     if (round > 0 && fitted.every(({ bread }, i) => isLike(bread, made[i]!.bread))) break;
-    const again = asNeeded(
-      asked(
-        fitted.map((f) => f.bread),
-        of.map(({ id, way }, i) => (fits.has(id) && way ? [way] : wishedWays[i])),
-      ),
-      begun,
-    );
+    const breads = fitted.map((f) => f.bread);
+    const fitWays = of.map(({ id, way }, i) => (fits.has(id) && way ? [way] : wishedWays[i]));
+    const again = asNeeded(asked(breads, fitWays), begun);
     if (!isPlan(again.found)) break;
-    made = fitted;
-    ({ found, late, calls } = again);
+    [made, needed] = [fitted, again];
   }
-  const breads = made.map((m) => m.bread);
-  const at = (minutes: number) => isoOf(clock, minutes);
-  const curveOf = (step: PlannedStep) => {
-    const i = bakes.findIndex((b) => b.id === step.bake);
-    const curve = isPlan(found) ? stepCurve(breads[i]!, found.breads[i]!, step) : [];
-    return curve.length === 0
-      ? {}
-      : {
-          curve: curve.map(({ hours, volume, celsius }) => ({
-            minute: Math.round(hours * 60),
-            volume,
-            celsius,
-          })),
-        };
+  return { ...needed, asWritten, made };
+}
+
+type At = (minutes: number) => string;
+
+function notTimed({ refused, drop }: NoPlan, at: At): NoTimedPlan {
+  return {
+    steps: null,
+    code: refused.code,
+    why: refused.says,
+    drop: drop.map(({ wish, ready }) => {
+      const [of, what] = wish.split(':');
+      return {
+        ...(what === undefined ? { wish } : { wish: what, bake: of! }),
+        ready: Object.fromEntries(Object.entries(ready).map(([id, m]) => [id, at(m)])),
+      };
+    }),
   };
-  if (!isPlan(found)) {
-    return {
-      steps: null,
-      code: found.refused.code,
-      why: found.refused.says,
-      drop: found.drop.map(({ wish, ready }) => {
-        const [of, what] = wish.split(':');
-        return {
-          ...(what === undefined ? { wish } : { wish: what, bake: of! }),
-          ready: Object.fromEntries(Object.entries(ready).map(([id, m]) => [id, at(m)])),
-        };
-      }),
-    };
-  }
-  const plannedSteps = found.steps;
+}
+
+/** A step by the clock, with the curve of what rises in it. */
+function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: At): TimedStep {
+  const { start, end, earliest, soonest, latest, until, says, celsius } = step;
+  const curve = stepCurve(bread, planned, step).map(({ hours, ...point }) => ({
+    minute: Math.round(hours * 60),
+    volume: point.volume,
+    celsius: point.celsius,
+  }));
+  return {
+    id: step.id,
+    bake: step.bake,
+    kind: step.kind,
+    label: step.label,
+    earliest: at(earliest),
+    start: at(start),
+    end: at(end),
+    soonest: at(soonest),
+    latest: at(latest),
+    minutes: end - start,
+    attended: step.attended,
+    uses: step.uses,
+    doubt: step.doubt,
+    ...(until === undefined ? {} : { until }),
+    ...(says === undefined ? {} : { says }),
+    ...(celsius === undefined ? {} : { celsius }),
+    ...(curve.length === 0 ? {} : { curve }),
+  };
+}
+
+/** A plan for a question, by the clock of the house. */
+export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
+  const { zone, bakes: wished, household, belief } = question;
+  const minutes = inMinutes(question);
+  const { clock, bakes, begun, closed } = minutes;
+  const { found, late, calls, asWritten, made } = fittedPlan(minutes, household, belief);
+  const at = (of: number) => isoOf(clock, of);
+  if (!isPlan(found)) return notTimed(found, at);
+  const { breads, steps } = found;
+  const indexOf = new Map(bakes.map((b, i) => [b.id, i] as const));
   return {
     zone,
-    bakes: found.breads.map((of, i) => ({
+    bakes: breads.map((of, i) => ({
       id: of.id,
       name: of.name,
       ...(of.way ? { way: of.way, label: ways[of.way].label, says: ways[of.way].says } : {}),
       ...(late && begun.has(of.id) && bakes[i]!.readyBy !== undefined ? { late } : {}),
-      ...amountsOf(asWritten[i]!, of, plannedSteps, made[i]!),
+      ...amountsOf(asWritten[i]!, of, steps, made[i]!),
     })),
     calls,
     missed: wished.filter((b) => !bakes.includes(b)).map((b) => b.id),
     closed: closed
       .filter((c) => c.to > 0)
       .map(({ from, to, what }) => ({ from: at(from), to: at(to), what })),
-    steps: found.steps.map(({ start, end, earliest, soonest, latest, ...step }) => ({
-      id: step.id,
-      bake: step.bake,
-      kind: step.kind,
-      label: step.label,
-      earliest: at(earliest),
-      start: at(start),
-      end: at(end),
-      soonest: at(soonest),
-      latest: at(latest),
-      minutes: end - start,
-      attended: step.attended,
-      uses: step.uses,
-      doubt: step.doubt,
-      ...(step.until === undefined ? {} : { until: step.until }),
-      ...(step.says === undefined ? {} : { says: step.says }),
-      ...(step.celsius === undefined ? {} : { celsius: step.celsius }),
-      ...curveOf({ start, end, earliest, soonest, latest, ...step }),
-    })),
+    steps: steps.map((step) => {
+      const i = indexOf.get(step.bake)!;
+      return timedStep(step, made[i]!.bread, breads[i]!, at);
+    }),
   };
 }
