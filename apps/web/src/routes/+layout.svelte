@@ -15,7 +15,7 @@
   import { closeWhereUnpaired } from '$lib/sync/closed.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
-  import { later } from '$lib/ui/later.ts';
+  import { idle, later } from '$lib/ui/later.ts';
   import { setTheme, themes, type Theme } from '$lib/ui/theme.ts';
   import type { LayoutProps } from './$types';
 
@@ -39,6 +39,8 @@
 
   // svelte-ignore state_referenced_locally
   let theme = $state<Theme>(data.theme);
+  /** What is planned is looked after once the page itself is there. */
+  let watching = $state(false);
   let keysOpen = $state(false);
   const keySheet = later(() => import('$lib/ui/ShortcutSheet.svelte'));
   let going = false;
@@ -54,8 +56,8 @@
       closeWhereUnpaired(),
     ];
     // What a kitchen goes to next is fetched while nothing else is: away, nothing of it is missing.
-    const idle = globalThis.requestIdleCallback ?? ((then: () => void) => setTimeout(then, 2000));
     idle(() => {
+      watching = true;
       for (const place of kitchenPlaces) void preloadCode(place).catch(() => undefined);
     });
     // From here on the page answers to hands, which is what a test waits for.
@@ -159,15 +161,22 @@
 <LearningMark learning={data.learning} />
 {#if data.watched && !onBake}
   <!-- Fetched where something is planned only; its room is kept, so that nothing moves under a finger. -->
-  {#await import('$lib/plan/Watch.svelte')}
+  {#snippet room()}
     {#if page.url.pathname !== '/bake'}<div
         class="min-h-11 border-b border-line bg-sunk"
       ></div>{/if}
-  {:then { default: Watch }}
-    <Watch />
-  {:catch}
-    <span hidden></span>
-  {/await}
+  {/snippet}
+  {#if watching}
+    {#await import('$lib/plan/Watch.svelte')}
+      {@render room()}
+    {:then { default: Watch }}
+      <Watch />
+    {:catch}
+      <span hidden></span>
+    {/await}
+  {:else}
+    {@render room()}
+  {/if}
 {/if}
 <main id="main" class="mx-auto max-w-[88rem] px-4 py-4">
   {@render children()}

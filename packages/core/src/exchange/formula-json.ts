@@ -1,7 +1,7 @@
 import { formulaFormat, type Formula } from '../formula/formula.ts';
 import { plainName } from '../quantity/plain-name.ts';
 import type { Refusal } from '../quantity/refusal.ts';
-import type { StyleId } from '../style/style.ts';
+import { usualStyle, type StyleId } from '../style/style.ts';
 import { formatLimits, type FormulaJson } from './formula-shape.ts';
 
 /** A formula that is larger than a kitchen's, or that speaks of what is not in it: the field is a path. */
@@ -86,7 +86,7 @@ function ownId(
  * @param json of the format's shape
  * @example completeFormula({stages: [{lines: [{ingredient: 'bread-flour', grams: 500}]}]}).style // 'pan'
  */
-export function completeFormula(json: FormulaJson, style: StyleId = 'pan'): Formula {
+export function completeFormula(json: FormulaJson, style: StyleId = usualStyle): Formula {
   const lineIds = new Set(json.stages.flatMap((s) => s.lines.flatMap((l) => l.id ?? [])));
   const stageIds = new Set(json.stages.flatMap((s) => s.id ?? []));
   const seenLines = new Set<string>();

@@ -18,6 +18,7 @@ import {
   type CannotRead,
   type ReadingWith,
 } from './line.ts';
+import { usualStyle } from '../style/style.ts';
 import { matchIngredient, nearest, vocabularyOf } from './match.ts';
 import { processIn } from '../process/process-in.ts';
 import { isMethod } from './method.ts';
@@ -399,7 +400,7 @@ class Reading {
     const formula: Formula = {
       format: formulaFormat,
       name: this.#name ?? unnamed,
-      style: this.#reader.style ?? 'pan',
+      style: this.#reader.style ?? usualStyle,
       stages,
       taken: [],
       left: [],

@@ -298,6 +298,9 @@ export const styles = {
 export type StyleId = keyof typeof styles;
 export const styleIds = Object.keys(styles) as StyleId[];
 
+/** What a bread is taken for that nobody named and that looks like none: baked in a tin, as most are. Common practice, no source. */
+export const usualStyle: StyleId = 'pan';
+
 /** The style of a bread that stands on its dry base, whatever its shape. */
 export const dryBaseStyle: StyleId = 'low-carb';
 

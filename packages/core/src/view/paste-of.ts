@@ -11,7 +11,7 @@ import type { Measures } from '../quantity/measures.ts';
 import type { Answer, ReadRecipe } from '../reader/read.ts';
 import { readerOf } from '../reader/reader-of.ts';
 import { readRecipe } from '../reader/recipe.ts';
-import type { StyleId, Window } from '../style/style.ts';
+import { usualStyle, type StyleId, type Window } from '../style/style.ts';
 import { lazily } from './lazily.ts';
 
 /** A recipe that is pasted, as its page has it. */
@@ -29,9 +29,6 @@ export interface PasteGiven {
   /** What the book taught; nothing is judged until it is there. */
   readonly belief: Belief | undefined;
 }
-
-/** A bread that nobody named, and that looks like none, is baked in a tin. Common practice, no source. */
-const usualStyle: StyleId = 'pan';
 
 /** All that is shown of a recipe that is pasted. */
 export interface PasteView {

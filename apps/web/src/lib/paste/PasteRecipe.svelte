@@ -1,23 +1,16 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import type { Formula } from '@tender-crumb/core/formula';
-  import {
-    pantryIn,
-    type Household,
-    type Settings,
-    settingsOf,
-  } from '@tender-crumb/core/household';
+  import type { Household } from '@tender-crumb/core/household';
   import { cupMillilitres, fills, tablespoonMillilitres } from '@tender-crumb/core/quantity';
-  import type { Answer } from '@tender-crumb/core/reader';
-  import { styleIds, styles, type StyleId } from '@tender-crumb/core/style';
+  import { styleIds, styles, usualStyle, type StyleId } from '@tender-crumb/core/style';
   import { nanoid } from 'nanoid';
-  import { onMount } from 'svelte';
+  import { onMount, type Component, type ComponentProps } from 'svelte';
+  import type PasteReading from './PasteReading.svelte';
   import { draftEntry } from '../sync/kinds.ts';
-  import { mustSay, saidOfHouse } from '../sync/said.ts';
-  import AskRow from '../ask/AskRow.svelte';
-  import Level from '../level/Level.svelte';
+  import { mustSay } from '../sync/said.ts';
+  import { later } from '../ui/later.ts';
   import { mostText, Paste } from './paste.svelte.ts';
-  import { asMass, say } from '../ui/writing.ts';
 
   let {
     household,
@@ -31,6 +24,19 @@
 
   // svelte-ignore state_referenced_locally
   const paste = new Paste(household);
+  /** What reads a recipe, and what shows that: fetched for the first who writes, or while nothing else is. */
+  const reader = later(() =>
+    Promise.all([import('./PasteReading.svelte'), import('./read-paste.ts')]),
+  );
+  let Reading = $state.raw<Component<ComponentProps<typeof PasteReading>>>();
+  async function read() {
+    const [{ default: part }, { pasteOf }] = await reader();
+    paste.readsBy(pasteOf);
+    Reading = part;
+  }
+  $effect(() => {
+    if (near || paste.text) void read().catch(() => undefined);
+  });
   const folded = $derived(small && !near && paste.text === '');
   $effect(() => {
     if (paste.text) void paste.learn();
@@ -66,22 +72,8 @@
   };
 
   $effect(() => paste.receive(household));
-  const pantry = $derived(pantryIn(household));
-  /** Rows that say something of what goes in; the method and the notes are counted. */
-  const aside = new Set(['step', 'note', 'yield', 'other']);
-  const shown = $derived(
-    (paste.view.read?.rows ?? []).filter((r) => !aside.has(r.as)).slice(0, 120),
-  );
-  const keptRows = $derived(
-    (paste.view.read?.rows ?? []).filter((r) => aside.has(r.as) && r.as !== 'other').length,
-  );
-  function answerRow(text: string, answer: Answer, learned: Partial<Settings>) {
-    paste.answer(text, answer);
-    if (Object.keys(learned).length > 0) void saidOfHouse(settingsOf(household), learned);
-  }
-
   async function put() {
-    const formula = paste.own?.body ?? paste.view.formula;
+    const formula = paste.own?.body ?? paste.view?.formula;
     if (!formula) return;
     busy = true;
     fault = '';
@@ -158,7 +150,7 @@
           >It is for
           <select
             class="field text-base text-ink"
-            value={paste.view.style}
+            value={paste.view?.style ?? paste.said ?? usualStyle}
             onchange={(e) => (paste.said = e.currentTarget.value as StyleId)}
           >
             {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
@@ -176,7 +168,7 @@
             }}
           /></label
         >
-        {#if paste.view.byVolume}
+        {#if paste.view?.byVolume}
           <label class="quiet grid gap-1"
             >Cup
             <select class="field text-base text-ink" bind:value={paste.measures.cup}>
@@ -215,99 +207,10 @@
           >
           {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
         </div>
-      {:else if paste.view.read}
-        {#if paste.view.read.recipes.length > 1}
-          <label class="grid gap-1"
-            ><span
-              >There are <b>{paste.view.read.recipes.length} recipes</b> in it; one goes on the bench
-              at a time. It is</span
-            >
-            <select class="field" bind:value={paste.which}>
-              {#each paste.view.read.recipes as title, i (i)}<option value={i}>{title}</option
-                >{/each}
-            </select>
-          </label>
-        {/if}
-        <Level level={paste.view.level} window={paste.view.window} />
-        {#if paste.view.verdict}
-          <p><b>{paste.view.verdict.state}.</b> {say(paste.view.verdict.says)}</p>
-          {#if paste.view.likely}
-            <p class="quiet">
-              Taken for {styles[paste.view.likely.style].inSentence}, {paste.view.likely.because}.
-              Is it another bread? Say so under “It is for”.
-            </p>
-          {/if}
-        {:else if !paste.judged}
-          <p class="quiet">One moment …</p>
-        {:else}
-          <p>No flour has been read yet, so that the level cannot be told.</p>
-        {/if}
-        <ul class="grid gap-0.5 text-sm" aria-label="What was read">
-          {#each shown as row, i (`${row.line} ${i}`)}
-            {#if row.as === 'unread'}
-              <li data-testid="unread">
-                <AskRow
-                  text={row.text}
-                  {household}
-                  {pantry}
-                  onanswer={(answer, learned) => answerRow(row.text, answer, learned)}
-                />
-              </li>
-            {:else}
-              <li class="row">
-                <span class="quiet break-words">{row.text}</span>
-                <span>
-                  {#if row.as === 'outside'}
-                    <span class="quiet">outside the dough</span>
-                  {:else if row.as === 'reference'}
-                    <span class="quiet">is in already</span>
-                  {:else if row.as === 'heading' || row.as === 'title'}
-                    <b>{row.as === 'title' ? 'title' : 'a part'}</b>
-                  {:else}
-                    {#each paste.view.linesOf(row.lines ?? []) as line (line.id)}
-                      <span class="read"
-                        ><b>{asMass(line.grams)}</b>
-                        {pantry.ingredient(line.ingredient).name}{line.percent
-                          ? ` · ${line.percent} %`
-                          : ''}</span
-                      >
-                    {/each}
-                  {/if}
-                </span>
-              </li>
-            {/if}
-          {/each}
-        </ul>
-        {#if keptRows > 0}
-          <p class="quiet">
-            {keptRows}
-            {keptRows === 1 ? 'line' : 'lines'} of method and notes are kept with it.
-          </p>
-        {/if}
-        {#if paste.view.read.assumptions.length > 0}
-          <ul class="quiet grid gap-1">
-            {#each paste.view.read.assumptions as a (a.line + a.text)}<li>
-                Line {a.line}: {say(a.text)}.
-              </li>{/each}
-          </ul>
-        {/if}
-        {#each paste.twins as twin (twin.id)}
-          <p>
-            This text is on the shelf already:
-            <a class="link" href="/bench/{twin.id}">{twin.name}</a>.
-          </p>
-        {/each}
-        <div class="flex flex-wrap items-center gap-3">
-          {#if paste.view.mightLackFlour}
-            <p class="font-semibold text-act">
-              What was not read may be the main flour: the level stands on what was.
-            </p>
-          {/if}
-          <button class="knob knob-act" type="button" disabled={busy} onclick={put}>
-            {busy ? 'Putting it there …' : 'Put it on the bench'}
-          </button>
-          {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
-        </div>
+      {:else if Reading && paste.view?.read}
+        <Reading {paste} view={paste.view} {household} {busy} {fault} onput={put} />
+      {:else if paste.text.trim()}
+        <p class="quiet">One moment …</p>
       {:else}
         <p class="quiet">
           It is read as you paste: grams, baker's percentages, and how the dough will feel. What
@@ -322,16 +225,3 @@
     </div>
   </div>
 </section>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 0.75rem;
-    padding: 0.15rem 0;
-    border-top: 1px solid var(--line);
-  }
-  .read {
-    display: block;
-  }
-</style>

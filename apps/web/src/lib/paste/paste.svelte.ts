@@ -4,9 +4,10 @@ import { type Household } from '@tender-crumb/core/household';
 import type { Measures } from '@tender-crumb/core/quantity';
 import type { Answer } from '@tender-crumb/core/reader';
 import { styleIds, type StyleId } from '@tender-crumb/core/style';
-import { pasteOf } from '@tender-crumb/core/view';
+import type { PasteView } from '@tender-crumb/core/view';
 import { question, twinsOf } from '../question.ts';
 import { outbox } from '../sync/here.ts';
+import type { pasteOf } from './read-paste.ts';
 
 /** Longest text that a recipe is read from, characters. */
 export const mostText = formatLimits.source;
@@ -56,9 +57,11 @@ export class Paste {
 
   /** It is one of our own files, and needs no reading. */
   readonly own = $derived(ownFormula(this.text));
-  /** All that is shown of it. */
-  readonly view = $derived.by(() =>
-    pasteOf({
+  /** What reads it: it comes after the page. */
+  #reads = $state.raw<typeof pasteOf | undefined>();
+  /** All that is shown of it; nothing before it can be read. */
+  readonly view: PasteView | undefined = $derived.by(() =>
+    this.#reads?.({
       text: this.own ? '' : this.text,
       household: this.#household,
       // Whole: the view looks into it later, when nothing watches which of them changes.
@@ -69,6 +72,11 @@ export class Paste {
       belief: this.#belief,
     }),
   );
+
+  /** From now on it is read. */
+  readsBy(reads: typeof pasteOf): void {
+    this.#reads = reads;
+  }
 
   /** Whether a level can be judged yet. */
   get judged(): boolean {

@@ -1,23 +1,32 @@
 <script lang="ts">
-  import { Popover } from 'bits-ui';
-  import type { Snippet } from 'svelte';
-  import { glossary, type GlossaryWord } from './glossary.ts';
+  import type { Component, ComponentProps, Snippet } from 'svelte';
+  import type Explained from './Explained.svelte';
+  import type { GlossaryWord } from './glossary.ts';
+  import { later } from './later.ts';
 
   let { word, children }: { word: GlossaryWord; children?: Snippet } = $props();
+
+  const part = later(() => import('./Explained.svelte'));
+  let Asked = $state.raw<Component<ComponentProps<typeof Explained>>>();
 </script>
 
-<!-- A word that can be asked what it means, where it stands. -->
-<Popover.Root>
-  <Popover.Trigger class="explain no-print" title="What “{word}” means">
-    {#if children}{@render children()}{:else}{word}{/if}<sup aria-hidden="true">?</sup>
-  </Popover.Trigger>
-  <Popover.Portal>
-    <Popover.Content class="explained" sideOffset={6} collisionPadding={12} align="start">
-      <b>{word}</b>
-      {glossary[word]}
-    </Popover.Content>
-  </Popover.Portal>
-</Popover.Root>
+{#snippet named()}
+  {#if children}{@render children()}{:else}{word}{/if}<sup aria-hidden="true">?</sup>
+{/snippet}
+
+<!-- A word that can be asked what it means, where it stands. What answers is fetched for the first who asks. -->
+{#if Asked}
+  <Asked {word}>{@render named()}</Asked>
+{:else}
+  <button
+    type="button"
+    class="explain no-print"
+    title="What “{word}” means"
+    aria-haspopup="dialog"
+    aria-expanded="false"
+    onclick={async () => (Asked = (await part()).default)}>{@render named()}</button
+  >
+{/if}
 
 <style>
   :global(.explain) {

@@ -1,5 +1,11 @@
-const idle: (then: () => void) => void =
-  globalThis.requestIdleCallback ?? ((then) => setTimeout(then, 2000));
+/** Longer than this nothing is put off, ms: a page that is never idle is served all the same. */
+const latest = 4000;
+
+/** Does something once the page has nothing else to do. */
+export const idle = (then: () => void): void =>
+  void (globalThis.requestIdleCallback
+    ? globalThis.requestIdleCallback(then, { timeout: latest })
+    : setTimeout(then, latest / 2));
 
 /**
  * A part of the page that is not shown at once: loaded when it is asked for, and fetched before that while nothing else

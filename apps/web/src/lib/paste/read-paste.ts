@@ -1,0 +1,1 @@
+export { pasteOf } from '@tender-crumb/core/view';
