@@ -47,6 +47,9 @@ describe('a bake’s feedings', () => {
       peaked('q', 21),
     );
     expect(said.map((f) => hoursToPeak(f.feeding))).to.deep.equal([6, 5]);
+    // Fed again before it stood highest: nobody saw the first one's peak.
+    const again = jars(fed('f', 8, 'rye'), fed('g', 10, 'rye'), peaked('p', 15));
+    expect(again.map((f) => hoursToPeak(f.feeding))).to.deep.equal([undefined, 5]);
     expect(jars(peaked('p', 7), fed('f', 8, 'rye'))[0]!.feeding.peakAt).to.equal(undefined);
   });
 });

@@ -57,6 +57,30 @@ const found = (over: Partial<Goal> = {}, candidates = [...bread, ...shelf]) => {
 };
 
 describe('a bread for a goal', () => {
+  it('salt stays between two thirds and six fifths of what is usual here, whatever is cheaper', () => {
+    const salt = { of: { ...ingredient('salt'), pricePerKilo: 500 }, now: 9 };
+    const wheat = [
+      priced('bread-flour', 1, 500),
+      priced('water', 0, 325),
+      priced('instant-yeast', 20, 5),
+    ];
+    const least = (of: CandidateStuff, usual: number) => {
+      const { netCarbs, protein, ...rest } = goal({
+        salt: usual,
+        prefer: 'cheapest',
+        window: [-9, 9],
+      });
+      void [netCarbs, protein];
+      const answer = findBread([...wheat, of], rest, kitchen, 's1');
+      if (answer.kind !== 'found') throw new Error(JSON.stringify(answer));
+      const moved = answer.changes.filter((c) => c.ingredient === 'salt');
+      const flour = answer.changes.find((c) => c.ingredient === 'bread-flour')?.grams ?? 0;
+      return (100 * (9 + moved.reduce((sum, c) => sum + c.grams, 0))) / (500 + flour);
+    };
+    expect(least(salt, 1.8)).to.be.closeTo(1.2, 0.03);
+    expect(least(salt, 1.2)).to.be.closeTo(0.8, 0.03);
+  });
+
   it('a goal that is met already changes nothing', () => {
     expect(found().changes).to.deep.equal([]);
   });
