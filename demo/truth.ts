@@ -47,17 +47,17 @@ export const demoLabels: readonly Label[] = [
 ];
 
 /**
- * What is true in this household and nobody in it knows: each bag's thirst, how far its fats and
+ * What is true in this household and nobody in it knows: each bag's absorption, how far its fats and
  * sugars soften, how heavily it fills a cup. Drawn from the catalogue's own spreads.
  */
 export function hiddenTruth(draws: Draws): Belief {
   const bags = demoBags.map((b) => {
-    const spread = ingredient(b.ingredient).thirst.sd;
+    const spread = ingredient(b.ingredient).absorption.sd;
     const own = spread * 1.1 * draws.normal();
     return [`thirst:bag:${b.id}`, b.id === thirstierBag.id ? thirstierBag.by : own] as const;
   });
   const others = ['vital-gluten', 'flax-meal', 'oat-fibre', 'rolled-oats'].map(
-    (id) => [`thirst:${id}`, 0.6 * ingredient(id).thirst.sd * draws.normal()] as const,
+    (id) => [`thirst:${id}`, 0.6 * ingredient(id).absorption.sd * draws.normal()] as const,
   );
   const all = [
     ...bags,

@@ -1,5 +1,5 @@
 /**
- * `npm run fit`: fits the tables' thirsts on customary breads, and writes
+ * `npm run fit`: fits the tables' absorptions on customary breads, and writes
  * packages/core/src/ingredient/fitted.ts. A Bayesian regression: the tables with their spreads are the
  * prior; each bread, made as written by people who bake it, says that its level is in the middle of its
  * style's window, give or take half the window's width, the doubt of its ends and a bread's departure from

@@ -1,5 +1,5 @@
 import { Matrix, inverse } from 'ml-matrix';
-import { level, thirstKeyOf, thirstSlope, windowFor } from '@tender-crumb/core/dough';
+import { level, absorptionKeyOf, absorptionSlope, windowFor } from '@tender-crumb/core/dough';
 import { between, isFlour, resolve, totals, type ResolvedLine } from '@tender-crumb/core/formula';
 import { blankBelief, softeningKey, kitchenOf } from '@tender-crumb/core/belief';
 import { coefficients } from '@tender-crumb/core/coefficients';
@@ -30,14 +30,14 @@ export interface Look {
   readonly priors: ReadonlyMap<string, number>;
 }
 
-/** Spread of a line's thirst by the tables alone, with the moisture that stays with its bag. */
+/** Spread of a line's absorption by the tables alone, with the moisture that stays with its bag. */
 function tableSd(line: ResolvedLine, dryness: number): number {
   const of = tables.find((i) => i.id === line.ingredient)!;
   const held = line.of.state && heldIn(of, line.of.state);
-  const { sd } = held ?? of.thirst;
-  const dry = held ? sd : (of.dryBaseThirst?.sd ?? sd);
+  const { sd } = held ?? of.absorption;
+  const dry = held ? sd : (of.dryBaseAbsorption?.sd ?? sd);
   const damp = isFlour(line)
-    ? (coefficients.bagMoisture.value * thirstSlope(of.thirst.value)) / 100
+    ? (coefficients.bagMoisture.value * absorptionSlope(of.absorption.value)) / 100
     : 0;
   return Math.hypot(between(sd, dry, dryness), damp);
 }
@@ -62,8 +62,8 @@ export function looksOf(breads: readonly Bread[]): Look[] {
       slopes,
       priors: new Map(
         lines
-          .filter((l) => slopes.has(thirstKeyOf(l)))
-          .map((l) => [thirstKeyOf(l), tableSd(l, dryness)] as const),
+          .filter((l) => slopes.has(absorptionKeyOf(l)))
+          .map((l) => [absorptionKeyOf(l), tableSd(l, dryness)] as const),
       ),
       softens: at.slopes.get(softeningKey) ?? 0,
     };

@@ -100,8 +100,8 @@ describe('both sides of a figure', () => {
         { id: 'f', at: '2026-05-01T08:00:00Z', kind: 'felt', data: { points: at + 4, rested } },
       ] as readonly BakeEvent[];
       const { lesson } = learnFromBake(whole, felt, defaultHousehold, nothingLearned)!;
-      const thirst = lesson.taught.find((t) => t.key.startsWith('thirst:'))!;
-      return Math.abs(thirst.after.value - thirst.before.value);
+      const absorption = lesson.taught.find((t) => t.key.startsWith('thirst:'))!;
+      return Math.abs(absorption.after.value - absorption.before.value);
     };
     expect(early - points).to.be.above(3);
     const [rested, soon] = [moved(points, true), moved(early, false)];

@@ -8,7 +8,7 @@ import { nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belie
 import { coefficients, z80 } from '@tender-crumb/core/coefficients';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { bagProblems, gramsPerMillilitre, ingredient } from '@tender-crumb/core/ingredient';
-import { knownThirst } from '@tender-crumb/core/learn';
+import { knownAbsorption } from '@tender-crumb/core/learn';
 import { nutrition } from '@tender-crumb/core/nutrition';
 import { isGrams, isRefused, leastGrams, mostGrams } from '@tender-crumb/core/quantity';
 import type { StyleId } from '@tender-crumb/core/style';
@@ -285,8 +285,8 @@ describe('the last step to the screen', () => {
       mean: [mean],
       covariance: [[1e-4]],
     });
-    expect(knownThirst(of, belief(0.02)).now.thirst).to.be.closeTo(0.64, 1e-12);
-    expect(knownThirst(of, belief(-0.02)).now.thirst).to.be.closeTo(0.6, 1e-12);
+    expect(knownAbsorption(of, belief(0.02)).now.absorption).to.be.closeTo(0.64, 1e-12);
+    expect(knownAbsorption(of, belief(-0.02)).now.absorption).to.be.closeTo(0.6, 1e-12);
   });
 
   it('a spoon of something heavy holds more grams: honey over water over flour', () => {

@@ -2,13 +2,13 @@ import { fitted } from '../ingredient/fitted.ts';
 import { usualBaker } from '../household/baker.ts';
 
 /**
- * What the book has taught so far: how far each thirst, and the household's way of filling a cup,
+ * What the book has taught so far: how far each absorption, and the household's way of filling a cup,
  * departs from the catalogue. A joint Gaussian; a key that is not in it is still as the catalogue
  * has it.
  */
 export interface Belief {
   readonly keys: readonly string[];
-  /** Departures: g per g for a thirst, a share for the cup. */
+  /** Departures: g per g for an absorption, a share for the cup. */
   readonly mean: readonly number[];
   readonly covariance: readonly (readonly number[])[];
   /** Bakes that each key has been seen in. */
@@ -57,7 +57,7 @@ export const softeningKey = 'softening';
 /**
  * What a household believes before its first bake: the tables, as customary breads have moved them, and
  * which of their figures those breads tie together. Formulas that work say more of sums than of single
- * thirsts.
+ * absorptions.
  */
 export const nothingLearned: Belief = {
   keys: fitted.keys,
@@ -71,8 +71,8 @@ export const nothingLearned: Belief = {
 /** A belief of which nothing is tied to anything: every figure as its table has it. */
 export const blankBelief: Belief = { keys: [], mean: [], covariance: [], bakes: {} };
 
-/** Key of a thirst: of the bag where there is one, else of the household's usual bag of that kind. */
-export const thirstKey = (line: { ingredient: string; bag?: string }): string =>
+/** Key of an absorption: of the bag where there is one, else of the household's usual bag of that kind. */
+export const absorptionKey = (line: { ingredient: string; bag?: string }): string =>
   line.bag ? `thirst:bag:${line.bag}` : `thirst:${line.ingredient}`;
 
 /** Key of the usual baker's habit of filling a cup with flour. */

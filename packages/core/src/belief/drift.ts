@@ -14,7 +14,7 @@ const season = 90;
 const drifts = new WeakMap<Belief, Map<string, Belief>>();
 
 /**
- * What is believed on a later day. Seasons and the next sack move a flour's thirst by more than a constant
+ * What is believed on a later day. Seasons and the next sack move a flour's absorption by more than a constant
  * could follow, so that what bakes taught of it is held less firmly as days pass: variance grows evenly with
  * time, by a year's at most. Other figures stay.
  *

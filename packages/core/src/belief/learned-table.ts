@@ -12,7 +12,7 @@ const coefficientOf: Readonly<Record<string, keyof Coefficients>> = {
 };
 
 /**
- * What the table of coefficients has for a learned key; undefined for a thirst, which has a table of its own.
+ * What the table of coefficients has for a learned key; undefined for an absorption, which has a table of its own.
  *
  * @example coefficientFor('softening', coefficients)?.value // 0.3
  * @example coefficientFor('thirst:bread-flour', coefficients) // undefined

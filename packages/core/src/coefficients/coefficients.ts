@@ -56,7 +56,7 @@ export const coefficients = {
     3,
   ),
   bagWander: settable(
-    'A flour’s thirst wanders in a season of 90 days by',
+    'A flour’s absorption wanders in a season of 90 days by',
     figure(0.015, 'g per g', 0.01, ownModel),
     0,
     0.1,
@@ -87,13 +87,13 @@ export const coefficients = {
     2,
   ),
   ordinaryCelsius: settable(
-    'Room in which the thirsts hold',
+    'Room in which the absorptions hold',
     figure(21, '°C', 2, commonPractice),
     10,
     35,
   ),
   ordinaryHumidity: settable(
-    'Air in which the thirsts hold',
+    'Air in which the absorptions hold',
     figure(0.6, 'relative humidity', 0.1, commonPractice),
     0.2,
     0.9,
@@ -112,19 +112,19 @@ export const coefficients = {
   ),
   slowFlour: settable(
     'Whole and fresh flour has drunk at the first touch',
-    figure(0.9, 'share of its thirst', 0.04, ownModel),
+    figure(0.9, 'share of its absorption', 0.04, ownModel),
     0.5,
     1,
   ),
   slowMeal: settable(
     'Bran, meal and fibre have drunk at the first touch',
-    figure(0.75, 'share of their thirst', 0.1, ownModel),
+    figure(0.75, 'share of their absorption', 0.1, ownModel),
     0.2,
     1,
   ),
   slowGrain: settable(
     'Oats, seeds and dried fruit have drunk at the first touch',
-    figure(0.4, 'share of their thirst', 0.15, ownModel),
+    figure(0.4, 'share of their absorption', 0.15, ownModel),
     0,
     1,
   ),

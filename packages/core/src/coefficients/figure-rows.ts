@@ -28,8 +28,8 @@ interface FigureGroup {
   readonly rows: readonly FigureRow[];
 }
 
-/** Thirsts beyond this are no ingredient's. */
-const mostThirst = 20;
+/** Absorptions beyond this are no ingredient's. */
+const mostAbsorption = 20;
 
 type Table = ReadonlyArray<readonly [FigureKey, Settable]>;
 const tableOf = (of: object): Table => Object.entries(of) as unknown as Table;
@@ -43,8 +43,8 @@ const groups: ReadonlyArray<readonly [string, (all: readonly Ingredient[]) => Ta
     'How much each thing drinks',
     (all) =>
       all
-        .filter((i) => i.thirst.value > 0 && !roles[i.role].atSignal)
-        .map((i) => [`thirst:${i.id}`, settable(i.name, i.thirst, 0, mostThirst)] as const),
+        .filter((i) => i.absorption.value > 0 && !roles[i.role].atSignal)
+        .map((i) => [`thirst:${i.id}`, settable(i.name, i.absorption, 0, mostAbsorption)] as const),
   ],
   ['The dough model', () => tableOf(coefficients)],
   ['How a dough rises', () => tableOf(riseFigures)],

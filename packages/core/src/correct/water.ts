@@ -1,6 +1,6 @@
 import { pouredWater } from '../formula/poured-water.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
-import { thirstKeyOf } from '../dough/linear-form.ts';
+import { absorptionKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
 import { fillKeyBy, placeOf } from '../belief/belief.ts';
 import { ownPoints } from '../dough/own-points.ts';
@@ -19,18 +19,18 @@ const step = (baseGrams: number): number => (baseGrams < 50 ? 0.1 : 1);
 function levelBasis(context: CorrectionContext): Pick<Correction, 'basis' | 'restsOn'> {
   const { looks } = context;
   const main = thickenerOf(context.lines)?.line;
-  const key = main && thirstKeyOf(main);
+  const key = main && absorptionKeyOf(main);
   const bakes = (key !== undefined && context.kitchen.belief.bakes[key]) || 0;
   const of =
     looks === 0 ? '' : ` and how ${looks} of your ${looks === 1 ? 'loaf' : 'loaves'} came out`;
   return {
-    basis: `${thirstBasis(bakes)}${of}`,
+    basis: `${absorptionBasis(bakes)}${of}`,
     ...(key !== undefined && bakes > 0 ? { restsOn: key } : {}),
   };
 }
 
-function thirstBasis(bakes: number): string {
-  if (bakes === 0) return 'catalogue thirst of these flours (own model, calibrated)';
+function absorptionBasis(bakes: number): string {
+  if (bakes === 0) return 'catalogue absorption of these flours (own model, calibrated)';
   return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with this flour`;
 }
 
@@ -100,14 +100,14 @@ const looks = 4;
 /** Grams of what stiffens the dough that bring it to a level, that of a bread's own departure left in it. */
 function thickenedTo(
   to: number,
-  { line, thirst, joins }: Thickener,
+  { line, absorption, joins }: Thickener,
   { lines, level, kitchen }: CorrectionContext,
 ): number {
   const own = ownPoints(kitchen);
-  const drinks = level.account.entries.find((e) => e.line === line.id)?.thirst ?? thirst;
+  const drinks = level.account.entries.find((e) => e.line === line.id)?.absorption ?? absorption;
   let [grams, points, base] = [0, level.points, level.baseGrams];
   for (let look = 0; look < looks && points > to + 1e-9; look += 1) {
-    grams += thickeningGrams(points - own, to - own, base, { thirst: drinks, joins });
+    grams += thickeningGrams(points - own, to - own, base, { absorption: drinks, joins });
     if (!(grams > 0 && Number.isFinite(grams))) return grams;
     const at = levelOf(
       lines.map((l) => (l.id === line.id ? { ...l, grams: l.grams + grams } : l)),
@@ -133,6 +133,6 @@ function sureOf(deviations: number, { lines, totals, kitchen }: CorrectionContex
 /** Name of what drinks most for its weight among the large drinkers: the one to blame. */
 function mainDrinker({ level }: CorrectionContext): string {
   const large = level.account.entries.filter((e) => e.drinks > 0.15 * level.account.drinks);
-  const worst = large.sort((a, b) => b.thirst - a.thirst)[0];
+  const worst = large.sort((a, b) => b.absorption - a.absorption)[0];
   return worst ? worst.of.name : 'flour';
 }

@@ -12,7 +12,7 @@ interface AccountEntry {
   /** What of `drinks` it has not drunk yet at the first touch. */
   readonly later: number;
   /** Grams of water that a gram of it drinks, as believed today, at its moisture. */
-  readonly thirst: number;
+  readonly absorption: number;
 }
 
 /** What brings water and what drinks it. */
@@ -44,7 +44,7 @@ export function waterAccount({ forms, softening }: DoughModel): WaterAccount {
       softens: softening * form.softens * line.grams,
       drinks: drunk,
       later: form.later * drunk,
-      thirst: form.drinks,
+      absorption: form.drinks,
     };
     brings += entry.brings;
     softens += entry.softens;

@@ -39,7 +39,7 @@ function whatToDo({ doubts }: Level, lines: readonly ResolvedLine[]): string {
   if (worst?.kind === 'measuring' && name) return `Weigh the ${name} first.`;
   if (worst?.kind === 'habit' || worst?.kind === 'habitOf')
     return 'Weigh the flour, or weigh your cup of it in the Pantry.';
-  if (worst?.kind === 'thirst' && name) {
+  if (worst?.kind === 'absorption' && name) {
     return `Hardly anything is known of how much ${name} drinks: mix it, add the water by the spoon, and say how it felt.`;
   }
   return 'Mix it, add the water by the spoon, and say how it felt.';

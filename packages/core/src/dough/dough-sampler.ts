@@ -9,7 +9,7 @@ import { parametersOf, type Channel, type Parameter } from './parameter.ts';
 
 /** Where a channel's column begins in what a draw moves, in lines. */
 const columnOf: Readonly<Record<Channel, number>> = {
-  thirst: 0,
+  absorption: 0,
   softening: 1,
   moisture: 2,
   fill: 3,
@@ -57,10 +57,10 @@ function columnsOf(lines: readonly ResolvedLine[], kitchen: Kitchen) {
     grams: column((f) => f.line.grams),
     brings: column((f) => f.brings),
     softens: column((f) => f.softens),
-    /** Thirst in a wheat bread as believed, and what a dry base makes of it. */
-    thirst: column((f) => f.believed - model.base.dryness * f.perDryness),
+    /** Absorption in a wheat bread as believed, and what a dry base makes of it. */
+    absorption: column((f) => f.believed - model.base.dryness * f.perDryness),
     perDryness: column((f) => f.perDryness),
-    drinks: Uint8Array.from(forms, (f) => Number(f.thirst.value > 0)),
+    drinks: Uint8Array.from(forms, (f) => Number(f.absorption.value > 0)),
     moisture: column((f) => f.moisture),
     drawn: column((f) => f.drawn),
     flour: Uint8Array.from(forms, (f) => Number(isFlour(f.line))),
@@ -70,7 +70,7 @@ function columnsOf(lines: readonly ResolvedLine[], kitchen: Kitchen) {
 }
 
 /**
- * Draws a dough from everything that is not surely known of it. Not linear: masses and thirsts never fall
+ * Draws a dough from everything that is not surely known of it. Not linear: masses and absorptions never fall
  * below nothing, and a base that varies divides.
  */
 export class DoughSampler {
@@ -171,11 +171,11 @@ export class DoughSampler {
   }
 
   #levelOf(dryness: number): number {
-    const { brings, softens, thirst, perDryness, drinks, moisture, drawn, flour, dry, model } =
+    const { brings, softens, absorption, perDryness, drinks, moisture, drawn, flour, dry, model } =
       this.#columns;
     const [mass, shift, count] = [this.#mass, this.#shift, this.#mass.length];
-    const [thirst0, soft0, wet0, air0] = [
-      columnOf.thirst * count,
+    const [absorption0, soft0, wet0, air0] = [
+      columnOf.absorption * count,
       columnOf.softening * count,
       columnOf.moisture * count,
       columnOf.air * count,
@@ -184,7 +184,7 @@ export class DoughSampler {
     for (let i = 0; i < count; i += 1) {
       let drunk = 0;
       if (drinks[i]) {
-        drunk = thirst[i]! + dryness * perDryness[i]! + shift[thirst0 + i]!;
+        drunk = absorption[i]! + dryness * perDryness[i]! + shift[absorption0 + i]!;
         if (drunk < 0) drunk = 0;
         if (flour[i]) {
           const wet = moisture[i]! + shift[wet0 + i]! + drawn[i]! * shift[air0 + i]!;

@@ -1,12 +1,12 @@
 import type { ResolvedLine } from '../formula/resolve.ts';
-import { isFlour, partOfBase, tableThirst, type Base } from '../formula/base.ts';
+import { isFlour, partOfBase, tableAbsorption, type Base } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { roles, type Role } from '../ingredient/role.ts';
 import { figure, type Figure } from '../figure/figure.ts';
-import { dampKey, departure, thirstKey } from '../belief/belief.ts';
+import { dampKey, departure, absorptionKey } from '../belief/belief.ts';
 import type { Coefficients } from '../coefficients/coefficients.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
-import { ordinaryMoisture, thirstAt } from './moisture.ts';
+import { ordinaryMoisture, absorptionAt } from './moisture.ts';
 import { daysOpen, moistureShift } from './weather.ts';
 
 /** What a gram of a line does to a dough: the one place where a line meets the dough model. */
@@ -20,9 +20,9 @@ export interface LinearForm {
   readonly fat: number;
   /** What of a gram is part of the 100 %. */
   readonly base: number;
-  /** Its thirst as the tables have it in this dough, at the ordinary moisture. */
-  readonly thirst: Figure;
-  /** Its thirst at the ordinary moisture as believed today. */
+  /** Its absorption as the tables have it in this dough, at the ordinary moisture. */
+  readonly absorption: Figure;
+  /** Its absorption at the ordinary moisture as believed today. */
   readonly believed: number;
   /** Moisture of its bag, per cent; the ordinary where moisture means nothing to it. */
   readonly moisture: number;
@@ -30,28 +30,28 @@ export interface LinearForm {
   readonly drawn: number;
   /** Grams of water that a gram drinks, as believed, at its moisture. */
   readonly drinks: number;
-  /** Change of that for one unit of thirst at the ordinary moisture: under 1 for a damp flour. */
+  /** Change of that for one unit of absorption at the ordinary moisture: under 1 for a damp flour. */
   readonly perStandard: number;
   /** Change of what it drinks as a dry base takes the place of a wheat one. */
   readonly perDryness: number;
-  /** Share of its thirst that it drinks only after a rest. */
+  /** Share of its absorption that it drinks only after a rest. */
   readonly later: number;
 }
 
-const thirstKeys = new WeakMap<Ingredient, string>();
+const absorptionKeys = new WeakMap<Ingredient, string>();
 
-/** Key of a line's thirst: of its bag where that is of its kind, else of the household's usual one. */
-export function thirstKeyOf({ of }: Pick<ResolvedLine, 'of'>): string {
-  const known = thirstKeys.get(of);
+/** Key of a line's absorption: of its bag where that is of its kind, else of the household's usual one. */
+export function absorptionKeyOf({ of }: Pick<ResolvedLine, 'of'>): string {
+  const known = absorptionKeys.get(of);
   if (known !== undefined) return known;
-  const own = thirstKey({ ingredient: of.id, ...(of.bag ? { bag: of.bag.id } : {}) });
+  const own = absorptionKey({ ingredient: of.id, ...(of.bag ? { bag: of.bag.id } : {}) });
   // Soaked or cooked it is another thing.
   const key = of.state ? `${own}:${of.state}` : own;
-  thirstKeys.set(of, key);
+  absorptionKeys.set(of, key);
   return key;
 }
 
-/** Which coefficient says how much of its thirst a slow drinker has drunk at the first touch. */
+/** Which coefficient says how much of its absorption a slow drinker has drunk at the first touch. */
 const slowness: Readonly<Partial<Record<Role, 'slowFlour' | 'slowMeal' | 'slowGrain'>>> = {
   flour: 'slowFlour',
   bran: 'slowMeal',
@@ -62,7 +62,7 @@ const slowness: Readonly<Partial<Record<Role, 'slowFlour' | 'slowMeal' | 'slowGr
 };
 
 /** Drinks nothing that a touch could find. */
-const noThirst: Figure = figure(
+const noAbsorption: Figure = figure(
   0,
   'g per g',
   0,
@@ -73,7 +73,7 @@ const noThirst: Figure = figure(
 const atSignal = (line: ResolvedLine): boolean =>
   roles[line.of.role].atSignal && line.stageKind === 'dough' && !isFlour(line);
 
-/** Share of its thirst that a thing drinks only after a rest; what soaked before has drunk already. */
+/** Share of its absorption that a thing drinks only after a rest; what soaked before has drunk already. */
 export function laterShare(line: ResolvedLine, coefficients: Coefficients): number {
   const soaked = line.stageKind !== 'dough';
   const name = slowness[line.of.role];
@@ -114,9 +114,11 @@ export function linearForm(
   const { of } = line;
   const { bringsWater, softens } = roles[of.role];
   const { composition } = of;
-  const thirst = atSignal(line) ? noThirst : tableThirst(of, base);
-  const drinker = thirst.value !== 0;
-  const believed = drinker ? thirst.value + departure(kitchen.belief, thirstKeyOf(line)) : 0;
+  const absorption = atSignal(line) ? noAbsorption : tableAbsorption(of, base);
+  const drinker = absorption.value !== 0;
+  const believed = drinker
+    ? absorption.value + departure(kitchen.belief, absorptionKeyOf(line))
+    : 0;
   const floury = drinker && isFlour(line);
   const drawn = floury ? drawnFromAir(of, kitchen) : 0;
   const moisture = floury ? moistureOf(of, drawn, kitchen) : ordinaryMoisture;
@@ -129,13 +131,14 @@ export function linearForm(
       : 0,
     fat: softens ? composition.fat / 100 : 0,
     base: partOfBase(line, base),
-    thirst,
+    absorption,
     believed,
     moisture,
     drawn,
-    drinks: usual ? believed : thirstAt(believed, moisture),
+    drinks: usual ? believed : absorptionAt(believed, moisture),
     perStandard: usual ? 1 : (100 - moisture) / (100 - ordinaryMoisture),
-    perDryness: drinker && of.dryBaseThirst ? of.dryBaseThirst.value - of.thirst.value : 0,
+    perDryness:
+      drinker && of.dryBaseAbsorption ? of.dryBaseAbsorption.value - of.absorption.value : 0,
     later: laterShare(line, kitchen.coefficients),
   };
 }

@@ -5,7 +5,7 @@
 const standardMoisture = 14;
 
 /**
- * Moisture at which the tables' thirsts hold, per cent: that of a bag in ordinary air, 21 °C and 60 %
+ * Moisture at which the tables' absorptions hold, per cent: that of a bag in ordinary air, 21 °C and 60 %
  * (handbook, from the equilibrium in weather.ts). So a bag of which nothing is known and one that was
  * measured at what is ordinary stand at the same level.
  */
@@ -14,33 +14,33 @@ export const ordinaryMoisture = 13.2;
 /**
  * What flour drinks at a moisture, from what it drinks at the ordinary one.
  *
- * @param thirst grams of water per gram at 13.2 %
- * @example thirstAt(0.62, 13.2) // .62
- * @example thirstAt(0.62, 14.2) // .6013
+ * @param absorption grams of water per gram at 13.2 %
+ * @example absorptionAt(0.62, 13.2) // .62
+ * @example absorptionAt(0.62, 14.2) // .6013
  */
-export const thirstAt = (thirst: number, moisture: number): number =>
-  ((1 + thirst) * (100 - moisture)) / (100 - ordinaryMoisture) - 1;
+export const absorptionAt = (absorption: number, moisture: number): number =>
+  ((1 + absorption) * (100 - moisture)) / (100 - ordinaryMoisture) - 1;
 
-/** Change of {@link thirstAt} for one point more of moisture, points of water per gram. */
-export const thirstSlope = (thirst: number): number =>
-  (-100 * (1 + thirst)) / (100 - ordinaryMoisture);
+/** Change of {@link absorptionAt} for one point more of moisture, points of water per gram. */
+export const absorptionSlope = (absorption: number): number =>
+  (-100 * (1 + absorption)) / (100 - ordinaryMoisture);
 
 /**
  * Water absorption at a moisture, from absorption on the 14 % basis.
  *
  * @param absorption14 grams of water per 100 g of flour at 14 % moisture
  * @param moisture per cent, wet basis, 0 to below 100
- * @example absorptionAt(60, 10) // 67.44
+ * @example absorption14At(60, 10) // 67.44
  */
-export const absorptionAt = (absorption14: number, moisture: number): number =>
+export const absorption14At = (absorption14: number, moisture: number): number =>
   ((100 + absorption14) * (100 - moisture)) / (100 - standardMoisture) - 100;
 
 /**
- * Change of absorption for one point more of moisture: the slope of {@link absorptionAt}.
+ * Change of absorption for one point more of moisture: the slope of {@link absorption14At}.
  *
- * @example absorptionSlope(60) // −1.86
+ * @example absorption14Slope(60) // −1.86
  */
-export const absorptionSlope = (absorption14: number): number =>
+export const absorption14Slope = (absorption14: number): number =>
   -(100 + absorption14) / (100 - standardMoisture);
 
 /**

@@ -11,12 +11,12 @@ import {
   touchKey,
 } from '../belief/belief.ts';
 import type { Kitchen, Measuring } from '../belief/kitchen.ts';
-import { thirstKeyOf, type LinearForm } from './linear-form.ts';
+import { absorptionKeyOf, type LinearForm } from './linear-form.ts';
 import { measuringSd } from './measuring.ts';
-import { thirstSlope } from './moisture.ts';
+import { absorptionSlope } from './moisture.ts';
 
 /** What of a dough a parameter moves. */
-export type Channel = 'thirst' | 'softening' | 'moisture' | 'air' | 'fill' | 'mass' | 'level';
+export type Channel = 'absorption' | 'softening' | 'moisture' | 'air' | 'fill' | 'mass' | 'level';
 
 /** A dough at its middle: what slopes are taken at. */
 export interface DoughMiddle {
@@ -29,10 +29,11 @@ export interface DoughMiddle {
 export const channelSlopes: Readonly<
   Record<Channel, (form: LinearForm, at: DoughMiddle) => number>
 > = {
-  thirst: ({ perStandard, line }, { base }) => (-100 * perStandard * line.grams) / base,
+  absorption: ({ perStandard, line }, { base }) => (-100 * perStandard * line.grams) / base,
   softening: ({ softens, line }, { base }) => (100 * softens * line.grams) / base,
-  moisture: ({ drinks, line }, { base }) => (-thirstSlope(drinks) * line.grams) / base,
-  air: ({ drinks, drawn, line }, { base }) => (-thirstSlope(drinks) * drawn * line.grams) / base,
+  moisture: ({ drinks, line }, { base }) => (-absorptionSlope(drinks) * line.grams) / base,
+  air: ({ drinks, drawn, line }, { base }) =>
+    (-absorptionSlope(drinks) * drawn * line.grams) / base,
   level: () => 1,
   fill: (form, at) => at.perGram(form) * form.line.grams,
   mass: (form, at) => at.perGram(form),
@@ -65,7 +66,7 @@ export const filledByHabit = (line: ResolvedLine, { measures }: Measuring): bool
 
 /** Spread that the moisture of an unmeasured bag puts on what a gram of it drinks. */
 export const bagDamp = (drinks: number, { bagMoisture }: Kitchen['coefficients']): number =>
-  Math.abs(bagMoisture.value * thirstSlope(drinks)) / 100;
+  Math.abs(bagMoisture.value * absorptionSlope(drinks)) / 100;
 
 /** Key of the moisture of every bag that was not measured: the same air stands over all of them. */
 const moistureKey = 'moisture';
@@ -75,17 +76,17 @@ const moistureKey = 'moisture';
  * this table. In order of their being drawn.
  */
 const parameterKinds = {
-  thirst: {
-    channel: 'thirst',
+  absorption: {
+    channel: 'absorption',
     learned: true,
-    of({ line, thirst, drinks }, { coefficients }) {
-      if (!(thirst.sd > 0)) return undefined;
-      // How moist an unmeasured bag is stays with it as its thirst does, and cannot be told from that.
+    of({ line, absorption, drinks }, { coefficients }) {
+      if (!(absorption.sd > 0)) return undefined;
+      // How moist an unmeasured bag is stays with it as its absorption does, and cannot be told from that.
       const damp =
         isFlour(line) && line.of.bag?.moisture === undefined ? bagDamp(drinks, coefficients) : 0;
       return {
-        key: thirstKeyOf(line),
-        prior: damp === 0 ? thirst.sd : Math.hypot(thirst.sd, damp),
+        key: absorptionKeyOf(line),
+        prior: damp === 0 ? absorption.sd : Math.hypot(absorption.sd, damp),
         ingredient: line.ingredient,
       };
     },
@@ -135,8 +136,8 @@ const parameterKinds = {
   moisture: {
     channel: 'moisture',
     learned: false,
-    of({ line, thirst }, { coefficients: { measuredMoisture, moistureSpread } }) {
-      if (!isFlour(line) || thirst.value === 0) return undefined;
+    of({ line, absorption }, { coefficients: { measuredMoisture, moistureSpread } }) {
+      if (!isFlour(line) || absorption.value === 0) return undefined;
       const { bag } = line.of;
       return bag?.moisture === undefined
         ? { key: moistureKey, prior: moistureSpread.value }

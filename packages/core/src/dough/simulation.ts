@@ -64,9 +64,9 @@ const factor = ({ key, kind, ingredient, line }: Parameter): Factor => ({
 });
 
 /**
- * Draws the level many times over: every mass by its measuring error, every thirst by what is believed
+ * Draws the level many times over: every mass by its measuring error, every absorption by what is believed
  * of it (with its ties to others), the moisture of the bags, the softening, the person's way of filling
- * a cup. Not linear: masses and thirsts never fall below nothing, and a base that varies divides.
+ * a cup. Not linear: masses and absorptions never fall below nothing, and a base that varies divides.
  *
  * The variance shares are first-order indices estimated from the draws themselves, as the variance of
  * the means over bins of equal chance. Source: Plischke, Borgonovo & Smith 2013, given-data estimation.

@@ -1,4 +1,4 @@
-import { baseOf, isFlour, partOfBase, tableThirst, type Base } from '../formula/base.ts';
+import { baseOf, isFlour, partOfBase, tableAbsorption, type Base } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Role } from '../ingredient/role.ts';
@@ -12,7 +12,7 @@ export interface Thickener {
   /** The line that has it already. */
   readonly line: ResolvedLine;
   /** Grams of water that a gram of it drinks by the tables, and what of a gram joins the 100 %. */
-  readonly thirst: number;
+  readonly absorption: number;
   readonly joins: number;
 }
 
@@ -35,7 +35,7 @@ export function thickenerOf(
   return {
     of: line.of,
     line,
-    thirst: tableThirst(line.of, base).value,
+    absorption: tableAbsorption(line.of, base).value,
     joins: partOfBase(line, base),
   };
 }
@@ -45,11 +45,11 @@ export function thickenerOf(
  * the surplus is spread over.
  *
  * @param from points, and `to` points: both without what no line explains
- * @example thickeningGrams(10, 5, 500, {thirst: .62, joins: 1}) // 37
+ * @example thickeningGrams(10, 5, 500, {absorption: .62, joins: 1}) // 37
  */
 export const thickeningGrams = (
   from: number,
   to: number,
   baseGrams: number,
-  { thirst, joins }: Pick<Thickener, 'thirst' | 'joins'>,
-): number => ((from - to) * baseGrams) / (100 * thirst + to * joins);
+  { absorption, joins }: Pick<Thickener, 'absorption' | 'joins'>,
+): number => ((from - to) * baseGrams) / (100 * absorption + to * joins);

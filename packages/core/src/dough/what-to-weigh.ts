@@ -3,7 +3,7 @@ import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
 import { isFlour } from '../formula/base.ts';
-import { thirstKeyOf } from './linear-form.ts';
+import { absorptionKeyOf } from './linear-form.ts';
 import { measuringSd, scaleSd } from './measuring.ts';
 import { bagDamp } from './parameter.ts';
 import type { DoubtShare, Simulation } from './simulation.ts';
@@ -29,7 +29,7 @@ const worthwhile = 0.02;
  * - weighing a line leaves the scale's own step of its doubt, and takes the person's habit of filling
  *   out of it in proportion to what of the habit goes through that line;
  * - a moisture reading leaves the spread of a reading;
- * - one more logged bake leaves of a thirst's variance v only v r / (v + r), r being what else blurs a
+ * - one more logged bake leaves of an absorption's variance v only v r / (v + r), r being what else blurs a
  *   feel.
  *
  * @example whatToWeigh(simulation, lines, kitchen)[0].says // 'Weigh the whole wheat flour'
@@ -67,9 +67,10 @@ export function whatToWeigh(
   const finding = shares.flatMap((s): Surer[] => {
     if (s.kind === 'moisture') {
       const leaves = (of: number) => (measuredMoisture.value / of) ** 2;
-      // What of the moisture stays with a bag is in the doubt of its thirst.
+      // What of the moisture stays with a bag is in the doubt of its absorption.
       const stays = lines.reduce(
-        (sum, line) => sum + (byKey.get(thirstKeyOf(line))?.share ?? 0) * dampPart(line, kitchen),
+        (sum, line) =>
+          sum + (byKey.get(absorptionKeyOf(line))?.share ?? 0) * dampPart(line, kitchen),
         0,
       );
       const taken =
@@ -85,7 +86,7 @@ export function whatToWeigh(
           ]
         : [];
     }
-    if (s.kind !== 'thirst') return [];
+    if (s.kind !== 'absorption') return [];
     return [bakeOnce(s, sd, feel.value, width, lines)];
   });
   return [...weighing, ...finding]
@@ -93,12 +94,12 @@ export function whatToWeigh(
     .sort((a, b) => b.narrower - a.narrower);
 }
 
-/** Part of a thirst's variance that is how moist its bag is; none once bakes have shown it. */
+/** Part of an absorption's variance that is how moist its bag is; none once bakes have shown it. */
 function dampPart(line: ResolvedLine, { coefficients, belief }: Kitchen): number {
-  if (belief.bakes[thirstKeyOf(line)] || !isFlour(line) || line.of.bag?.moisture !== undefined)
+  if (belief.bakes[absorptionKeyOf(line)] || !isFlour(line) || line.of.bag?.moisture !== undefined)
     return 0;
-  const damp = bagDamp(line.of.thirst.value, coefficients) ** 2;
-  return damp / (damp + line.of.thirst.sd ** 2);
+  const damp = bagDamp(line.of.absorption.value, coefficients) ** 2;
+  return damp / (damp + line.of.absorption.sd ** 2);
 }
 
 function bakeOnce(

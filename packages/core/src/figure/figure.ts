@@ -10,7 +10,7 @@ export interface Figure {
 /**
  * Makes a figure.
  *
- * @example figure(0.62, 'g water per g', 0.02, commonPractice) // strong bread flour's thirst
+ * @example figure(0.62, 'g water per g', 0.02, commonPractice) // strong bread flour's absorption
  */
 export const figure = (value: number, unit: string, sd: number, source: string): Figure => ({
   value,

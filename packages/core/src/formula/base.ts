@@ -87,14 +87,14 @@ export const partOfBase = (line: ResolvedLine, { dryness }: Pick<Base, 'dryness'
 export const between = (wheat: number, dryBase: number, dryness: number): number =>
   wheat + dryness * (dryBase - wheat);
 
-/** The tables' thirst of a thing in a dough: in a dry base the same goods hold less. */
-export function tableThirst(of: Ingredient, { dryness }: Pick<Base, 'dryness'>): Figure {
-  const { thirst, dryBaseThirst } = of;
-  if (!dryBaseThirst || dryness === 0) return thirst;
-  if (dryness === 1) return dryBaseThirst;
+/** The tables' absorption of a thing in a dough: in a dry base the same goods hold less. */
+export function tableAbsorption(of: Ingredient, { dryness }: Pick<Base, 'dryness'>): Figure {
+  const { absorption, dryBaseAbsorption } = of;
+  if (!dryBaseAbsorption || dryness === 0) return absorption;
+  if (dryness === 1) return dryBaseAbsorption;
   return {
-    ...thirst,
-    value: between(thirst.value, dryBaseThirst.value, dryness),
-    sd: between(thirst.sd, dryBaseThirst.sd, dryness),
+    ...absorption,
+    value: between(absorption.value, dryBaseAbsorption.value, dryness),
+    sd: between(absorption.sd, dryBaseAbsorption.sd, dryness),
   };
 }

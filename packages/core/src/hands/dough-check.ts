@@ -59,10 +59,10 @@ export function checkDough(
   const of = tight
     ? pantry.ingredient('water')
     : (thickener?.of ?? pantry.ingredient('plain-flour'));
-  const { thirst = of.thirst.value, joins = 1 } = thickener ?? {};
+  const { absorption = of.absorption.value, joins = 1 } = thickener ?? {};
   const total = tight
     ? (-off * baseGrams) / 100
-    : thickeningGrams(felt, felt - off, baseGrams, { thirst, joins });
+    : thickeningGrams(felt, felt - off, baseGrams, { absorption, joins });
   const spoon = gramsByVolume(1, 'tbsp', of, measures) ?? 15;
   const now = Math.max(spoon / 3, Math.min(spoon, total * (slow ? firstShare.value : 1)));
   const grams = Math.round(now);

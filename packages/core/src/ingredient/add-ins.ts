@@ -1,6 +1,6 @@
 import type { Ingredient } from './ingredient.ts';
 import { quietRow } from './quiet-row.ts';
-import { composition, perCup, perPiece, thirst, usda } from './rows.ts';
+import { composition, perCup, perPiece, absorption, usda } from './rows.ts';
 
 const estimate = 'own estimate, no source';
 
@@ -22,7 +22,7 @@ export const addIns: readonly Ingredient[] = [
     role: 'addIn',
     composition: composition(usda('09298'), [15.43, 3.07, 0.46, 79.18, 3.7, 59.19, 11]),
     cup: { level: perCup(145, 12, usda('09298')) },
-    thirst: thirst(0.1, 0.1, estimate),
+    absorption: absorption(0.1, 0.1, estimate),
     slow: true,
   }),
   quietRow({
@@ -50,7 +50,7 @@ export const addIns: readonly Ingredient[] = [
     role: 'addIn',
     composition: composition(usda('12036'), [4.73, 20.78, 51.46, 20, 8.6, 2.62, 9]),
     cup: { level: perCup(140, 12, usda('12036')) },
-    thirst: thirst(0.1, 0.1, estimate),
+    absorption: absorption(0.1, 0.1, estimate),
   }),
   quietRow({
     id: 'sesame-seeds',
@@ -59,7 +59,7 @@ export const addIns: readonly Ingredient[] = [
     role: 'addIn',
     composition: composition(usda('12023'), [4.69, 17.73, 49.67, 23.45, 11.8, 0.3, 11]),
     cup: { level: perCup(144, 10, usda('12023')) },
-    thirst: thirst(0.1, 0.1, estimate),
+    absorption: absorption(0.1, 0.1, estimate),
     allergens: ['sesame'],
   }),
   quietRow({

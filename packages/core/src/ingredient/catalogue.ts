@@ -37,7 +37,7 @@ const byId: ReadonlyMap<string, Ingredient> = new Map(catalogue.map((i) => [i.id
  *
  * @throws RangeError for an id that is not in the catalogue: ids from outside are checked with
  *   {@link isIngredientId} at the door.
- * @example ingredient('bread-flour').thirst.value // 0.62
+ * @example ingredient('bread-flour').absorption.value // 0.62
  */
 export function ingredient(id: string): Ingredient {
   const found = byId.get(id);

@@ -35,7 +35,7 @@ export const dairy: readonly Ingredient[] = [
     'dried buttermilk, powdered buttermilk',
     'powder',
     [3, 34, 5.8, 49, 0, 49, 517],
-    { cup: 120, thirst: [0.3, 0.15], allergens: ['milk'] },
+    { cup: 120, absorption: [0.3, 0.15], allergens: ['milk'] },
   ),
   row(
     'whole-milk-powder',
@@ -43,7 +43,7 @@ export const dairy: readonly Ingredient[] = [
     'full fat milk powder, full cream milk powder',
     'powder',
     [2.5, 26, 27, 38, 0, 38, 371],
-    { cup: 128, thirst: [0.25, 0.15], allergens: ['milk'] },
+    { cup: 128, absorption: [0.25, 0.15], allergens: ['milk'] },
   ),
   row(
     'whey',
@@ -59,7 +59,7 @@ export const dairy: readonly Ingredient[] = [
     'dried whey, whey protein, whey protein powder, protein powder',
     'powder',
     [4, 40, 3, 48, 0, 45, 500],
-    { cup: 100, thirst: [0.3, 0.2], proteinSd: 25, allergens: ['milk'] },
+    { cup: 100, absorption: [0.3, 0.2], proteinSd: 25, allergens: ['milk'] },
   ),
   row(
     'greek-yogurt',
@@ -67,7 +67,7 @@ export const dairy: readonly Ingredient[] = [
     'greek yogurt, greek yoghurt, greek style yogurt, greek style yoghurt, strained yogurt, skyr, quark, fromage frais, labneh',
     'liquid',
     [80, 9, 5, 4, 0, 4, 35],
-    { cup: 250, thirst: [0.2, 0.15], ...milk },
+    { cup: 250, absorption: [0.2, 0.15], ...milk },
   ),
   row(
     'sour-cream',
@@ -99,7 +99,7 @@ export const dairy: readonly Ingredient[] = [
     'curd cheese, farmers cheese, farmer cheese, ricotta, ricotta cheese, tvorog, paneer',
     'liquid',
     [79, 11, 4.5, 3.5, 0, 2.7, 330],
-    { cup: 225, thirst: [0.2, 0.15], ...milk },
+    { cup: 225, absorption: [0.2, 0.15], ...milk },
   ),
   row(
     'cream-cheese',
@@ -142,6 +142,6 @@ export const dairy: readonly Ingredient[] = [
     'egg powder, powdered egg, dried whole egg, powdered eggs, dried egg white, egg white powder, powdered egg white',
     'powder',
     [3, 60, 25, 5, 0, 3, 600],
-    { cup: 85, thirst: [0.5, 0.3], proteinSd: 15, allergens: ['egg'] },
+    { cup: 85, absorption: [0.5, 0.3], proteinSd: 15, allergens: ['egg'] },
   ),
 ];

@@ -101,7 +101,7 @@ export const extras: readonly Ingredient[] = [
     'agar, agar agar, gelatin, gelatine, pectin, carrageenan, methylcellulose, konjac, glucomannan, konjac powder',
     'improver',
     [10, 5, 0.5, 84, 80, 0, 10],
-    { cup: 140, thirst: [6, 3] },
+    { cup: 140, absorption: [6, 3] },
   ),
   row(
     'nutritional-yeast',
@@ -109,7 +109,7 @@ export const extras: readonly Ingredient[] = [
     'yeast flakes, inactive yeast, yeast extract, deactivated yeast, non diastatic yeast',
     'powder',
     [5, 50, 5, 36, 22, 0, 50],
-    { cup: 60, thirst: [0.5, 0.3] },
+    { cup: 60, absorption: [0.5, 0.3] },
   ),
   row(
     'cocoa',
@@ -117,7 +117,7 @@ export const extras: readonly Ingredient[] = [
     'cocoa powder, unsweetened cocoa, dutch process cocoa, cacao, cacao powder, carob powder, carob',
     'powder',
     [3, 19.6, 13.7, 57.9, 33, 1.8, 21],
-    { cup: 86, thirst: [0.9, 0.3] },
+    { cup: 86, absorption: [0.9, 0.3] },
   ),
   row(
     'chocolate',
@@ -133,7 +133,7 @@ export const extras: readonly Ingredient[] = [
     'coconut, shredded coconut, coconut flakes, grated coconut, unsweetened coconut',
     'addIn',
     [3, 6.9, 64.5, 23.7, 16.3, 7.4, 37],
-    { cup: 85, thirst: [0.2, 0.15] },
+    { cup: 85, absorption: [0.2, 0.15] },
   ),
   row(
     'peanuts',
@@ -149,7 +149,7 @@ export const extras: readonly Ingredient[] = [
     'hemp hearts, nigella seeds, nigella, black sesame, black sesame seeds, cumin seeds, cumin, anise, aniseed, anise seeds, coriander seeds, poppyseed, seed mix, everything seasoning, melon seeds, fennel, mustard seeds, dill seeds, pepitas',
     'addIn',
     [5, 24, 42, 22, 12, 2, 10],
-    { cup: 140, thirst: [0.1, 0.1], allergens: ['sesame'] },
+    { cup: 140, absorption: [0.1, 0.1], allergens: ['sesame'] },
   ),
   row(
     'meat',

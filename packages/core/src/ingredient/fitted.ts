@@ -1,8 +1,8 @@
 /**
- * What customary breads say of the tables' thirsts: made by `npm run fit`, never by hand.
+ * What customary breads say of the tables' absorptions: made by `npm run fit`, never by hand.
  */
 export const fitted: {
-  /** Keys of thirsts. */
+  /** Keys of absorptions. */
   readonly keys: readonly string[];
   /** By how much each differs from its table, g per g. */
   readonly shift: readonly number[];

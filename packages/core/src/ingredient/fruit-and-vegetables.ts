@@ -12,7 +12,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
     'banana, bananas, ripe banana, ripe bananas, mashed bananas, banana puree',
     'liquid',
     [75, 1.1, 0.3, 22.8, 2.6, 12.2, 1],
-    { cup: 225, each: 118, thirst: [0.25, 0.1] },
+    { cup: 225, each: 118, absorption: [0.25, 0.1] },
   ),
   row(
     'pumpkin',
@@ -20,7 +20,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
     'pumpkin puree, pumpkin, canned pumpkin, tinned pumpkin, squash puree, butternut puree, mashed pumpkin, mashed squash, cooked pumpkin, cooked squash, roasted pumpkin, roasted squash, pumpkin mash',
     'liquid',
     [90, 1.1, 0.3, 8, 2.9, 3.3, 5],
-    { cup: 245, thirst: [0.3, 0.1] },
+    { cup: 245, absorption: [0.3, 0.1] },
   ),
   row(
     'potato',
@@ -28,7 +28,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
     'potato, potatoes, boiled potato, boiled potatoes, cooked potato, cooked potatoes, mashed potatoes, riced potato, riced potatoes, baked potato, potato mash, plain mashed potato, leftover mashed potato',
     'liquid',
     [78, 1.9, 0.1, 19, 1.8, 0.9, 5],
-    { cup: 210, each: 170, thirst: [0.4, 0.15] },
+    { cup: 210, each: 170, absorption: [0.4, 0.15] },
   ),
   row(
     'sweet-potato',
@@ -36,7 +36,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
     'sweet potato, sweet potatoes, sweet potato puree, cooked sweet potato, mashed sweet potatoes, purple sweet potato',
     'liquid',
     [78, 1.5, 0.1, 19, 2.8, 6, 35],
-    { cup: 245, each: 150, thirst: [0.35, 0.15] },
+    { cup: 245, each: 150, absorption: [0.35, 0.15] },
   ),
   row(
     'potato-water',
@@ -68,7 +68,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
     'beetroot puree, beet puree, carrot puree, spinach puree, pureed spinach, pea puree, vegetable puree, tomato puree fresh, passata, crushed tomatoes, tomato juice, vegetable juice, carrot juice, beet juice, beetroot juice',
     'liquid',
     [88, 1.5, 0.2, 9, 2.2, 6, 70],
-    { cup: 245, thirst: [0.15, 0.1] },
+    { cup: 245, absorption: [0.15, 0.1] },
   ),
   row(
     'tomato-paste',
@@ -84,7 +84,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
     'sundried tomatoes, sun dried tomatoes, sun dried tomato, dried tomato, oil packed sun dried tomatoes',
     'addIn',
     [40, 7, 8, 38, 8, 22, 400],
-    { cup: 80, thirst: [0.1, 0.15] },
+    { cup: 80, absorption: [0.1, 0.15] },
   ),
   row(
     'olives',
@@ -156,6 +156,6 @@ export const fruitAndVegetables: readonly Ingredient[] = [
     'figs, dried figs, prunes, dried cherries, dried apple, dried blueberries, mixed dried fruit, dried berries, dried pears, cranberries, goji berries, medjool dates, chopped dates, pitted dates',
     'addIn',
     [22, 2.5, 0.7, 73, 7, 50, 10],
-    { cup: 150, thirst: [0.1, 0.1], slow: true },
+    { cup: 150, absorption: [0.1, 0.1], slow: true },
   ),
 ];

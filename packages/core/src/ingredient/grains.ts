@@ -15,7 +15,7 @@ export const grains: readonly Ingredient[] = [
     'steel cut oats, pinhead oats, oat groats, irish oats, coarse oatmeal',
     'grain',
     [10.8, 13.2, 6.5, 67.7, 10.1, 1, 6],
-    { cup: 176, thirst: [0.6, 0.3], slow: true, allergens: gluten },
+    { cup: 176, absorption: [0.6, 0.3], slow: true, allergens: gluten },
   ),
   row(
     'quick-oats',
@@ -23,7 +23,7 @@ export const grains: readonly Ingredient[] = [
     'instant oats, quick cooking oats, oat flakes quick, fine oats, fine oatmeal, medium oatmeal',
     'grain',
     [10.8, 13.2, 6.5, 67.7, 10.1, 1, 6],
-    { cup: 81, thirst: [0.9, 0.3], slow: true, allergens: gluten },
+    { cup: 81, absorption: [0.9, 0.3], slow: true, allergens: gluten },
   ),
   row(
     'porridge',
@@ -31,7 +31,7 @@ export const grains: readonly Ingredient[] = [
     'porridge, cooked oatmeal, cooked oat porridge, oat porridge, cooked porridge, oatmeal porridge, cooked rolled oats, leftover porridge',
     'liquid',
     [84, 2.5, 1.5, 12, 1.7, 0.3, 4],
-    { cup: 234, thirst: [0.3, 0.15], allergens: gluten },
+    { cup: 234, absorption: [0.3, 0.15], allergens: gluten },
   ),
   row(
     'soaked-oats',
@@ -39,7 +39,7 @@ export const grains: readonly Ingredient[] = [
     'oats soaked, soaked rolled oats',
     'liquid',
     [60, 6, 3, 30, 4.5, 0.4, 3],
-    { cup: 230, thirst: [0.15, 0.15], allergens: gluten },
+    { cup: 230, absorption: [0.15, 0.15], allergens: gluten },
   ),
   row(
     'wheat-berries',
@@ -47,7 +47,7 @@ export const grains: readonly Ingredient[] = [
     'wheat kernels, wheat grains, whole wheat berries, whole wheat kernels, spelt berries, rye berries, rye kernels, rye grains, spelt kernels',
     'grain',
     [11, 13, 2, 72, 12, 0.5, 3],
-    { cup: 190, thirst: [0.3, 0.2], slow: true, allergens: wheat },
+    { cup: 190, absorption: [0.3, 0.2], slow: true, allergens: wheat },
   ),
   row(
     'cooked-grain',
@@ -63,7 +63,7 @@ export const grains: readonly Ingredient[] = [
     'cracked rye, rye chops, chopped rye, bulgur, bulgur wheat, bulghur, kibbled wheat, kibbled rye, coarse rye meal, rye meal coarse, cracked grain, multigrain cereal, multi grain cereal, 7 grain cereal, seven grain cereal, mixed grain cereal, wheat flakes, rye flakes, spelt flakes, barley flakes, malted wheat flakes',
     'grain',
     [10, 12, 1.8, 74, 13, 0.5, 10],
-    { cup: 140, thirst: [0.7, 0.3], slow: true, allergens: wheat },
+    { cup: 140, absorption: [0.7, 0.3], slow: true, allergens: wheat },
   ),
   row(
     'millet',
@@ -71,7 +71,7 @@ export const grains: readonly Ingredient[] = [
     'whole millet, raw millet, millet grain',
     'grain',
     [8.7, 11, 4.2, 72.9, 8.5, 1, 5],
-    { cup: 200, thirst: [0.2, 0.2], slow: true },
+    { cup: 200, absorption: [0.2, 0.2], slow: true },
   ),
   row(
     'quinoa-cooked',
@@ -87,7 +87,7 @@ export const grains: readonly Ingredient[] = [
     'raw quinoa, buckwheat groats, buckwheat kernels',
     'grain',
     [13.3, 14.1, 6.1, 64.2, 7, 2, 5],
-    { cup: 170, thirst: [0.4, 0.3], slow: true },
+    { cup: 170, absorption: [0.4, 0.3], slow: true },
   ),
   row(
     'cooked-rice',
@@ -103,7 +103,7 @@ export const grains: readonly Ingredient[] = [
     'cooked cornmeal, polenta cooked, cornmeal mush, cooked semolina',
     'liquid',
     [84, 1.5, 0.5, 13.5, 1, 0.3, 3],
-    { cup: 240, thirst: [0.3, 0.15] },
+    { cup: 240, absorption: [0.3, 0.15] },
   ),
   row(
     'linseed-whole',
@@ -111,7 +111,7 @@ export const grains: readonly Ingredient[] = [
     'linseed, flax, flaxseed, flax seed, whole flaxseed, whole flax seed, whole flax seeds, flax seeds whole, whole flaxseeds, golden linseeds, brown linseeds, golden linseed, brown linseed',
     'grain',
     [7, 18.3, 42.2, 28.9, 27.3, 1.6, 30],
-    { cup: 168, thirst: [0.2, 0.2], slow: true },
+    { cup: 168, absorption: [0.2, 0.2], slow: true },
   ),
   row(
     'linseed-soaked',
@@ -127,7 +127,7 @@ export const grains: readonly Ingredient[] = [
     'water roux, flour roux, yudane, roux, scalded flour, cooked flour paste',
     'liquid',
     [80, 2.2, 0.3, 16, 0.5, 0.1, 1],
-    { cup: 240, thirst: [0.4, 0.15], allergens: wheat },
+    { cup: 240, absorption: [0.4, 0.15], allergens: wheat },
   ),
   row(
     'breadcrumbs',
@@ -135,7 +135,7 @@ export const grains: readonly Ingredient[] = [
     'breadcrumbs, bread crumbs, dried breadcrumbs, dried bread, stale bread, old bread, toasted breadcrumbs, altus',
     'grain',
     [6.5, 13, 5, 72, 4.5, 6, 700],
-    { cup: 108, thirst: [1.2, 0.5], allergens: wheat },
+    { cup: 108, absorption: [1.2, 0.5], allergens: wheat },
   ),
   row(
     'barley-malt',
@@ -143,6 +143,6 @@ export const grains: readonly Ingredient[] = [
     'malt, malted barley, malted barley flour, diastatic malt flour, rye malt, red rye malt, malted rye flour, non diastatic malt powder, barley malt flour, barley malt powder',
     'powder',
     [8, 10, 1.8, 78, 7, 8, 11],
-    { cup: 130, thirst: [0.4, 0.2], allergens: gluten },
+    { cup: 130, absorption: [0.4, 0.2], allergens: gluten },
   ),
 ];

@@ -7,8 +7,8 @@ import { perCup } from './rows.ts';
 /** What a grind does to a whole flour. */
 interface Grind {
   readonly label: string;
-  /** Added to the thirst of the bought flour, g per g. */
-  readonly thirst: Figure;
+  /** Added to the absorption of the bought flour, g per g. */
+  readonly absorption: Figure;
   /** Out of the mill or the bag, °C; the room's where absent. */
   readonly celsius?: Figure;
   readonly fluffy: boolean;
@@ -18,19 +18,19 @@ const unchanged = figure(0, 'g water per g', 0, 'by definition');
 
 /** By grind. Fresh flour drinks a little more than bought and is fluffier in the cup. */
 export const grinds: Readonly<Record<GrindId, Grind>> = {
-  bought: { label: 'bought', thirst: unchanged, fluffy: false },
+  bought: { label: 'bought', absorption: unchanged, fluffy: false },
   'fresh-warm': {
     label: 'fresh from the mill, warm',
-    thirst: figure(0.03, 'g water per g', 0.025, ownModel),
+    absorption: figure(0.03, 'g water per g', 0.025, ownModel),
     celsius: figure(40, '°C', 3, commonPractice),
     fluffy: true,
   },
   'fresh-rested': {
     label: 'milled here, rested',
-    thirst: figure(0.02, 'g water per g', 0.025, ownModel),
+    absorption: figure(0.02, 'g water per g', 0.025, ownModel),
     fluffy: false,
   },
-  sifted: { label: 'milled and sifted', thirst: unchanged, fluffy: true },
+  sifted: { label: 'milled and sifted', absorption: unchanged, fluffy: true },
 };
 
 /** Bran and germ in a kernel of wheat: what sifting can take away. */
@@ -63,16 +63,16 @@ function siftedComposition(whole: Composition, taken: number): Composition {
 }
 
 /**
- * A flour as it is ground in its bag. Sifting takes bran away: thirst, protein and fibre follow from a
+ * A flour as it is ground in its bag. Sifting takes bran away: absorption, protein and fibre follow from a
  * balance of masses with bran's own figures. A kind that is fresh-milled in the catalogue is taken as
  * it stands there.
  *
- * @example groundAs(ingredient('rye-whole'), {grind: 'fresh-warm', …}).thirst.value // .81
+ * @example groundAs(ingredient('rye-whole'), {grind: 'fresh-warm', …}).absorption.value // .81
  */
 export function groundAs(of: Ingredient, bag: Pick<Bag, 'grind' | 'extraction'>): Ingredient {
   if (!bag.grind || bag.grind === 'bought' || of.role !== 'flour') return of;
   const grind = grinds[bag.grind];
-  const own = of.freshMilled ? 0 : grind.thirst.value;
+  const own = of.freshMilled ? 0 : grind.absorption.value;
   const taken =
     bag.grind === 'sifted' && (of.whole ?? 0) > 0.5
       ? 1 - (bag.extraction ?? usualExtraction.value)
@@ -87,10 +87,10 @@ export function groundAs(of: Ingredient, bag: Pick<Bag, 'grind' | 'extraction'>)
   return {
     ...of,
     ...sifted,
-    thirst: {
-      ...of.thirst,
-      value: without(of.thirst.value + own, taken, bran.thirst.value),
-      sd: of.freshMilled ? of.thirst.sd : Math.hypot(of.thirst.sd, grind.thirst.sd),
+    absorption: {
+      ...of.absorption,
+      value: without(of.absorption.value + own, taken, bran.absorption.value),
+      sd: of.freshMilled ? of.absorption.sd : Math.hypot(of.absorption.sd, grind.absorption.sd),
     },
     ...(grind.fluffy ? { cup: freshCup } : {}),
     freshMilled: true,

@@ -53,9 +53,9 @@ export interface Ingredient {
   readonly role: Role;
   readonly composition: Composition;
   /** Grams of water that a gram takes to the reference dough, at 14 % moisture. */
-  readonly thirst: Figure;
+  readonly absorption: Figure;
   /** The same where there is no cereal flour and this is part of the base. */
-  readonly dryBaseThirst?: Figure | undefined;
+  readonly dryBaseAbsorption?: Figure | undefined;
   /** Grams in a US cup, by how it is filled; one entry under `level` where that does not matter. */
   readonly cup?: Partial<Record<Fill | 'level', Figure>>;
   /** Grams in one piece or packet. */

@@ -9,7 +9,7 @@ import { roles } from './role.ts';
  */
 export interface Label {
   readonly name: string;
-  /** Id of what it is like in the catalogue: thirst, measures and role are taken from there. */
+  /** Id of what it is like in the catalogue: absorption, measures and role are taken from there. */
   readonly like: string;
   readonly school: 'eu' | 'us';
   readonly protein: number;

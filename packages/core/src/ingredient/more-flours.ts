@@ -11,7 +11,7 @@ const plain: readonly Ingredient[] = [
     'type 405, 405, t45, type 45, t45 flour, 405 flour',
     'flour',
     [13, 10, 1, 75, 2.8, 0.4, 2],
-    { thirst: [0.55, 0.03], whole: 0, strength: 'strong', allergens: wheat },
+    { absorption: [0.55, 0.03], whole: 0, strength: 'strong', allergens: wheat },
   ),
   row(
     'flour-550',
@@ -19,7 +19,7 @@ const plain: readonly Ingredient[] = [
     'type 550, 550, t55, type 55, t55 flour, 550 flour',
     'flour',
     [13, 10.8, 1.1, 73.8, 3.2, 0.4, 2],
-    { thirst: [0.58, 0.02], whole: 0, strength: 'strong', allergens: wheat },
+    { absorption: [0.58, 0.02], whole: 0, strength: 'strong', allergens: wheat },
   ),
   row(
     'flour-812',
@@ -27,7 +27,7 @@ const plain: readonly Ingredient[] = [
     'type 812, 812, t65, type 65, t65 flour, 812 flour',
     'flour',
     [13, 11.5, 1.3, 72.6, 4, 0.5, 2],
-    { thirst: [0.61, 0.03], whole: 0.1, strength: 'strong', allergens: wheat },
+    { absorption: [0.61, 0.03], whole: 0.1, strength: 'strong', allergens: wheat },
   ),
   row(
     'flour-1050',
@@ -35,7 +35,7 @@ const plain: readonly Ingredient[] = [
     'type 1050, 1050, t80, type 80, t110, type 110, t80 flour, 1050 flour, high extraction flour',
     'flour',
     [13, 12, 1.8, 71.2, 6, 0.6, 2],
-    { thirst: [0.65, 0.04], whole: 0.5, strength: 'strong', slow: true, allergens: wheat },
+    { absorption: [0.65, 0.04], whole: 0.5, strength: 'strong', slow: true, allergens: wheat },
   ),
   row(
     'flour-00',
@@ -43,7 +43,7 @@ const plain: readonly Ingredient[] = [
     '00, 00 flour, type 00, tipo 00, tipo 00 flour, double zero flour, pizza flour',
     'flour',
     [13, 11.5, 1, 73.5, 2.5, 0.4, 2],
-    { thirst: [0.57, 0.03], whole: 0, strength: 'strong', allergens: wheat },
+    { absorption: [0.57, 0.03], whole: 0, strength: 'strong', allergens: wheat },
   ),
   row(
     'flour-0',
@@ -51,7 +51,7 @@ const plain: readonly Ingredient[] = [
     'tipo 0, type 0, tipo 0 flour',
     'flour',
     [13, 12, 1.1, 73, 3, 0.4, 2],
-    { thirst: [0.59, 0.03], whole: 0, strength: 'strong', allergens: wheat },
+    { absorption: [0.59, 0.03], whole: 0, strength: 'strong', allergens: wheat },
   ),
   row(
     'very-strong-flour',
@@ -59,7 +59,7 @@ const plain: readonly Ingredient[] = [
     'very strong white flour, very strong bread flour, extra strong flour, high gluten flour, high gluten bread flour, high protein flour, high protein bread flour, manitoba, manitoba flour',
     'flour',
     [13, 14, 1.5, 70.5, 2.6, 0.4, 2],
-    { thirst: [0.65, 0.03], whole: 0, strength: 'strong', allergens: wheat },
+    { absorption: [0.65, 0.03], whole: 0, strength: 'strong', allergens: wheat },
   ),
   row(
     'atta',
@@ -67,7 +67,7 @@ const plain: readonly Ingredient[] = [
     'atta flour, chapati flour, chapatti flour, roti flour, durum atta',
     'flour',
     [11, 11, 1.7, 74, 10, 1, 2],
-    { thirst: [0.7, 0.05], whole: 0.9, strength: 'weak', slow: true, allergens: wheat },
+    { absorption: [0.7, 0.05], whole: 0.9, strength: 'weak', slow: true, allergens: wheat },
   ),
   row(
     'self-raising-flour',
@@ -75,7 +75,7 @@ const plain: readonly Ingredient[] = [
     'self raising flour, self rising flour, self raising, self rising',
     'flour',
     [11, 9.5, 1.1, 76, 2.7, 0.3, 700],
-    { thirst: [0.54, 0.03], whole: 0, strength: 'soft', allergens: wheat },
+    { absorption: [0.54, 0.03], whole: 0, strength: 'soft', allergens: wheat },
   ),
   row(
     'malted-flour',
@@ -83,7 +83,7 @@ const plain: readonly Ingredient[] = [
     'malted flour, malted bread flour, malted grain flour, malted wheat flour, seeded bread flour',
     'flour',
     [12.5, 12.5, 1.8, 71, 6, 2.5, 5],
-    { thirst: [0.64, 0.04], whole: 0.4, strength: 'strong', slow: true, allergens: wheat },
+    { absorption: [0.64, 0.04], whole: 0.4, strength: 'strong', slow: true, allergens: wheat },
   ),
   row(
     'rye-white',
@@ -91,7 +91,7 @@ const plain: readonly Ingredient[] = [
     'light rye flour, light rye, white rye, rye type 815, rye 815',
     'flour',
     [12, 8.5, 1, 77.5, 8, 0.9, 2],
-    { thirst: [0.68, 0.05], whole: 0, strength: 'none', allergens: ['gluten'] },
+    { absorption: [0.68, 0.05], whole: 0, strength: 'none', allergens: ['gluten'] },
   ),
   row(
     'rye-medium',
@@ -99,7 +99,7 @@ const plain: readonly Ingredient[] = [
     'medium rye, rye 997, rye type 997, rye 1150, rye type 1150, rye flour 1150, rye flour 997, t85 rye, t130 rye, type 1150 rye flour, type 997 rye flour',
     'flour',
     [12, 9.5, 1.3, 76, 10, 1, 2],
-    { thirst: [0.73, 0.05], whole: 0.4, strength: 'none', slow: true, allergens: ['gluten'] },
+    { absorption: [0.73, 0.05], whole: 0.4, strength: 'none', slow: true, allergens: ['gluten'] },
   ),
   row(
     'semolina-coarse',
@@ -107,11 +107,11 @@ const plain: readonly Ingredient[] = [
     'semolina coarse, farina, cream of wheat',
     'flour',
     [12.7, 12.7, 1, 72.8, 3.9, 0.3, 1],
-    { cup: 167, thirst: [0.6, 0.06], whole: 0, strength: 'weak', slow: true, allergens: wheat },
+    { cup: 167, absorption: [0.6, 0.06], whole: 0, strength: 'weak', slow: true, allergens: wheat },
   ),
   row('wheat-germ', 'wheat germ', 'germ', 'bran', [11, 23, 9.7, 52, 13, 0.5, 12], {
     cup: 115,
-    thirst: [0.8, 0.3],
+    absorption: [0.8, 0.3],
     slow: true,
     allergens: wheat,
   }),
@@ -121,7 +121,7 @@ const plain: readonly Ingredient[] = [
     'wholegrain rice flour',
     'flour',
     [12, 7.2, 2.8, 76.5, 4.6, 0.7, 8],
-    { cup: 158, thirst: [0.68, 0.1], whole: 1, strength: 'none' },
+    { cup: 158, absorption: [0.68, 0.1], whole: 1, strength: 'none' },
   ),
   row(
     'sorghum-flour',
@@ -129,7 +129,7 @@ const plain: readonly Ingredient[] = [
     'jowar flour, white sorghum flour',
     'flour',
     [10.3, 8.4, 3.3, 76.6, 6.6, 1.9, 3],
-    { cup: 121, thirst: [0.7, 0.1], whole: 1, strength: 'none', slow: true },
+    { cup: 121, absorption: [0.7, 0.1], whole: 1, strength: 'none', slow: true },
   ),
   row(
     'millet-flour',
@@ -137,24 +137,24 @@ const plain: readonly Ingredient[] = [
     'bajra flour, pearl millet flour',
     'flour',
     [8.7, 10.8, 4.3, 75.1, 3.5, 1.7, 4],
-    { cup: 119, thirst: [0.68, 0.1], whole: 1, strength: 'none' },
+    { cup: 119, absorption: [0.68, 0.1], whole: 1, strength: 'none' },
   ),
   row('teff-flour', 'teff flour', 'teff', 'flour', [8.8, 13.3, 2.4, 73, 8, 1.8, 12], {
     cup: 150,
-    thirst: [0.8, 0.1],
+    absorption: [0.8, 0.1],
     whole: 1,
     strength: 'none',
     slow: true,
   }),
   row('quinoa-flour', 'quinoa flour', '', 'flour', [11, 14, 6, 66, 7, 3, 5], {
     cup: 112,
-    thirst: [0.75, 0.1],
+    absorption: [0.75, 0.1],
     whole: 1,
     strength: 'none',
   }),
   row('amaranth-flour', 'amaranth flour', 'amaranth', 'flour', [10, 14, 6.5, 67, 8, 2, 5], {
     cup: 120,
-    thirst: [0.75, 0.1],
+    absorption: [0.75, 0.1],
     whole: 1,
     strength: 'none',
   }),
@@ -164,7 +164,7 @@ const plain: readonly Ingredient[] = [
     'gram flour, besan, garbanzo flour, garbanzo bean flour',
     'flour',
     [10.3, 22.4, 6.7, 57.8, 10.8, 10.9, 64],
-    { cup: 92, thirst: [0.8, 0.15], whole: 0, strength: 'none' },
+    { cup: 92, absorption: [0.8, 0.15], whole: 0, strength: 'none' },
   ),
   row(
     'soy-flour',
@@ -172,11 +172,11 @@ const plain: readonly Ingredient[] = [
     'soya flour, soybean flour',
     'meal',
     [5.2, 37.8, 20.7, 31.9, 9.6, 7.5, 13],
-    { cup: 84, thirst: [0.9, 0.3], allergens: ['soy'] },
+    { cup: 84, absorption: [0.9, 0.3], allergens: ['soy'] },
   ),
   row('coconut-flour', 'coconut flour', '', 'fibre', [5, 19, 9, 64, 39, 8, 50], {
     cup: 112,
-    thirst: [2.5, 0.8],
+    absorption: [2.5, 0.8],
     slow: true,
   }),
   row(
@@ -185,7 +185,7 @@ const plain: readonly Ingredient[] = [
     'ground hazelnuts, hazelnut flour, ground walnuts, walnut meal, ground pecans, pecan meal',
     'meal',
     [5, 15, 61, 17, 10, 4, 1],
-    { cup: 90, thirst: [0.25, 0.15], allergens: ['nuts'] },
+    { cup: 90, absorption: [0.25, 0.15], allergens: ['nuts'] },
   ),
   row(
     'sunflower-meal',
@@ -193,7 +193,7 @@ const plain: readonly Ingredient[] = [
     'ground sunflower seeds, sunflower flour, ground pumpkin seeds, pumpkin seed meal, ground seeds',
     'meal',
     [5, 21, 51, 20, 9, 3, 9],
-    { cup: 100, thirst: [0.4, 0.2] },
+    { cup: 100, absorption: [0.4, 0.2] },
   ),
   row(
     'chia-meal',
@@ -201,7 +201,7 @@ const plain: readonly Ingredient[] = [
     'ground chia seeds, chia meal, chia flour, milled chia',
     'meal',
     [6, 17, 31, 42, 34, 0, 16],
-    { cup: 110, thirst: [3, 1.5], slow: true },
+    { cup: 110, absorption: [3, 1.5], slow: true },
   ),
   row(
     'corn-starch',
@@ -209,7 +209,7 @@ const plain: readonly Ingredient[] = [
     'cornstarch, cornflour, maize starch',
     'flour',
     [11, 0.3, 0.1, 88, 0.9, 0, 9],
-    { cup: 128, thirst: [0.5, 0.2], whole: 0, strength: 'none' },
+    { cup: 128, absorption: [0.5, 0.2], whole: 0, strength: 'none' },
   ),
   row(
     'potato-starch',
@@ -217,7 +217,7 @@ const plain: readonly Ingredient[] = [
     'potato starch flour, potato flour starch',
     'flour',
     [15, 0.2, 0.1, 84, 0.4, 0, 7],
-    { cup: 165, thirst: [0.5, 0.2], whole: 0, strength: 'none' },
+    { cup: 165, absorption: [0.5, 0.2], whole: 0, strength: 'none' },
   ),
   row(
     'tapioca-starch',
@@ -225,7 +225,7 @@ const plain: readonly Ingredient[] = [
     'tapioca flour, cassava starch, arrowroot, arrowroot starch, arrowroot flour, tapioca',
     'flour',
     [11, 0.2, 0, 88, 0.9, 0, 1],
-    { cup: 120, thirst: [0.5, 0.2], whole: 0, strength: 'none' },
+    { cup: 120, absorption: [0.5, 0.2], whole: 0, strength: 'none' },
   ),
   row(
     'potato-flakes',
@@ -233,7 +233,7 @@ const plain: readonly Ingredient[] = [
     'instant potato, instant mashed potato, dried potato, potato flour, dehydrated potato, mashed potato flakes, potato powder',
     'powder',
     [6.6, 8.3, 0.4, 81, 6.6, 3.3, 77],
-    { cup: 60, thirst: [2, 0.7] },
+    { cup: 60, absorption: [2, 0.7] },
   ),
   row(
     'masa-harina',
@@ -241,7 +241,7 @@ const plain: readonly Ingredient[] = [
     'masa, nixtamalised maize flour, corn masa',
     'flour',
     [9, 8.5, 3.7, 76.6, 6.4, 1.6, 5],
-    { cup: 114, thirst: [1.1, 0.2], whole: 0.8, strength: 'none' },
+    { cup: 114, absorption: [1.1, 0.2], whole: 0.8, strength: 'none' },
   ),
 ];
 

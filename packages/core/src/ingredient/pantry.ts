@@ -88,7 +88,7 @@ function kindsIn(
       ...of,
       ...(value === undefined
         ? {}
-        : { thirst: figure(value, of.thirst.unit, of.thirst.sd, setHere) }),
+        : { absorption: figure(value, of.absorption.unit, of.absorption.sd, setHere) }),
       ...(price ? { pricePerKilo: pricePerKilo({ price }) } : {}),
     };
   };

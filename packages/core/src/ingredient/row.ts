@@ -1,22 +1,25 @@
 import { figure, fromMemory, type Figure } from '../figure/figure.ts';
 import type { Ingredient } from './ingredient.ts';
 import type { Role } from './role.ts';
-import { composition, drinksNothing, perCup, perPiece, thirst } from './rows.ts';
+import { composition, drinksNothing, perCup, perPiece, absorption } from './rows.ts';
 
 /** Figures of food tables as they are remembered, rounded: where no row is named they are wide. */
 const tables = fromMemory('food composition tables, rounded');
 
 /** What a short row leaves to be said besides its composition. */
 interface Rest extends Partial<
-  Omit<Ingredient, 'id' | 'name' | 'aliases' | 'role' | 'composition' | 'cup' | 'piece' | 'thirst'>
+  Omit<
+    Ingredient,
+    'id' | 'name' | 'aliases' | 'role' | 'composition' | 'cup' | 'piece' | 'absorption'
+  >
 > {
   /** Grams in a US cup, spread a tenth of it. */
   readonly cup?: number;
   /** Grams in one, spread a fifth of it. */
   readonly each?: number;
   /** Grams of water a gram takes, and how far that is known. */
-  readonly thirst?: readonly [value: number, sd: number];
-  readonly dryBaseThirst?: Figure;
+  readonly absorption?: readonly [value: number, sd: number];
+  readonly dryBaseAbsorption?: Figure;
   readonly proteinSd?: number;
   readonly source?: string;
 }
@@ -33,7 +36,7 @@ export function row(
   aliases: string,
   role: Role,
   of: readonly [number, number, number, number, number, number, number],
-  { cup, each, thirst: drinks, proteinSd = 0.5, source = tables, ...rest }: Rest = {},
+  { cup, each, absorption: drinks, proteinSd = 0.5, source = tables, ...rest }: Rest = {},
 ): Ingredient {
   return {
     id,
@@ -41,7 +44,7 @@ export function row(
     aliases: [name, ...aliases.split(',').map((a) => a.trim())].filter(Boolean),
     role,
     composition: composition(source, of, proteinSd),
-    thirst: drinks ? thirst(drinks[0], drinks[1], tables) : drinksNothing,
+    absorption: drinks ? absorption(drinks[0], drinks[1], tables) : drinksNothing,
     allergens: [],
     ...(cup === undefined ? {} : { cup: { level: perCup(cup, cup / 10) } }),
     ...(each === undefined ? {} : { piece: perPiece(each, each / 5) }),

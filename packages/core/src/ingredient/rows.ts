@@ -31,12 +31,12 @@ export const composition = (
   source,
 });
 
-/** Thirst in grams of water per gram at 14 % moisture. */
-export const thirst = (value: number, sd: number, source = ownModel): Figure =>
+/** Absorption in grams of water per gram at 14 % moisture. */
+export const absorption = (value: number, sd: number, source = ownModel): Figure =>
   figure(value, 'g water per g', sd, source);
 
 /** Things that drink nothing: salt, yeast, liquids and their solids. */
-export const drinksNothing = thirst(0, 0);
+export const drinksNothing = absorption(0, 0);
 
 /** Grams in a US cup. */
 export const perCup = (value: number, sd: number, source = commonPractice): Figure =>

@@ -1,7 +1,7 @@
 import { commonPractice } from '../figure/figure.ts';
 import type { Ingredient, YeastKind } from './ingredient.ts';
 import { quietRow } from './quiet-row.ts';
-import { composition, perCup, perPiece, thirst, usda } from './rows.ts';
+import { composition, perCup, perPiece, absorption, usda } from './rows.ts';
 
 const estimate = 'own estimate, no source';
 
@@ -106,7 +106,7 @@ export const smallThings: readonly Ingredient[] = [
     aliases: ['xanthan', 'xanthan gum'],
     role: 'improver',
     composition: composition(estimate, [10, 0, 0, 85, 80, 0, 3000]),
-    thirst: thirst(5, 3, estimate),
+    absorption: absorption(5, 3, estimate),
     cup: { level: perCup(130, 15) },
   }),
   quietRow({

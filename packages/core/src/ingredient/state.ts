@@ -34,7 +34,7 @@ const made = new WeakMap<Ingredient, Partial<Record<StuffState, Ingredient>>>();
  * A thing as it is once it was soaked or cooked: it drinks otherwise, and slowly no more. What is not
  * known to change stays as it is.
  *
- * @example inState(ingredient('rolled-oats'), 'cooked').thirst.value // 2
+ * @example inState(ingredient('rolled-oats'), 'cooked').absorption.value // 2
  */
 export function inState(of: Ingredient, state: StuffState | undefined): Ingredient {
   if (!state) return of;
@@ -43,7 +43,7 @@ export function inState(of: Ingredient, state: StuffState | undefined): Ingredie
   const known = made.get(of) ?? {};
   made.set(of, known);
   return (known[state] ??= withFit(
-    { ...of, thirst: held, dryBaseThirst: undefined, slow: false, state },
+    { ...of, absorption: held, dryBaseAbsorption: undefined, slow: false, state },
     `thirst:${of.id}:${state}`,
   ));
 }

@@ -16,16 +16,18 @@ export function fittedFigure(figure: Figure, key: string): Figure {
 }
 
 /**
- * A thing of the tables with what customary breads say of its thirst.
+ * A thing of the tables with what customary breads say of its absorption.
  *
- * @param key of its thirst, where that is not of its id: of a state that it is in
+ * @param key of its absorption, where that is not of its id: of a state that it is in
  */
 export const withFit = (of: Ingredient, key = `thirst:${of.id}`): Ingredient =>
   places.has(key)
     ? {
         ...of,
-        thirst: fittedFigure(of.thirst, key),
-        ...(of.dryBaseThirst ? { dryBaseThirst: fittedFigure(of.dryBaseThirst, key) } : {}),
+        absorption: fittedFigure(of.absorption, key),
+        ...(of.dryBaseAbsorption
+          ? { dryBaseAbsorption: fittedFigure(of.dryBaseAbsorption, key) }
+          : {}),
       }
     : of;
 

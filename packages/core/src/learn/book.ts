@@ -1,7 +1,7 @@
 import { householdThen, type Circumstances, type KitchenThen } from '../bake/circumstances.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import { allLines, type Formula } from '../formula/formula.ts';
-import { nothingLearned, rest, thirstKey, type Belief } from '../belief/belief.ts';
+import { nothingLearned, rest, absorptionKey, type Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';
@@ -54,7 +54,7 @@ function lastOfBags(
   const finished = new Map(
     bags
       .filter((b) => b.finished)
-      .map((b) => [b.id, thirstKey({ ingredient: b.ingredient, bag: b.id })]),
+      .map((b) => [b.id, absorptionKey({ ingredient: b.ingredient, bag: b.id })]),
   );
   if (finished.size === 0) return new Map();
   const used = new Map<Formula, readonly string[]>();

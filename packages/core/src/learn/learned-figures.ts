@@ -227,7 +227,7 @@ function tableOf(key: string, household: Household): { value: number; sd: number
     const pantry = pantryIn(household);
     const of = first === 'bag' ? household.bags.find((b) => b.id === id)?.ingredient : first;
     if (of === undefined || !pantry.has(of)) return { value: 0, sd: 0 };
-    const { value, sd } = pantry.ingredient(of).thirst;
+    const { value, sd } = pantry.ingredient(of).absorption;
     return { value, sd };
   }
   const { value, sd } = ofBake(parts) ?? coefficientFor(key, coefficients) ?? { value: 0, sd: 0 };

@@ -9,10 +9,10 @@ import { departure, departureKey, doubtOf, wake, type Belief } from '../belief/b
 import { pantryIn, type Household } from '../household/household.ts';
 import { beliefToday, kitchenOf } from '../belief/kitchen.ts';
 import { level, type Level } from '../dough/level.ts';
-import { baseOf, tableThirst } from '../formula/base.ts';
+import { baseOf, tableAbsorption } from '../formula/base.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
-import { thirstKeyOf } from '../dough/linear-form.ts';
+import { absorptionKeyOf } from '../dough/linear-form.ts';
 import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
 import { bookKey, inView } from './for-bread.ts';
@@ -184,12 +184,12 @@ function taught(
   bread: string | undefined,
 ): Taught[] {
   const base = baseOf(lines);
-  const seen = new Map(lines.map((l) => [thirstKeyOf(l), l]));
+  const seen = new Map(lines.map((l) => [absorptionKeyOf(l), l]));
   return [...at.slopes]
     .map(([inView, slope]) => {
       const line = seen.get(inView);
       const table = line
-        ? tableThirst(line.of, base).value
+        ? tableAbsorption(line.of, base).value
         : (coefficientFor(inView, coefficients)?.value ?? 0);
       const prior = at.priors.get(inView)!;
       const key = bookKey(inView, bread);

@@ -29,7 +29,7 @@ type KneadCall = keyof (typeof calls)['knead'];
 type ProofCall = keyof (typeof calls)['proof'];
 export type Call = KneadCall | ProofCall;
 
-/** Kinds of dough to practise on: each has the window of its style, and so many points of slow thirst. */
+/** Kinds of dough to practise on: each has the window of its style, and so many points of slow absorption. */
 export const practiceDoughs = {
   white: { says: 'white tin loaf', style: 'pan', slow: 0 },
   whole: { says: 'fresh-milled whole wheat', style: 'pan', slow: 5 },

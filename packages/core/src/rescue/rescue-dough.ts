@@ -34,7 +34,7 @@ const leftOut = 0.05;
 
 /** What a kind of doubt is, in a baker's words, by which way the dough departs. */
 const doubtSays: Record<ParameterKind, (name: string, wetter: boolean) => string> = {
-  thirst: (name, wetter) => `Your ${name} drinks ${wetter ? 'less' : 'more'} than most.`,
+  absorption: (name, wetter) => `Your ${name} drinks ${wetter ? 'less' : 'more'} than most.`,
   softening: (_, wetter) => `Its fat and sugar soften it ${wetter ? 'more' : 'less'} than usual.`,
   moisture: (name, wetter) => `Your ${name} is ${wetter ? 'damper' : 'drier'} than it usually is.`,
   habit: (_, wetter) =>

@@ -115,8 +115,8 @@ describe('dough check (common practice, no source)', () => {
     expect(advice).to.include({ action: 'add', ingredient: 'bread-flour' });
     expect(advice.grams).to.be.within(7, 9);
     const total = advice.totalGrams!;
-    const thirst = ingredient('bread-flour').thirst.value;
-    expect((9 * 5 - thirst * total) / ((500 + total) / 100)).to.be.closeTo(4, 1e-9);
+    const absorption = ingredient('bread-flour').absorption.value;
+    expect((9 * 5 - absorption * total) / ((500 + total) / 100)).to.be.closeTo(4, 1e-9);
   });
 
   it('oat fibre for a loose low-carb dough, else gluten, never flour; water for a tight one', () => {
@@ -132,8 +132,8 @@ describe('dough check (common practice, no source)', () => {
     // What it seems to want brings it to the edge, the larger base counted.
     const base = 295;
     const total = low({ 'oat-fibre': 50 }, 16).totalGrams!;
-    const thirst = ingredient('oat-fibre').dryBaseThirst!.value;
-    expect((16 * base - 100 * thirst * total) / (base + total)).to.be.closeTo(10, 1e-9);
+    const absorption = ingredient('oat-fibre').dryBaseAbsorption!.value;
+    expect((16 * base - 100 * absorption * total) / (base + total)).to.be.closeTo(10, 1e-9);
   });
 
   it('half first, and later, where the flour drinks slowly', () => {

@@ -34,7 +34,7 @@ const learned: Belief = {
   day: '2026-03-01',
 };
 
-describe('a flour’s thirst drifts as the seasons and the sacks change', () => {
+describe('a flour’s absorption drifts as the seasons and the sacks change', () => {
   it('its variance grows evenly with the days, and nothing else moves (local level model)', () => {
     for (const [today, days] of [
       ['2026-03-02', 1],

@@ -19,7 +19,7 @@ import { build, judge } from '../build.ts';
 import { between } from './near.ts';
 
 /**
- * Customary breads, made as written by people who bake them: they calibrate the thirsts, and each must
+ * Customary breads, made as written by people who bake them: they calibrate the absorptions, and each must
  * stand within a point and a half of its style's window. Source: common practice, no source.
  */
 const of = (file: string): Bread[] =>

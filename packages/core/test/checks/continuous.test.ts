@@ -32,8 +32,8 @@ const with_ = (amounts: Record<string, number>, id: string, grams: number) => ({
   ...amounts,
   [id]: (amounts[id] ?? 0) + grams,
 });
-const thirstiest = ({ thirst, dryBaseThirst }: Ingredient) =>
-  Math.max(1, thirst.value, dryBaseThirst?.value ?? 0);
+const thirstiest = ({ absorption, dryBaseAbsorption }: Ingredient) =>
+  Math.max(1, absorption.value, dryBaseAbsorption?.value ?? 0);
 
 describe('a level is continuous', () => {
   it('a gram of anything in 200 g of base or more moves level, interval and window a little', () => {

@@ -6,7 +6,7 @@ import { windowIn } from '@tender-crumb/core/dough';
 import {
   departure,
   nothingLearned,
-  thirstKey,
+  absorptionKey,
   type Belief,
   kitchenOf,
 } from '@tender-crumb/core/belief';
@@ -26,7 +26,7 @@ export interface Said {
   readonly bakes: number;
   /** Points by which the plait's window stands looser than its kind's; it was planted 7 looser. */
   readonly plait: number;
-  /** Share of the thirstier bag's planted thirst that was found, beside the bag before it. */
+  /** Share of the thirstier bag's planted absorption that was found, beside the bag before it. */
   readonly bag: number;
 }
 
@@ -76,7 +76,8 @@ export function saidOn(today: Date): Said {
       (e) => e.kind === 'outcome' && (e.data as { note: string }).note.startsWith('Like soup'),
     ),
   );
-  const thirst = (bag: string) => departure(belief, thirstKey({ ingredient: 'whole-wheat', bag }));
+  const absorption = (bag: string) =>
+    departure(belief, absorptionKey({ ingredient: 'whole-wheat', bag }));
   const plait = windowIn('plait', 0, kitchenOf(now, forBread(belief, 'sluice-gate-plait')));
   return {
     warmWater: conclusion('wash-house-hundred', 'height', /^doughWarmth/),
@@ -86,7 +87,7 @@ export function saidOn(today: Date): Said {
     bakes: bakes.length,
     plait: (plait.window[0] + plait.window[1] - plait.style[0] - plait.style[1]) / 2,
     bag:
-      (thirst(thirstierBag.id) - thirst(thirstierBag.id.replace('autumn', 'spring'))) /
+      (absorption(thirstierBag.id) - absorption(thirstierBag.id.replace('autumn', 'spring'))) /
       thirstierBag.by,
   };
 }

@@ -9,7 +9,7 @@ import {
   blankBelief,
   fillKey,
   nothingLearned,
-  thirstKey,
+  absorptionKey,
   type Belief,
   kitchenOf,
 } from '@tender-crumb/core/belief';
@@ -98,12 +98,12 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
     const random = seeded(77 + bakes);
     const lines = resolve(formula);
     const { priors } = level(lines, kitchenOf(defaultHousehold))!;
-    // Of a thirst, what its table says is widened; how moist the bag is stays as it is.
-    const table = ingredient(flour).thirst.sd;
+    // Of an absorption, what its table says is widened; how moist the bag is stays as it is.
+    const table = ingredient(flour).absorption.sd;
     const widened = (key: string, sd: number) =>
       key.startsWith('thirst:') ? Math.sqrt(sd ** 2 + (wider ** 2 - 1) * table ** 2) : sd;
     let level80 = 0;
-    let thirst80 = 0;
+    let absorption80 = 0;
     let width = 0;
     const households = 600;
     for (let household = 0; household < households; household += 1) {
@@ -129,12 +129,12 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
       if (seen >= next.low && seen <= next.high) level80 += 1;
       const key = `thirst:${flour}`;
       const sd = doubtOf(belief, key, priors.get(key)!);
-      if (Math.abs(departure(truth, key) - departure(belief, key)) <= z80 * sd) thirst80 += 1;
+      if (Math.abs(departure(truth, key) - departure(belief, key)) <= z80 * sd) absorption80 += 1;
       width += next.high - next.low;
     }
     return {
       level: level80 / households,
-      thirst: thirst80 / households,
+      absorption: absorption80 / households,
       width: width / households,
     };
   };
@@ -146,7 +146,7 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
     ] as const) {
       for (const [of, least, most] of [
         ['level', 0.76, 0.84],
-        ['thirst', 0.75, 0.85],
+        ['absorption', 0.75, 0.85],
       ] as const) {
         between(
           'Learning',
@@ -159,7 +159,7 @@ describe('learning (handbook acceptance figures; common practice, no source)', (
     }
   }
 
-  // Kitchens unlike the model's: thirsts half as wide again, cups dipped that are called spooned.
+  // Kitchens unlike the model's: absorptions half as wide again, cups dipped that are called spooned.
   for (const bakes of [0, 3, 8]) {
     for (const [how, formula] of [
       ['weighed', loaf],
@@ -264,7 +264,7 @@ describe('what a bake teaches', () => {
     const points = (f: Formula, b: Belief) =>
       level(resolve(f, pantryIn(household)), kitchenOf(household, b))!.points;
     expect(points(other, belief)).to.be.lessThan(points(other, nothingLearned) - 1);
-    expect(departure(belief, thirstKey({ ingredient: flour }))).to.equal(0);
+    expect(departure(belief, absorptionKey({ ingredient: flour }))).to.equal(0);
   });
 
   it('counts what was added: 15 g of water and a good feel mean that the flour drinks more', () => {
@@ -300,7 +300,7 @@ describe('what a bake teaches', () => {
     ];
     const learned = (events: BakeEvent[]) =>
       learnFromBake(slow, events, defaultHousehold, nothingLearned)!;
-    const key = thirstKey({ ingredient: 'fresh-hard-wheat' });
+    const key = absorptionKey({ ingredient: 'fresh-hard-wheat' });
     const [early, late, wrong] = [
       learned(touch(at.early, false)),
       learned(touch(at.points, true)),

@@ -3,9 +3,9 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import {
-  absorptionAt,
+  absorption14At,
   absorptionFromBowl,
-  absorptionSlope,
+  absorption14Slope,
   bowlFlour,
   equilibriumMoisture,
   glutenToAdd,
@@ -43,14 +43,14 @@ const rows: readonly Row[] = [
     ] as const
   ).map(([m, wa]): Row => [
     `absorption 60 at ${m} % moisture`,
-    () => absorptionAt(60, m),
+    () => absorption14At(60, m),
     wa,
     0.005,
     '14 % basis of ICC 115/1 and ISO 5530-1',
   ]),
   [
     'one point of moisture in water at absorption 60',
-    () => -absorptionSlope(60),
+    () => -absorption14Slope(60),
     1.86,
     0.005,
     '14 % basis of ICC 115/1',
@@ -231,9 +231,9 @@ describe('catalogue (facts of the trade, open data)', () => {
   });
 
   it('every figure names its source and its unit', () => {
-    for (const { id, composition, thirst, cup, piece } of catalogue) {
+    for (const { id, composition, absorption, cup, piece } of catalogue) {
       expect(composition.source, id).to.not.equal('');
-      for (const f of [thirst, ...Object.values(cup ?? {}), ...(piece ? [piece] : [])]) {
+      for (const f of [absorption, ...Object.values(cup ?? {}), ...(piece ? [piece] : [])]) {
         expect(f.source, id).to.not.equal('');
         expect(f.unit, id).to.not.equal('');
       }

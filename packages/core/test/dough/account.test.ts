@@ -54,11 +54,11 @@ describe('the water account', () => {
 
   it('the same goods drink less where they are the base', () => {
     const gluten = (dough: Record<string, number>) =>
-      account(dough).entries.find((e) => e.of.id === 'vital-gluten')!.thirst;
-    const { thirst, dryBaseThirst } = ingredient('vital-gluten');
-    expect(gluten({ 'bread-flour': 500, 'vital-gluten': 20 })).to.equal(thirst.value);
-    expect(gluten({ 'vital-gluten': 160, 'oat-fibre': 50 })).to.equal(dryBaseThirst!.value);
-    expect(dryBaseThirst!.value).to.be.below(thirst.value - 0.3);
+      account(dough).entries.find((e) => e.of.id === 'vital-gluten')!.absorption;
+    const { absorption, dryBaseAbsorption } = ingredient('vital-gluten');
+    expect(gluten({ 'bread-flour': 500, 'vital-gluten': 20 })).to.equal(absorption.value);
+    expect(gluten({ 'vital-gluten': 160, 'oat-fibre': 50 })).to.equal(dryBaseAbsorption!.value);
+    expect(dryBaseAbsorption!.value).to.be.below(absorption.value - 0.3);
   });
 
   it('its bars hold all of it on one scale', () => {
@@ -113,13 +113,13 @@ describe('doubts by what is known of a bag', () => {
       (moistureSpread.value * 86.8) / (measuredMoisture.value * 86),
       0.02,
     );
-    // What of its moisture stays with an unmeasured bag is in its thirst.
-    const thirst = (lines: ReturnType<typeof loaf>, at = kitchen) =>
-      level(lines, at)!.doubts.find((d) => d.kind === 'thirst')!.points;
-    expect(thirst(loaf())).to.be.greaterThan(thirst(bagged, kitchenOf(household)) + 0.2);
+    // What of its moisture stays with an unmeasured bag is in its absorption.
+    const absorption = (lines: ReturnType<typeof loaf>, at = kitchen) =>
+      level(lines, at)!.doubts.find((d) => d.kind === 'absorption')!.points;
+    expect(absorption(loaf())).to.be.greaterThan(absorption(bagged, kitchenOf(household)) + 0.2);
   });
 
-  it('the damper the flour, the less a unit of its thirst moves the dough', () => {
+  it('the damper the flour, the less a unit of its absorption moves the dough', () => {
     const at = (moisture: number) => {
       const household: Household = {
         ...defaultHousehold,

@@ -23,7 +23,9 @@ describe('what soaking and cooking make of a thing', () => {
     const oats = ingredient('rolled-oats');
     expect(oats.slow).to.equal(true);
     expect(inState(oats, 'cooked').slow).to.equal(false);
-    expect(inState(oats, 'cooked').thirst.value).to.be.above(inState(oats, 'soaked').thirst.value);
+    expect(inState(oats, 'cooked').absorption.value).to.be.above(
+      inState(oats, 'soaked').absorption.value,
+    );
     expect(inState(oats, undefined)).to.equal(oats);
     expect(inState(ingredient('water'), 'cooked')).to.equal(ingredient('water'));
     const at = (name: string) =>

@@ -88,10 +88,10 @@ describe('bags', () => {
 describe('grinding and milling', () => {
   it('fresh flour drinks more than bought, and sifted less than whole (balance of masses)', () => {
     const whole = ingredient('rye-whole');
-    expect(groundAs(whole, { grind: 'fresh-warm' }).thirst.value).to.be.closeTo(0.81, 1e-9);
+    expect(groundAs(whole, { grind: 'fresh-warm' }).absorption.value).to.be.closeTo(0.81, 1e-9);
     expect(groundAs(whole, { grind: 'bought' })).to.equal(whole);
     const sifted = groundAs(whole, { grind: 'sifted', extraction: 0.85 });
-    expect(0.85 * sifted.thirst.value + 0.15 * 1.2).to.be.closeTo(0.78, 1e-9);
+    expect(0.85 * sifted.absorption.value + 0.15 * 1.2).to.be.closeTo(0.78, 1e-9);
     expect(sifted.composition.fibre).to.be.lessThan(whole.composition.fibre);
     expect(sifted.whole).to.be.within(0, 0.3);
   });

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { thirstKey } from '@tender-crumb/core/belief';
+  import { absorptionKey } from '@tender-crumb/core/belief';
   import { defaultHousehold } from '@tender-crumb/core/household';
   import { grinds, pricePerKilo, type Bag, type Ingredient } from '@tender-crumb/core/ingredient';
-  import { learnedName, type KnownThirst } from '@tender-crumb/core/learn';
+  import { learnedName, type KnownAbsorption } from '@tender-crumb/core/learn';
   import Pencil from '@lucide/svelte/icons/pencil';
   import { asMass } from '../ui/writing.ts';
   import BagForm from './BagForm.svelte';
@@ -13,7 +13,7 @@
     nameOf,
     onchange,
   }: {
-    bags: ReadonlyArray<Bag & { readonly known: KnownThirst }>;
+    bags: ReadonlyArray<Bag & { readonly known: KnownAbsorption }>;
     kinds: readonly Ingredient[];
     nameOf: (ingredient: string) => string;
     onchange: () => void;
@@ -22,7 +22,7 @@
   let editing = $state<string | undefined>();
 
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-  const keyOf = (b: Bag) => thirstKey({ ingredient: b.ingredient, bag: b.id });
+  const keyOf = (b: Bag) => absorptionKey({ ingredient: b.ingredient, bag: b.id });
   const { text: drinks } = learnedName('thirst:', defaultHousehold);
   const facts = (b: Bag) =>
     [
@@ -56,13 +56,13 @@
         <td class="py-1.5">
           <b>{b.name}</b><br /><span class="quiet">{facts(b)}</span>
         </td>
-        <td class="hidden pl-4 text-right sm:table-cell">{drinks(b.known.catalogue.thirst)}</td>
+        <td class="hidden pl-4 text-right sm:table-cell">{drinks(b.known.catalogue.absorption)}</td>
         <td class="pl-4 text-right font-semibold whitespace-nowrap">
           {#if b.known.bakes > 0}<a
               class="link touch"
               href="/book/learned?of={encodeURIComponent(keyOf(b))}"
-              title="The bakes that it rests on">{drinks(b.known.now.thirst)}</a
-            >{:else}{drinks(b.known.now.thirst)}{/if}
+              title="The bakes that it rests on">{drinks(b.known.now.absorption)}</a
+            >{:else}{drinks(b.known.now.absorption)}{/if}
         </td>
         <td class="hidden pl-4 text-right sm:table-cell">{drinks(b.known.now.sd)}</td>
         <td class="pl-4 text-right">{b.known.bakes}</td>

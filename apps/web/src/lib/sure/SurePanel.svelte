@@ -37,7 +37,7 @@
   });
 
   const words: Record<DoubtShare['kind'], (of: string) => string> = {
-    thirst: (of) => `the thirst of the ${of}`,
+    absorption: (of) => `the absorption of the ${of}`,
     habit: () => 'how you fill a cup',
     habitOf: (of) => `how you fill a cup of ${of}`,
     air: () => 'how far the flour here follows the air',

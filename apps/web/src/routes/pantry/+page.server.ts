@@ -1,6 +1,6 @@
 import { pantryIn } from '@tender-crumb/core/household';
 import { kindOfBag } from '@tender-crumb/core/ingredient';
-import { knownThirst } from '@tender-crumb/core/learn';
+import { knownAbsorption } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listLabels } from '$lib/server/store/own.ts';
 import { bakesMeasuredOtherwise } from '$lib/server/store/kitchens.ts';
@@ -23,7 +23,11 @@ export const load: PageServerLoad = async () => {
       .filter((b) => kindOfBag(b) === 'flour')
       .map((b) => ({
         ...b,
-        known: knownThirst({ ingredient: b.ingredient, bag: b.id }, belief, pantryIn(household)),
+        known: knownAbsorption(
+          { ingredient: b.ingredient, bag: b.id },
+          belief,
+          pantryIn(household),
+        ),
       })),
   };
 };

@@ -3,7 +3,7 @@
   import { nothingLearned } from '@tender-crumb/core/belief';
   import { pantryIn, type Settings, settingsOf } from '@tender-crumb/core/household';
   import { kindOfBag } from '@tender-crumb/core/ingredient';
-  import { knownThirst } from '@tender-crumb/core/learn';
+  import { knownAbsorption } from '@tender-crumb/core/learn';
   import Pencil from '@lucide/svelte/icons/pencil';
   import { deed } from '$lib/sync/deeds.ts';
   import BagForm from '$lib/pantry/BagForm.svelte';
@@ -29,7 +29,11 @@
         ...b,
         known:
           data.bags.find((known) => known.id === b.id)?.known ??
-          knownThirst({ ingredient: b.ingredient, bag: b.id }, nothingLearned, pantryIn(household)),
+          knownAbsorption(
+            { ingredient: b.ingredient, bag: b.id },
+            nothingLearned,
+            pantryIn(household),
+          ),
       })),
   );
   const pantry = $derived(pantryIn(household));
