@@ -52,11 +52,11 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
   const already = totals.flourGrams + inIt;
   const { protein } = of.composition;
   const wanted = glutenToAdd(already, totals.proteinPercent, protein, aim);
-  const grams = Math.min(wanted, most - inIt);
-  if (grams < 0.5) return undefined;
+  const room = Math.floor(2 * (most - inIt)) / 2;
+  const whole = wanted >= 10 ? Math.round(wanted) : Math.floor(wanted * 2) / 2;
   // Not rounded past the most that it takes.
-  const rounded =
-    wanted < most - inIt && grams >= 10 ? Math.round(grams) : Math.floor(grams * 2) / 2;
+  const rounded = Math.min(whole, room);
+  if (rounded < 0.5) return undefined;
   const thumb =
     totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
   return makeCorrection(context, {

@@ -1,3 +1,4 @@
+import { takeCorrection } from '@tender-crumb/core/formula';
 import { expect } from 'chai';
 import { cautionTable } from '@tender-crumb/core/caution';
 import { level } from '@tender-crumb/core/dough';
@@ -63,6 +64,16 @@ describe('corrections (common practice, no source)', () => {
       basis: 'what your last bake taught',
     });
     expect(water({ 'thirst:bread-flour': 2 }).basis).to.equal('your last 2 bakes with this flour');
+  });
+
+  it('gluten that is added is never more than would be held back again, whatever the dough weighs', () => {
+    // 57.8 g are wanted, and 57.8 is all that it takes: 58 would be held back again.
+    const flours = { 'very-strong-flour': 600, 'tapioca-starch': 461, 'bread-flour': 96 };
+    const weak = build({ ...flours, water: 336.6 }, 'pizza');
+    const offered = judge(weak).corrections.find((c) => c.kind === 'gluten')!;
+    expect(offered.grams).to.equal(57.5);
+    const taken = takeCorrection(weak, { ...offered, correction: offered.key });
+    expect(judge(taken).corrections.filter((c) => c.kind === 'gluten')).to.deep.equal([]);
   });
 
   it('gluten above 5 % is held back, with its water', () => {
