@@ -7,3 +7,6 @@ export * from './plan-of.ts';
 export * from './rescue-of.ts';
 export * from './rise-of.ts';
 export * from './starter-of.ts';
+export * from './compared-of.ts';
+export * from './kept-bake-of.ts';
+export * from './lesson-of.ts';

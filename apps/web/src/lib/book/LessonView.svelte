@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { stateAt, windowIn } from '@tender-crumb/core/dough';
+  import { stateAt } from '@tender-crumb/core/dough';
   import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
-  import { pantryIn, type Household } from '@tender-crumb/core/household';
-  import { learnedName, type Lesson, type NextTime } from '@tender-crumb/core/learn';
+  import type { Household } from '@tender-crumb/core/household';
+  import type { Lesson, NextTime } from '@tender-crumb/core/learn';
   import type { StyleId } from '@tender-crumb/core/style';
+  import { lessonViewOf } from '@tender-crumb/core/view';
   import Level from '../level/Level.svelte';
   import { asMass, asPoints, say } from '../ui/writing.ts';
 
@@ -25,24 +26,19 @@
     size?: 'tiny' | 'bench';
   } = $props();
 
-  const window = $derived(
-    windowIn(style, lesson.dryness ?? 0, { figures: household.figures, belief }).window,
-  );
-  const nameOf = (id: string) => pantryIn(household).ingredient(id).name;
-  const main = $derived(lesson.taught.find((t) => t.ingredient !== undefined));
-  const named = $derived(learnedName(main?.key ?? '', household));
+  const view = $derived(lessonViewOf(lesson, style, household, belief));
 </script>
 
 <div class="grid gap-2">
   <div>
     <span class="quiet">Forecast{lesson.felt === undefined ? '' : ', and felt'}</span>
-    <Level level={lesson.mixed} {window} felt={lesson.felt} {size} label="Before" />
+    <Level level={lesson.mixed} window={view.window} felt={lesson.felt} {size} label="Before" />
   </div>
   {#if next}
     <div>
       <span class="quiet">Next time, as the formula stands: </span>
       <span class="text-sm font-semibold">{say(next.says)}</span>
-      <Level level={next} {window} {size} label="Next time" />
+      <Level level={next} window={view.window} {size} label="Next time" />
     </div>
   {/if}
   <p class="text-sm leading-snug">
@@ -51,13 +47,14 @@
     {:else}
       It felt {stateAt(lesson.felt).short} ({asPoints(lesson.felt)}), where {asPoints(
         lesson.mixed.points,
-      )} was forecast{lesson.added.length > 0
-        ? `, with ${lesson.added.map((a) => `${asMass(a.grams)} ${nameOf(a.ingredient)}`).join(' and ')} added`
+      )} was forecast{view.added.length > 0
+        ? `, with ${view.added.map((a) => `${asMass(a.grams)} ${a.name}`).join(' and ')} added`
         : ''}.
-      {#if main}
-        {named.says} <b>{named.text(main.after.value)}</b>, as is thought now (it was {named.text(
-          main.before.value,
-        )}). <a class="link" href="/book/learned?of={encodeURIComponent(main.key)}">The evidence</a>
+      {#if view.main}
+        {view.named.says} <b>{view.named.text(view.main.after.value)}</b>, as is thought now (it was {view.named.text(
+          view.main.before.value,
+        )}).
+        <a class="link" href="/book/learned?of={encodeURIComponent(view.main.key)}">The evidence</a>
       {/if}
     {/if}
   </p>

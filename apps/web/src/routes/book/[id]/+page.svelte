@@ -1,13 +1,8 @@
 <script lang="ts">
-  import { asMade, judgements, householdOn } from '@tender-crumb/core/bake';
-  import { bakeRecord, breadCost, differences, timesOf } from '@tender-crumb/core/book';
-  import { windowIn } from '@tender-crumb/core/dough';
-  import { formulaText } from '@tender-crumb/core/exchange';
-  import { kitchenOf } from '@tender-crumb/core/belief';
-  import { bakerName, pantryIn } from '@tender-crumb/core/household';
-  import { nextTime } from '@tender-crumb/core/learn';
+  import { judgements } from '@tender-crumb/core/bake';
   import { devices } from '@tender-crumb/core/machine';
   import { hoursText } from '@tender-crumb/core/quantity';
+  import { keptBakeOf } from '@tender-crumb/core/view';
   import { goto } from '$app/navigation';
   import { nanoid } from 'nanoid';
   import { beginBake } from '$lib/sync/begin.ts';
@@ -22,7 +17,6 @@
   import Level from '$lib/level/Level.svelte';
   import CodeDialog from '$lib/ui/CodeDialog.svelte';
   import { asWarmth, say } from '$lib/ui/writing.ts';
-  import { cheapAt } from '@tender-crumb/core/schedule';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -34,36 +28,9 @@
     year: 'numeric',
     timeZone: 'UTC',
   });
-  const record = $derived(bakeRecord(data.entry, data.household));
-  const before = $derived(data.before && bakeRecord(data.before, data.household));
-  const changed = $derived(before ? differences(before, record, data.household) : undefined);
-  const then = $derived(householdOn(data.household, record.circumstances));
-  const wanted = $derived(
-    windowIn(
-      record.formula.style,
-      record.lesson?.dryness ?? 0,
-      kitchenOf(data.household, data.belief),
-    ),
-  );
-  const times = $derived(timesOf(record, data.household, data.belief));
-  const cost = $derived(
-    breadCost(
-      record,
-      data.household,
-      data.belief,
-      cheapAt(record.state.steps['bake']?.begunAt ?? record.startedAt, data.household),
-    ),
-  );
-  const next = $derived(data.head && nextTime(data.head.formula, data.household, data.belief));
+  const view = $derived(keptBakeOf(data));
+  const record = $derived(view.record);
   const room = $derived(record.circumstances.kitchen.room);
-  const bags = $derived(
-    [...new Set(record.made.flatMap((l) => l.bag ?? []))].flatMap((id) =>
-      data.household.bags.filter((b) => b.id === id),
-    ),
-  );
-  const by = $derived(
-    record.state.baker === undefined ? undefined : bakerName(record.state.baker, data.household),
-  );
   const notes = $derived(Object.entries(record.state.notes));
   const minutes = (of: number) => hoursText(of / 60);
   let fault = $state('');
@@ -101,12 +68,6 @@
   }
   let leaving = $state(false);
   let codeOpen = $state(false);
-  const asText = () =>
-    formulaText(
-      asMade(record.formula, record.state, pantryIn(then)),
-      pantryIn(then),
-      data.household.percentages,
-    );
 </script>
 
 <svelte:head><title>{record.name}, {record.circumstances.day} · Tender Crumb</title></svelte:head>
@@ -115,8 +76,8 @@
   <div>
     <h1>{record.name}</h1>
     <p class="quiet">
-      {day.format(new Date(record.startedAt))}, {devices[record.method].label}{by
-        ? `, by ${by}`
+      {day.format(new Date(record.startedAt))}, {devices[record.method].label}{view.by
+        ? `, by ${view.by}`
         : ''}{data.bake.formulaVersion ? `, version ${data.bake.formulaVersion}` : ''}
     </p>
   </div>
@@ -131,7 +92,7 @@
 </div>
 <CodeDialog
   bind:open={codeOpen}
-  text={codeOpen ? asText() : ''}
+  text={codeOpen ? view.asText() : ''}
   title="{record.name}, as baked on {day.format(new Date(record.startedAt))}"
 />
 {#if fault}<p role="alert" class="mb-2 font-semibold text-act">{fault}</p>{/if}
@@ -152,20 +113,21 @@
       {#if record.lesson}
         <Level
           level={record.lesson.mixed}
-          window={wanted.window}
-          usual={wanted.looks > 0 ? wanted.style : undefined}
+          window={view.wanted.window}
+          usual={view.wanted.looks > 0 ? view.wanted.style : undefined}
           felt={record.lesson.felt}
           label="Forecast and feel"
         />
       {/if}
-      {#if changed}
+      {#if view.changed}
         <p>
-          <b>Since the bake before{changed.length === 0 ? ' it was made alike.' : ':'}</b>
-          {#if changed.length > 0}
-            {changed.slice(0, 6).map(differs).join('; ')}.
+          <b>Since the bake before{view.changed.length === 0 ? ' it was made alike.' : ':'}</b>
+          {#if view.changed.length > 0}
+            {view.changed.slice(0, 6).map(differs).join('; ')}.
           {/if}
-          {#if before}<a class="link touch" href="/book/compare?of={before.id},{record.id}"
-              >Side by side</a
+          {#if view.before}<a
+              class="link touch"
+              href="/book/compare?of={view.before.id},{record.id}">Side by side</a
             >{/if}
         </p>
       {/if}
@@ -185,12 +147,12 @@
           {/if}
         </p>
       {/if}
-      {#if next}<p>
+      {#if view.next}<p>
           <b>Next time, as the formula stands:</b>
-          {say(next.says)}
+          {say(view.next.says)}
         </p>{/if}
     </section>
-    <BakedBeside {record} household={then} />
+    <BakedBeside rows={view.beside} corrections={record.meant.taken} />
     <PhotoStrip {record} />
     <WentWrong {record} household={data.household} belief={data.belief} head={data.head} />
   </div>
@@ -206,7 +168,7 @@
           ></thead
         >
         <tbody>
-          {#each times as row (row.says)}
+          {#each view.times as row (row.says)}
             <tr
               ><td class="py-0.5 pr-3">{row.says}</td>
               <td class="py-0.5 pr-3"
@@ -244,13 +206,13 @@
         </p>
       {/if}
     </section>
-    {#if bags.length > 0}
+    {#if view.bags.length > 0}
       <section class="bowl grid content-start gap-1 p-4" aria-labelledby="bags">
         <h2 id="bags">Bags</h2>
         <ul>
-          {#each bags as bag (bag.id)}<li>
+          {#each view.bags as bag (bag.id)}<li>
               <a class="link touch" href="/book?bag={bag.id}">{bag.name}</a>
-              <span class="quiet">{pantryIn(data.household).ingredient(bag.ingredient).name}</span>
+              <span class="quiet">{bag.of}</span>
             </li>{/each}
         </ul>
       </section>
@@ -272,7 +234,7 @@
       </section>
     {/if}
     <CostCard
-      {cost}
+      cost={view.cost}
       money={data.household.money}
       onread={(kilowattHours) => tell('energy', { kilowattHours })}
     />

@@ -1,8 +1,6 @@
 <script lang="ts">
-  import { bakeRecord, compareBakes, firstRiseOf, type ComparedRow } from '@tender-crumb/core/book';
-  import { windowIn } from '@tender-crumb/core/dough';
-  import { kitchenOf } from '@tender-crumb/core/belief';
-  import { forBread } from '@tender-crumb/core/learn';
+  import type { ComparedRow } from '@tender-crumb/core/book';
+  import { comparedOf } from '@tender-crumb/core/view';
   import ManyLevels from '$lib/book/ManyLevels.svelte';
   import RisesOver from '$lib/book/RisesOver.svelte';
   import { say } from '$lib/ui/writing.ts';
@@ -16,8 +14,9 @@
     year: 'numeric',
     timeZone: 'UTC',
   });
-  const records = $derived(data.entries.map((e) => bakeRecord(e, data.household)));
-  const rows = $derived(compareBakes(records, data.household));
+  const view = $derived(comparedOf(data.entries, data.household, data.belief));
+  const records = $derived(view.records);
+  const rows = $derived(view.rows);
   const parts: ReadonlyArray<readonly [ComparedRow['of'], string]> = [
     ['line', 'What went in'],
     ['work', 'What was done'],
@@ -26,35 +25,10 @@
   const names = $derived(
     records.map((r) => ({ id: r.id, name: r.name, day: day.format(new Date(r.startedAt)) })),
   );
-  const first = $derived(records[0]);
-  const window = $derived(
-    first &&
-      windowIn(
-        first.formula.style,
-        first.lesson?.dryness ?? 0,
-        kitchenOf(data.household, forBread(data.belief, first.bread)),
-      ).window,
-  );
-  const levels = $derived(
-    records.flatMap((r, i) =>
-      r.lesson
-        ? [
-            {
-              name: names[i]!.day,
-              low: r.lesson.mixed.low,
-              high: r.lesson.mixed.high,
-              ...(r.lesson.felt === undefined ? {} : { felt: r.lesson.felt }),
-            },
-          ]
-        : [],
-    ),
-  );
-  const rises = $derived(
-    records.flatMap((r, i) => {
-      const rise = firstRiseOf(r, data.household, forBread(data.belief, r.bread));
-      return rise ? [{ ...rise, name: names[i]!.day }] : [];
-    }),
-  );
+  const dayOf = (id: string) => names.find((n) => n.id === id)!.day;
+  const window = $derived(view.window);
+  const levels = $derived(view.levels.map((l) => ({ ...l, name: dayOf(l.id) })));
+  const rises = $derived(view.rises.map((r) => ({ ...r, name: dayOf(r.id) })));
   const photos = $derived(records.map((r) => ({ id: r.id, photo: r.state.photos.at(-1)?.photo })));
 </script>
 
