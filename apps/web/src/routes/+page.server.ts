@@ -1,3 +1,4 @@
+import { firstLoaves } from '@tender-crumb/core/exchange';
 import { saidInUrl } from '$lib/server/boundary/said-in-url.ts';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
@@ -29,5 +30,7 @@ export const load: PageServerLoad = async ({ url }) => {
     page,
     pages,
     household,
+    // Of an empty shelf alone: with what one could begin.
+    firstLoaves: total === 0 && search === '' ? firstLoaves.map((l) => l.name) : [],
   };
 };

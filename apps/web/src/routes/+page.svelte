@@ -2,7 +2,6 @@
   import { styles } from '@tender-crumb/core/style';
   import Copy from '@lucide/svelte/icons/copy';
   import Trash2 from '@lucide/svelte/icons/trash-2';
-  import { completeFormula, firstLoaves } from '@tender-crumb/core/exchange';
   import type { Formula } from '@tender-crumb/core/formula';
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
@@ -11,6 +10,7 @@
   import { draftEntry } from '$lib/sync/kinds.ts';
   import { mustSay } from '$lib/sync/said.ts';
   import Level from '$lib/level/Level.svelte';
+  import { later } from '$lib/ui/later.ts';
   import { refresh } from '$lib/ui/refresh.ts';
   import PasteRecipe from '$lib/paste/PasteRecipe.svelte';
   import PercentBar from '$lib/role/PercentBar.svelte';
@@ -53,7 +53,10 @@
       const { formula } = await question<{ formula: Formula }>(`/api/v1/formulas/${id}`);
       await add({ ...formula, name: `${name}, copy`.slice(0, 200) });
     });
-  const begin = () => add(completeFormula({ name: 'New formula', stages: [{ lines: [] }] }));
+  /** What a formula is made of is fetched for the first who begins one, or while nothing else is. */
+  const made = later(() => import('$lib/shelf/new-formula.ts'));
+  const begin = () => tried(async () => add((await made()).newFormula()));
+  const beginWith = (loaf: string) => tried(async () => add((await made()).firstLoaf(loaf)));
 
   const pageLink = (page: number) =>
     `/?${new URLSearchParams({ ...(data.search ? { find: data.search } : {}), page: String(page) })}`;
@@ -101,9 +104,9 @@
         {#if !data.search}
           <p>Or begin with one of ours:</p>
           <ul class="flex flex-wrap gap-2">
-            {#each firstLoaves as loaf (loaf.name)}
+            {#each data.firstLoaves as loaf (loaf)}
               <li>
-                <button class="knob" type="button" onclick={() => add(loaf)}>{loaf.name}</button>
+                <button class="knob" type="button" onclick={() => beginWith(loaf)}>{loaf}</button>
               </li>
             {/each}
           </ul>

@@ -1,3 +1,4 @@
+import { tellingDifference } from '../dough/telling-difference.ts';
 import { styles, type StyleId, type Window } from '../style/style.ts';
 import { gramsText, pointsText } from '../quantity/number.ts';
 import type { CannotTell } from '../dough/cannot-tell.ts';
@@ -50,9 +51,6 @@ export function chanceInWindow(
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** Points by which a first touch must differ to be told, drawn or asked about. Own estimate, no source. */
-export const tellingDifference = 3;
 
 function earlyFeel({ points, early }: Level, restMinutes: number): string | undefined {
   if (early - points < tellingDifference) return undefined;

@@ -19,3 +19,4 @@ export * from './thickener.ts';
 export * from './weather.ts';
 export * from './what-to-weigh.ts';
 export * from './window.ts';
+export * from './telling-difference.ts';

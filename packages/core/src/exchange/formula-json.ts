@@ -2,7 +2,8 @@ import { formulaFormat, type Formula } from '../formula/formula.ts';
 import { plainName } from '../quantity/plain-name.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import { usualStyle, type StyleId } from '../style/style.ts';
-import { formatLimits, type FormulaJson } from './formula-shape.ts';
+import { formatLimits } from './format-limits.ts';
+import type { FormulaJson } from './formula-shape.ts';
 
 /** A formula that is larger than a kitchen's, or that speaks of what is not in it: the field is a path. */
 type FormulaProblem = Refusal<'too-many' | 'unknown-stage' | 'unknown-line'> & {

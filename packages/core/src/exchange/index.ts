@@ -12,3 +12,4 @@ export * from './old-bakes.ts';
 export * from './parcel.ts';
 export * from './schema-recipe.ts';
 export * from './upgrade.ts';
+export * from './format-limits.ts';

@@ -16,7 +16,7 @@ import { cautionsAt } from '../lead/step-cautions.ts';
 import { hasDrunk, wetFor } from '../lead/touch-moment.ts';
 import type { BakeState } from '../bake/state.ts';
 import { weighingList, type WeighingItem } from '../hands/weighing-list.ts';
-import { tellingDifference } from '../correct/verdict.ts';
+import { tellingDifference } from '../dough/telling-difference.ts';
 import { courseTimes, type Course } from '../course/course.ts';
 import { machineFit } from '../course/machine-fit.ts';
 import { level, type Level } from '../dough/level.ts';

@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { tellingDifference } from '@tender-crumb/core/correct';
-  import { stateAt, states } from '@tender-crumb/core/dough';
+  import { stateAt, states, tellingDifference } from '@tender-crumb/core/dough';
   import type { Window } from '@tender-crumb/core/style';
   import { drawn, place, pointsAt, stretch } from './scale.ts';
   import { asPoints } from '../ui/writing.ts';

@@ -90,6 +90,8 @@ const server = secure
     )
   : createServer(serve);
 
+/** As long as browsers keep a connection, ms: closed earlier, it is closed under somebody's next request. */
+server.keepAliveTimeout = 65_000;
 server.on('error', (fault: NodeJS.ErrnoException) => {
   const taken = fault.code === 'EADDRINUSE';
   console.error(taken ? `Port ${port} is taken: set PORT to another one.` : fault.message);

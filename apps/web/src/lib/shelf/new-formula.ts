@@ -1,0 +1,9 @@
+import { completeFormula, firstLoaves } from '@tender-crumb/core/exchange';
+import type { Formula } from '@tender-crumb/core/formula';
+
+/** A formula with nothing in it yet. */
+export const newFormula = (): Formula =>
+  completeFormula({ name: 'New formula', stages: [{ lines: [] }] });
+
+/** One of ours to begin with, by its name. */
+export const firstLoaf = (name: string): Formula => firstLoaves.find((l) => l.name === name)!;
