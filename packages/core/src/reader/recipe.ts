@@ -114,6 +114,10 @@ const amountAnywhere = new RegExp(
   String.raw`(?<![\p{L}\d])[\d¼½¾⅓⅔⅛][\p{L}\d.,/¼½¾⅓⅔⅛]*?\s*(?:${unitPattern})(?![\p{L}\d])`,
   'iu',
 );
+/** "330 g water, plus 20 g with the salt": more of the same, later. */
+const moreOfIt =
+  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?(\d[\d.,/½¼¾⅓⅔]*\s?(?:kg|g|ml|l|oz|lb))\s*(?:(?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+
 /** What ends the name of a thing that goes into a dough. */
 const foodWord = /\b(?:flour|meal|water|milk|salt|yeast|sugar|butter|oil|oats|starter)$/i;
 
@@ -262,8 +266,15 @@ class Reading {
     }
     this.#begun = true;
     const ids: string[] = [];
-    for (const [i, read] of reads.entries()) {
-      if ('code' in read) continue;
+    // "1 egg yolk + 1 tbsp milk, for brushing": behind a comma it is said of all of them.
+    const last = reads.at(-1);
+    const allFor =
+      /,\s*(?:for|to)\s[^,]*$/i.test(row.text) && last && !('code' in last)
+        ? last.outside
+        : undefined;
+    for (const [i, found] of reads.entries()) {
+      if ('code' in found) continue;
+      const read = allFor ? { ...found, outside: allFor } : found;
       if (read.outside) {
         this.#outside.push({
           id: `o${this.#outside.length + 1}`,
@@ -350,6 +361,10 @@ class Reading {
     if (each && readAmount(each[1]!, this.#with.style)?.rest === '') {
       return [`${each[1]} ${each[2]}`, `${each[1]} ${each[3]}`];
     }
+    const more = moreOfIt.exec(text);
+    const whole = more && readLine(more[1]!, this.#with);
+    if (more && whole && !('code' in whole) && readAmount(more[2]!)?.rest === '')
+      return [more[1]!, `${more[2]} ${whole.what}`];
     const parts = text.split(
       /\s*(?:\+|\bplus\b|\band\b|&)\s*(?=(?:\d|[¼½¾⅓⅔]|an?\s|one\s|half\s))/i,
     );

@@ -41,7 +41,7 @@ const cleanedOdd = (text: string): string =>
     .replace(/\s*(?:\.\s?){4,}\s*|\s*…{2,}\s*|\s*_{3,}\s*|\s*(?:·\s?){3,}/g, ': ')
     .replace(/(\d)\s*°/g, '$1 °');
 
-const bullet = /^\s*(?:[•*·▪▫‣◦●○☐☑□■✓✔✅➤►»>]+\s*|[-–—+]\s+|\[[ x]?\]\s*|o\s+(?=\d))/i;
+const bullet = /^\s*(?:[•*·▪▫‣◦●○☐☑□■▢❑❏◻⬜✓✔✅➤►»>]+\s*|[-–—+]\s+|\[[ x]?\]\s*|o\s+(?=\d))/i;
 const ordinal = /^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D|\d)/i;
 
 /** Bold and italic out; a row that is all bold is a heading. */
@@ -63,15 +63,22 @@ function withoutProse(parts: readonly string[]): readonly string[] {
     : parts;
 }
 
+/** What is done with all that stands on a row. */
+const together = String.raw`(?:mix|combine|stir|whisk|add|take|use|weigh out|you(?:[’'\s]wi?ll)? need)(?:\s+(?:together|in|up))?:?`;
+
 /** Several things on one row: "500 g flour, 340 g water, 10 g salt". */
 function severalOn(text: string): string[] {
-  const amount = String.raw`(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%`;
-  const bare = text;
-  const parts = bare.split(new RegExp(String.raw`\s*[,;]\s*(?:and\s+)?(?=${amount})`, 'i'));
-  const trailing = bare.split(/\s*[,;]\s*/);
+  const amount = String.raw`(?:(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%)`;
+  // "Mix 100 g starter, 350 g water and 10 g salt": what is done with them is no part of the first.
+  const bare = text.replace(new RegExp(String.raw`^${together}\s+(?=${amount})`, 'i'), '');
+  const parts = bare.split(
+    new RegExp(String.raw`\s*(?:[,;]\s*(?:and\s+)?|\band\s+)(?=${amount})`, 'i'),
+  );
+  const trailing = text.split(/\s*[,;]\s*/);
   const begins = new RegExp(`^${amount}\\s*\\p{L}`, 'iu');
-  if (parts.length > 1 && parts.every((p) => begins.test(p) || /^\d+\s+\p{L}/u.test(p)))
-    return parts;
+  const named = (part: string) =>
+    begins.test(part) || (/^\d+\s+\p{L}/u.test(part) && !bareAmount.test(part));
+  if (parts.length > (bare === text ? 1 : 2) && parts.every(named)) return parts;
   const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb)\.?$/iu;
   if (trailing.length > 1 && trailing.every((p) => ends.test(p.trim()))) return trailing;
   return [text];

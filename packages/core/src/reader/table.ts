@@ -41,7 +41,11 @@ const separatorOf = (raw: string): string | undefined => {
   const bars = raw.replace(/[│┃]/g, '|');
   if (/\S\s*\|\s*\S/.test(bars) || /^\s*\|.*\|/.test(bars)) return '|';
   if (/\S\t+\S/.test(raw)) return '\t';
-  return /^[^,;]*(?:;[^,;]*){1,6}$/.test(raw) && /;/.test(raw) ? ';' : undefined;
+  const semicolons = /^[^,;]*(?:;[^,;]*){1,6}$/.test(raw);
+  // "500 g flour; 340 g water": things one after another, and no cells of one thing.
+  return semicolons && !raw.split(';').every((cell) => /^\s*[\d½¼¾⅓⅔].*\p{L}{3}/u.test(cell))
+    ? ';'
+    : undefined;
 };
 
 const isNumber = (cell: string): boolean =>

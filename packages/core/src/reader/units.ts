@@ -21,7 +21,7 @@ const spellings: ReadonlyArray<readonly [ReadUnit, readonly string[]]> = [
     ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms', 'kilogramme', 'kilogrammes'],
   ],
   [mass('mg'), ['mg']],
-  [mass('oz'), ['oz', 'ounce', 'ounces']],
+  [mass('oz'), ['oz', 'ozs', 'ounce', 'ounces']],
   [mass('lb'), ['lb', 'lbs', 'pound', 'pounds', '#']],
   [volume('ml'), ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc']],
   [volume('dl'), ['dl', 'decilitre', 'decilitres', 'deciliter', 'deciliters']],
