@@ -135,13 +135,16 @@ function without(facts: YeastFacts): Correction {
   });
 }
 
-/** It has too much: every kind gives way by the same share. */
+/** The most that a dough so has where it is as warm as usual, % of flour. */
+const mostOf = ({ context: { totals, kitchen } }: YeastFacts): number =>
+  (totals.dryBase ? kitchen.coefficients.yeastMostDry : kitchen.coefficients.yeastMost).value;
+
+/** It has too much: every kind gives way by the same share; not where the room or sugar wants it all. */
 function tooMuch(facts: YeastFacts): Correction | undefined {
-  const { context, present, warmth, inRoom, sweetened, wanted } = facts;
-  const { yeastUsualHigh, yeastMost, yeastMostDry } = context.kitchen.coefficients;
+  const { context, present, inRoom, sweetened, wanted } = facts;
+  const { yeastUsualHigh } = context.kitchen.coefficients;
   const { dryBase } = context.totals;
-  const most = dryBase ? yeastMostDry.value : yeastMost.value;
-  if (present <= most * warmth) return undefined;
+  const most = mostOf(facts);
   const aim = dryBase ? most : Math.max(wanted(yeastUsualHigh.value), sweetened);
   const changes = context.lines
     .filter((l) => l.of.yeast && l.grams > 0)
@@ -195,7 +198,8 @@ export function yeastAmountCorrection(context: CorrectionContext): Correction | 
   if (lines.some((l) => l.stageKind === 'starter' || l.stageKind === 'preferment'))
     return undefined;
   const facts = yeastFacts(context);
-  if (facts.present > 0) return tooMuch(facts) ?? slowedBySugar(facts);
+  if (facts.present > mostOf(facts) * facts.warmth) return tooMuch(facts);
+  if (facts.present > 0) return slowedBySugar(facts);
   // A flatbread needs none, and baking powder or soda raises too.
   const raised = lines.some((l) => l.grams > 0 && isRaisingAgent(l));
   return raised || !styles[formula.style].rises ? undefined : without(facts);

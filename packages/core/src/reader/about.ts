@@ -26,6 +26,11 @@ export const usualNames: ReadonlySet<string> = new Set([
 ]);
 
 export const millGrains: ReadonlyArray<readonly [RegExp, string]> = [
+  // By when it is sown, or how hard it is: grain, for no bag of flour is called so.
+  [
+    /\b(?:(?:winter|spring)|hard (?:red |white )?(?:winter |spring )?) ?wheat\b(?! ?(?:berries|kernels?|grains?|flour))/i,
+    'fresh-hard-wheat',
+  ],
   [
     /\b(?:hard|red|white|spring|winter)?\s*(?:red |white )?wheat ?(?:berries|kernels?|grains?)\b/i,
     'fresh-hard-wheat',

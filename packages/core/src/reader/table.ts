@@ -10,14 +10,20 @@ export interface RawLine {
   readonly item?: boolean;
 }
 
+type ColumnKind =
+  'bread' | 'part' | 'name' | 'grams' | 'kg' | 'lb' | 'oz' | 'amount' | 'unit' | 'percent' | 'note';
+/** Columns of another weight than grams: what stands in their cells is so many of it. */
+const weights = ['kg', 'lb', 'oz'] as const;
+
 /** What a column of a table holds, by its heading. */
-const columns: ReadonlyArray<
-  readonly [RegExp, 'bread' | 'part' | 'name' | 'grams' | 'amount' | 'unit' | 'percent' | 'note']
-> = [
+const columns: ReadonlyArray<readonly [RegExp, ColumnKind]> = [
   [/^(?:recipe|bread|formula|loaf|title)$/i, 'bread'],
   [/^(?:part|stage|step|phase)$/i, 'part'],
   [/^(?:ingredients?|items?|name|what|material|component|flour)$/i, 'name'],
   [/^(?:grams?|g|weight(?: ?\(g(?:rams)?\))?|mass|wt\.?|gms?|metric|weight in grams)$/i, 'grams'],
+  [/^(?:kg|kgs|kilos?|kilograms?|weight \(kg\))$/i, 'kg'],
+  [/^(?:lbs?|pounds?)$/i, 'lb'],
+  [/^(?:oz|ozs|ounces?)$/i, 'oz'],
   [/^(?:%|percent(?:age)?|baker[’'s]*s? ?(?:%|percent(?:age)?)|bp|b%|pct)$/i, 'percent'],
   [/^(?:amount|quantity|qty|volume|us|measure|cups?|imperial|how much)$/i, 'amount'],
   [/^(?:units?)$/i, 'unit'],
@@ -53,7 +59,14 @@ const isNumber = (cell: string): boolean =>
 
 /** The kinds of a heading row's cells; undefined where it is none. */
 function headingOf(cells: readonly string[]) {
-  const kinds = cells.map((cell) => columns.find(([pattern]) => pattern.test(cell))?.[1]);
+  const found = cells.map((cell) => columns.find(([pattern]) => pattern.test(cell))?.[1]);
+  // A corner that is left empty stands over the names, where every other cell says what it is.
+  const corner =
+    cells.length > 1 && found.every((kind, i) => (kind === undefined) === (cells[i] === ''));
+  const kinds =
+    corner && cells.filter((c) => c === '').length === 1 && !found.includes('name')
+      ? found.map((kind) => kind ?? ('name' as const))
+      : found;
   return kinds.includes('name') && kinds.some((k) => k && k !== 'name' && k !== 'note')
     ? kinds
     : undefined;
@@ -81,7 +94,10 @@ function inWords(cells: readonly string[], kinds: ReturnType<typeof headingOf>):
   const grams = of('grams').map((c) => (isNumber(c) ? `${c.trim()} g` : c));
   const amounts = of('amount').map((c) => (isNumber(c) ? `${c} ${of('unit')[0] ?? ''}`.trim() : c));
   const percent = of('percent').map((c) => (/%/.test(c) ? c : isNumber(c) ? `${c} %` : ''))[0];
-  const [first = '', ...others] = [...grams, ...amounts];
+  const heavy = weights.flatMap((unit) =>
+    of(unit).map((c) => (isNumber(c) ? `${c.trim()} ${unit}` : c)),
+  );
+  const [first = '', ...others] = [...grams, ...heavy, ...amounts];
   const brackets = [...others, percent, ...of('note')].filter(Boolean).map((c) => `(${c})`);
   if (!first) return percent ? `${percent} ${name}` : name;
   return [first, name, ...brackets].join(' ');

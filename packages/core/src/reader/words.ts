@@ -26,7 +26,7 @@ const set = (words: string): ReadonlySet<string> => new Set(words.split(/\s+/).f
  * might make another thing of it, and is never passed over.
  */
 const ofAnything =
-  set(`warm lukewarm tepid cold cool cooled chilled hot iced boiling boiled very room
+  set(`warm lukewarm tepid cold cool cooled chilled hot iced boiling boiled scalded very room
   temperature temp organic local good best quality of the some my your our each ordinary normal usual shop
   bought traditional favourite favorite preferred natural optional divided finely coarsely roughly thinly
   chopped sliced diced cubed cut into piece small medium large big extra softened melted soft beaten whisked

@@ -39,6 +39,25 @@ describe('several things on one row', () => {
     expect(lines).to.deep.equal(['bread-flour 500', 'salt 10', 'water 340']);
   });
 
+  it('a table says its weights in its heading, and leaves the corner over the names empty', () => {
+    const table = (unit: string, corner: string) =>
+      read(
+        `| ${corner} | % | ${unit} |\n|---|---|---|\n| Strong flour | 100 | 2 |\n| Water | 65 | 1.3 |`,
+      ).lines;
+    for (const corner of ['', 'Ingredient'])
+      expect(table('kg', corner)).to.deep.equal(['bread-flour 2000', 'water 1300']);
+    expect(table('lb', '')).to.deep.equal(['bread-flour 907.2', 'water 589.7']);
+    expect(table('oz', '')).to.deep.equal(['bread-flour 56.7', 'water 36.9']);
+  });
+
+  it('states are no part of a name; grain by its season is flour from the mill once it is milled', () => {
+    expect(read('500 g bread flour\n200 g scalded milk').lines).to.include('milk 200');
+    expect(read('500 g winter wheat, milled fine').lines).to.deep.equal(['fresh-hard-wheat 500']);
+    expect(read('500 g bread flour\n300 g winter wheat').unread).to.deep.equal([
+      '300 g winter wheat',
+    ]);
+  });
+
   it('more of a thing, later, is the same thing', () => {
     for (const row of [
       '330 g water, plus 20 g with the salt',
