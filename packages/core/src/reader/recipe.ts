@@ -25,6 +25,7 @@ import { isMethod } from './method.ts';
 import { pieceUnits } from './piece-weights.ts';
 import type { Answer, Assumption, ReadAs, Reader, ReadRecipe, ReadRow, Unread } from './read.ts';
 import { rowsOf, type TextRow } from './rows.ts';
+import { stirredTogether } from './several-on.ts';
 import { recipesIn } from './several-recipes.ts';
 import { bareHeading, sectionOf } from './section.ts';
 import { starterWord, type StarterWord } from './starter.ts';
@@ -52,6 +53,9 @@ const askedAbove: Readonly<Partial<Record<Role, number>>> = {
 
 /** Less flour than this, grams, beside rows that were not read: the main flour may be among those. Own choice. */
 const leastFlour = 150;
+
+/** Amounts that differ by no more are one amount, as a share of it. Own choice, no source. */
+const alike = 0.01;
 
 /** How wet a starter is, which must not be taken for how much of it there is. */
 const hydrationPhrase = /[([]?\b\d+(?:[.,]\d+)?\s*%(?:\s*hydration)?[)\]]?/i;
@@ -116,7 +120,7 @@ const amountAnywhere = new RegExp(
 );
 /** "330 g water, plus 20 g with the salt": more of the same, later. */
 const moreOfIt =
-  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?(\d[\d.,/½¼¾⅓⅔]*\s?(?:kg|g|ml|l|oz|lb))\s*(?:(?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?(\d[\d.,/½¼¾⅓⅔]*\s?(?:kg|g|ml|l|oz|lb))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
 
 /** What ends the name of a thing that goes into a dough. */
 const foodWord = /\b(?:flour|meal|water|milk|salt|yeast|sugar|butter|oil|oats|starter)$/i;
@@ -221,11 +225,45 @@ class Reading {
     if (row.numbered && !readAmount(row.text)?.amount.unit && isMethod(row.text))
       return this.#step(row);
     if (typeof this.#place === 'object') return this.#asOutside(row, this.#place.outside);
+    const things = stirredTogether(row.text);
+    if (things) return this.#together(row, things);
     if (starterWord(row.text) && (this.#beside(row) || this.#starter(row))) {
       return void (this.#begun = true);
     }
     if (this.#reference(row)) return;
     this.#ingredient(row);
+  }
+
+  /**
+   * A sentence that puts several things together: of those that stand above already it is the method alone; what does
+   * not stand there goes in.
+   */
+  #together(row: TextRow, things: readonly string[]): void {
+    const missing = things.filter((thing) => !this.#stands(thing));
+    if (missing.length === 0) return this.#step(row);
+    if (missing.length < things.length)
+      this.#assume(row, 'what stands above already is not counted twice');
+    // With a starter that is built above it is the dough, whatever part was open.
+    if (missing.length < things.length && things.some((t) => starterWord(t)))
+      this.#open = undefined;
+    for (const thing of missing)
+      this.row({ ...row, raw: thing, text: thing, item: true }, undefined);
+  }
+
+  /** Whether so much of a thing of its kind stands above, for a sentence says "flour"; of a starter, whether any does. */
+  #stands(thing: string): boolean {
+    if (starterWord(thing))
+      return this.#spokenOf.length > 0 || this.#stages.some((s) => s.kind !== 'dough');
+    const read = readLine(thing, this.#with);
+    if ('code' in read || read.grams === undefined) return false;
+    const { grams } = read;
+    return this.#stages
+      .flatMap((s) => s.lines)
+      .some((l) => this.#roleOf(l) === read.of.role && Math.abs(l.grams - grams) <= alike * grams);
+  }
+
+  #roleOf({ ingredient: id }: Line): Role | undefined {
+    return (this.#reader.all ?? catalogue).find((i) => i.id === id)?.role;
   }
 
   /** "add 10 g salt and the levain": what is weighed, and what is built above. */
@@ -363,8 +401,11 @@ class Reading {
     }
     const more = moreOfIt.exec(text);
     const whole = more && readLine(more[1]!, this.#with);
-    if (more && whole && !('code' in whole) && readAmount(more[2]!)?.rest === '')
-      return [more[1]!, `${more[2]} ${whole.what}`];
+    if (more && whole && !('code' in whole) && readAmount(more[2]!)?.rest === '') {
+      // What it is for is said of the rest alone: "plus 50 g for dusting".
+      const use = /^for\b/i.test(more[3] ?? '') ? ` ${more[3]}` : '';
+      return [more[1]!, `${more[2]} ${whole.what}${use}`];
+    }
     const parts = text.split(
       /\s*(?:\+|\bplus\b|\band\b|&)\s*(?=(?:\d|[¼½¾⅓⅔]|an?\s|one\s|half\s))/i,
     );

@@ -1,5 +1,6 @@
 import { isMethod } from './method.ts';
 import { pageRows } from './page.ts';
+import { bareAmount, severalOn } from './several-on.ts';
 import { sectionOf } from './section.ts';
 import { tableRows } from './table.ts';
 
@@ -62,30 +63,6 @@ function withoutProse(parts: readonly string[]): readonly string[] {
     ? [...parts.slice(0, -1), thing, prose]
     : parts;
 }
-
-/** What is done with all that stands on a row. */
-const together = String.raw`(?:mix|combine|stir|whisk|add|take|use|weigh out|you(?:[’'\s]wi?ll)? need)(?:\s+(?:together|in|up))?:?`;
-
-/** Several things on one row: "500 g flour, 340 g water, 10 g salt". */
-function severalOn(text: string): string[] {
-  const amount = String.raw`(?:(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%)`;
-  // "Mix 100 g starter, 350 g water and 10 g salt": what is done with them is no part of the first.
-  const bare = text.replace(new RegExp(String.raw`^${together}\s+(?=${amount})`, 'i'), '');
-  const parts = bare.split(
-    new RegExp(String.raw`\s*(?:[,;]\s*(?:and\s+)?|\band\s+)(?=${amount})`, 'i'),
-  );
-  const trailing = text.split(/\s*[,;]\s*/);
-  const begins = new RegExp(`^${amount}\\s*\\p{L}`, 'iu');
-  const named = (part: string) =>
-    begins.test(part) || (/^\d+\s+\p{L}/u.test(part) && !bareAmount.test(part));
-  if (parts.length > (bare === text ? 1 : 2) && parts.every(named)) return parts;
-  const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb)\.?$/iu;
-  if (trailing.length > 1 && trailing.every((p) => ends.test(p.trim()))) return trailing;
-  return [text];
-}
-
-const bareAmount =
-  /^(?:about\s+|~\s*)?[\d.,/½¼¾⅓⅔⅛⅜⅝⅞ -]*[\d½¼¾⅓⅔⅛⅜⅝⅞]\s*(?:kg|g|grams?|ml|l|oz|ounces?|lbs?|pounds?|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl)\.?$/i;
 
 /** Rows whose amount and name stand on two lines, put together. */
 function joinedRows(rows: readonly TextRow[]): TextRow[] {

@@ -25,6 +25,44 @@ describe('several things on one row', () => {
       expect(read(row).lines, row).to.deep.equal(all);
   });
 
+  it('a sentence about what stands above already is the method, whatever it calls the flour', () => {
+    const list = '500 g bread flour\n350 g water\n10 g salt\n100 g starter';
+    for (const sentence of [
+      'Mix 500 g flour, 350 g water and 10 g salt together, then the starter.',
+      'Mix 100 g starter, 350 g water, 500 g flour and 10 g salt.',
+      'Stir in 350 g water and 500 g of the flour.',
+    ]) {
+      const { lines } = read(`${list}\n${sentence}`);
+      expect(lines, sentence).to.have.length(5);
+      const { steps } = readRecipe(`${list}\n${sentence}`, { measures: defaultMeasures }).formula;
+      expect(steps!.map((s) => s.says)).to.deep.equal([sentence]);
+    }
+    // What does not stand there goes in, and what does is not counted twice.
+    const { lines } = read(
+      '500 g bread flour\n350 g water\n\nMix 500 g flour, 350 g water and 9 g salt.',
+    );
+    expect(lines).to.deep.equal(['bread-flour 500', 'salt 9', 'water 350']);
+  });
+
+  it('a method keeps its sentences whole', () => {
+    const sentence = 'Add 100 g butter, 50 g sugar and 2 eggs, and knead.';
+    const { formula } = readRecipe(`500 g flour\n\nMethod\n${sentence}`, {
+      measures: defaultMeasures,
+    });
+    expect(formula.steps!.map((s) => s.says)).to.deep.equal([sentence]);
+  });
+
+  it('what is mixed with a levain that is built above is the dough', () => {
+    const { formula } = readRecipe(
+      'Levain\n50 g rye flour\n50 g water\n\nMix 100 g levain, 350 g water, 450 g bread flour and 10 g salt.',
+      { measures: defaultMeasures },
+    );
+    const grams = (kind: string) =>
+      formula.stages.filter((s) => s.kind === kind).flatMap((s) => s.lines.map((l) => l.grams));
+    expect(grams('starter')).to.deep.equal([50, 50]);
+    expect(grams('dough')).to.deep.equal([350, 450, 10]);
+  });
+
   it('a sum of two measures of one thing stays one', () => {
     const [flour] = read('1 cup and 2 tbsp flour').lines;
     expect(flour).to.equal('plain-flour 140.6');
@@ -68,6 +106,9 @@ describe('several things on one row', () => {
         'water 330',
         'water 20',
       ]);
+    // What it is for, the rest alone is for.
+    const dusted = read('500 g flour, plus 50 g for dusting');
+    expect(dusted).to.deep.include({ lines: ['plain-flour 500'], outside: ['plain-flour'] });
     // Another thing is another thing.
     expect(read('330 g water, plus 20 g honey').lines).to.deep.equal(['honey 20', 'water 330']);
   });

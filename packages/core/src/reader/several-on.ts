@@ -1,0 +1,49 @@
+const amount = String.raw`(?:(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%)`;
+
+/** An amount with its unit, and no name behind it. */
+export const bareAmount =
+  /^(?:about\s+|~\s*)?[\d.,/½¼¾⅓⅔⅛⅜⅝⅞ -]*[\d½¼¾⅓⅔⅛⅜⅝⅞]\s*(?:kg|g|grams?|ml|l|oz|ounces?|lbs?|pounds?|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl)\.?$/i;
+
+const parting = new RegExp(String.raw`\s*(?:[,;]\s*(?:and\s+)?|\band\s+)(?=${amount})`, 'i');
+const begins = new RegExp(`^${amount}\\s*\\p{L}`, 'iu');
+const isNamed = (part: string): boolean =>
+  begins.test(part) || (/^\d+\s+\p{L}/u.test(part) && !bareAmount.test(part));
+
+/** A name with its amount behind it. */
+const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb)\.?$/iu;
+
+/**
+ * Several things on one row.
+ *
+ * @example severalOn('500 g flour, 340 g water and 10 g salt') // ['500 g flour', '340 g water', '10 g salt']
+ * @example severalOn('1 cup and 2 tbsp flour') // ['1 cup and 2 tbsp flour']
+ */
+export function severalOn(text: string): string[] {
+  const parts = text.split(parting);
+  if (parts.length > 1 && parts.every(isNamed)) return parts;
+  const trailing = text.split(/\s*[,;]\s*/);
+  return trailing.length > 1 && trailing.every((p) => ends.test(p.trim())) ? trailing : [text];
+}
+
+/** What is done with all that a sentence names. */
+const done = new RegExp(
+  String.raw`^(?:mix|combine|stir|whisk|add|take|use|weigh out|you(?:[’'\s]wi?ll)? need)(?:\s+(?:together|in|up))?:?\s+(?=${amount})`,
+  'i',
+);
+/** What is said behind the last of them. */
+const after = /(?:\s+(?:together|in|until|for|then)\b.*|[.;,].*)$/i;
+
+/**
+ * The things that a sentence puts together, each with its amount.
+ *
+ * @returns undefined where it is no such sentence
+ * @example stirredTogether('Mix 100 g starter, 350 g water and 10 g salt.') // ['100 g starter', '350 g water', '10 g salt']
+ * @example stirredTogether('Mix the flour and 10 g salt.') // undefined
+ */
+export function stirredTogether(text: string): string[] | undefined {
+  const bare = text.replace(done, '');
+  if (bare === text) return undefined;
+  const parts = bare.split(parting);
+  const things = [...parts.slice(0, -1), parts.at(-1)!.replace(after, '')];
+  return things.length > 1 && things.every(isNamed) ? things : undefined;
+}
