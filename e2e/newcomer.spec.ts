@@ -13,12 +13,12 @@ test.afterAll(() => server.stop());
 test.describe.configure({ timeout: 120_000 });
 
 /** A browser that nobody used before. */
-async function newcomer(browser: Browser, width = 1280): Promise<Page> {
+async function newcomer(browser: Browser, width = 1280, at: Served = server): Promise<Page> {
   const context = await browser.newContext({
     viewport: { width, height: 800 },
     serviceWorkers: 'block',
     reducedMotion: 'reduce',
-    baseURL: server.url,
+    baseURL: at.url,
   });
   return context.newPage();
 }
@@ -178,4 +178,42 @@ test('finds each place empty, with the way on and without a fault', async ({ bro
   }
   expect(faults).toEqual([]);
   await page.context().close();
+});
+
+test('tells of two ovens: each is set by its own offset, and the bake keeps to the one that was chosen', async ({
+  browser,
+}) => {
+  const own = await serve({ TENDER_CRUMB_DEMO: '' });
+  try {
+    const page = await newcomer(browser, 1280, own);
+    const oven = (id: string, more: object) => ({ id, kind: 'oven', name: id, holds: 1, ...more });
+    const told = await page.request.patch('/api/v1/household', {
+      data: {
+        was: { appliances: [] },
+        now: { appliances: [oven('Range', { offset: -20 }), oven('Small', {})] },
+      },
+    });
+    expect(told.ok()).toBe(true);
+    await begins(page, countryLoaf);
+    await toStep(page, 'Bake');
+    const ovens = page.getByRole('group', { name: 'Which oven' });
+    const chosen = ovens.getByRole('button', { pressed: true });
+    await expect(chosen).toHaveText('Range');
+    // 20 °C too cool by its own dial.
+    const main = page.locator('main');
+    await expect(main.getByText('240 °C', { exact: true })).toBeVisible();
+    await ovens.getByRole('button', { name: 'Small' }).click();
+    await expect(chosen).toHaveText('Small');
+    await expect(main.getByText('220 °C', { exact: true })).toBeVisible();
+    await expect(page.getByText('All written down')).toBeVisible();
+    await page.reload();
+    await toStep(page, 'Bake');
+    await expect(chosen).toHaveText('Small');
+    await page.getByRole('button', { name: /^Take back/ }).click();
+    await toStep(page, 'Bake');
+    await expect(chosen).toHaveText('Range');
+    await page.context().close();
+  } finally {
+    await own.stop();
+  }
 });

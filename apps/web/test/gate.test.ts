@@ -203,6 +203,13 @@ describe('a server with its gate', () => {
     }
   });
 
+  it('a connection is kept as long as browsers keep it: no request meets one that closes', async () => {
+    const { headers } = await knockAt(`${server.url}/api/v1/formulas`, {
+      connection: 'keep-alive',
+    });
+    expect(headers['keep-alive']).to.equal('timeout=65');
+  });
+
   it('every answer has the headers and says its letters; nothing personal is kept on the way', async () => {
     const script = /\/_app\/immutable\/[\w./-]+\.js/.exec(
       await (await fetch(server.url)).text(),

@@ -173,8 +173,14 @@ describe('API of what is planned, and of timers', () => {
     expect((await feedings())[0]!.peakAt).to.equal('2026-11-20T15:00:00Z');
     await server.ask('PUT', `${path}/peak`, { at: '2026-11-20T16:00:00Z' });
     expect((await feedings())[0]!.peakAt).to.equal('2026-11-20T15:00:00Z');
-    await say('peak', 14, 'peaked', { stage: 's1' });
-    expect((await feedings())[0]!.peakAt).to.equal('2026-11-20T14:00:00Z');
+    // By the moment, and not by how it is written: later in the day elsewhere, an hour before.
+    const elsewhere = '2026-11-20T18:00:00+04:00';
+    await server.ask('PUT', `${path}/peak`, { at: elsewhere });
+    expect((await feedings())[0]!.peakAt).to.equal(elsewhere);
+    await server.ask('PUT', `${path}/peak`, { at: '2026-11-20T15:00:00Z' });
+    expect((await feedings())[0]!.peakAt).to.equal(elsewhere);
+    await say('peak', 13, 'peaked', { stage: 's1' });
+    expect((await feedings())[0]!.peakAt).to.equal('2026-11-20T13:00:00Z');
     expect(
       (await server.ask('PUT', `${path}x/peak`, { at: '2026-11-20T15:00:00Z' })).status,
     ).to.equal(404);
@@ -186,6 +192,15 @@ describe('API of what is planned, and of timers', () => {
     expect(await fedOn()).to.equal(undefined);
     // Nobody's jar, and a sack of flour, are fed by nobody.
     await say('gone', 21, 'fed', { stage: 's1', jar: 'gone', seed: 10, flour: 50, water: 45 });
+    expect(await feedings()).to.deep.equal([]);
+    // The jar was fed, whatever becomes of the bake; with that gone, it is taken out here.
+    await say('again', 22, 'fed', { stage: 's1', jar, seed: 10, flour: 50, water: 45 });
+    const [kept] = await feedings();
+    expect(kept!.bake).to.equal(bake);
+    await server.ask('DELETE', `/api/v1/bakes/${bake}`);
+    expect((await feedings()).map((f) => [f.id, f.bake])).to.deep.equal([[kept!.id, undefined]]);
+    const out = `/api/v1/bags/${jar}/feedings/${kept!.id}`;
+    expect((await server.ask('DELETE', out)).status).to.equal(200);
     expect(await feedings()).to.deep.equal([]);
   });
 

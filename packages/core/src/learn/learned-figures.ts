@@ -200,7 +200,7 @@ interface LearnedWindow {
 /** What the tables have for a figure that bakes measure apart from their doughs. */
 function ofBake({ kind, rest }: { kind: LearnedKindId; rest: string }): Figure | undefined {
   const [by, id] = rest.split(':');
-  // As it is set, where its offset is told.
+  // At the setting that its offset makes: then every oven is meant to be as quick as the table's.
   if (kind === 'oven') return measuredKinds.oven.prior({});
   if (kind === 'friction') return measuredKinds.friction.prior({ by: rest as KneadingId });
   if (kind === 'loss')

@@ -14,7 +14,7 @@ import { runStepKinds } from '../lead/run-step-kind.ts';
 import { isRise, riseOf, stepNow, type RunStep } from '../lead/run-steps.ts';
 import { cautionsAt } from '../lead/step-cautions.ts';
 import { hasDrunk, wetFor } from '../lead/touch-moment.ts';
-import type { BakeState } from '../bake/state.ts';
+import { fedIn, type FedInBake } from '../bake/jar-feedings.ts';
 import { weighingList, type WeighingItem } from '../hands/weighing-list.ts';
 import { tellingDifference } from '../dough/telling-difference.ts';
 import { courseTimes, type Course } from '../course/course.ts';
@@ -118,7 +118,7 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   /** What is said where it is fed: to a tenth of a gram, as it is weighed. */
   readonly feeds: (stage: string, stirred: Stirred) => Extract<BakeEvent, { kind: 'fed' }>['data'];
   /** What a starter of it was fed last, and when it stood highest after that. */
-  readonly fedLast: (stage: string) => (BakeState['fed'][number] & { peakAt?: string }) | undefined;
+  readonly fedLast: (stage: string) => FedInBake | undefined;
   /** What is weighed at a step: what its stage is made of; of a rest of flour and water, those two. */
   readonly itemsOf: (step: RunStep) => readonly WeighingItem[];
   /** What is weighed in the household's spoons and cups; a starter is only ever weighed. */
@@ -223,11 +223,7 @@ export function bakeOf({
         const grams = { seed: tenth(seed), flour: tenth(flour), water: tenth(water) };
         return { stage, ...(jar === undefined ? {} : { jar }), ...grams };
       },
-    fedLast: () => (stage) => {
-      const fed = state.fed.findLast((f) => f.stage === stage);
-      const peakAt = fed && state.peaks.find((p) => p.stage === stage && p.at > fed.at)?.at;
-      return fed && (peakAt === undefined ? fed : { ...fed, peakAt });
-    },
+    fedLast: () => (stage) => fedIn(state).findLast((f) => f.stage === stage),
     tapSays: (all) => (event) => tapSays(event, all),
     itemsOf:
       ({ stages }) =>

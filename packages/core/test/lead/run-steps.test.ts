@@ -6,7 +6,8 @@ import {
   mixedLines,
   type BakeEvent,
 } from '@tender-crumb/core/bake';
-import { checkKindOf, weighingList } from '@tender-crumb/core/hands';
+import { bakesOnly } from '@tender-crumb/core/course';
+import { checkKindOf, ovenPlace, weighingList } from '@tender-crumb/core/hands';
 import {
   cautionsAt,
   dayOf,
@@ -166,6 +167,11 @@ describe('the steps of a run', () => {
           });
           expect(lead.length, `${id} ${s.id}`).to.be.at.least(1);
           for (const { says } of lead) expect(says, `${id} ${s.id}`).to.match(/[.!?]$/);
+          // The rack is put in before the oven is hot where the bread then stands.
+          const { rack } = ovenPlace(formula.style, usualShaping(formula).form);
+          const inIt = bread.course && bakesOnly(bread.course) !== undefined;
+          if (s.kind === 'heat' || (s.kind === 'bake' && !inIt))
+            expect(JSON.stringify(lead), `${id} ${s.id}`).to.contain(rack);
           expect(runStepKinds[s.kind].doneSays).not.to.equal('');
           expect(signOf({ step: s, style: formula.style })).to.be.a('string');
         }

@@ -337,6 +337,15 @@ describe('the steps of a bread', () => {
     return new Map(breadTasks(of, ways['as-it-is'].of(of)).tasks.map((t) => [t.kind, t]));
   };
 
+  it('what has risen waits ten minutes for hands and no longer: it would go over', () => {
+    const of = bread(white);
+    const { links } = breadTasks(of, ways['as-it-is'].of(of));
+    const waits = (to: string) => links.find((l) => l.to[0].endsWith(`:${to}`))!;
+    expect(waits('shape').from[0]).to.match(/:first-rise$/);
+    expect(waits('shape').most).to.equal(10);
+    expect(links.filter((l) => l.to[0].endsWith(':bake')).map((l) => l.most)).to.include(10);
+  });
+
   it('a starter is fed first; a poolish is stirred and ripens; a machine does it all', () => {
     expect(kinds(sour).slice(0, 3)).to.deep.equal(['feed', 'ripen', 'mix']);
     const machine = kinds(white, { device: 'liquids-first' });

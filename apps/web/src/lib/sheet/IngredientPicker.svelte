@@ -28,7 +28,8 @@
 
   async function wake(byHand: boolean) {
     opens ||= byHand;
-    Choice = (await part()).default;
+    // Where it cannot be fetched, the next one who comes near tries again.
+    Choice = (await part().catch(() => undefined))?.default;
   }
 </script>
 

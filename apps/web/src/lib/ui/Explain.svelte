@@ -8,6 +8,12 @@
 
   const part = later(() => import('./Explained.svelte'));
   let Asked = $state.raw<Component<ComponentProps<typeof Explained>>>();
+  // Away from a server that it was never fetched from, the word stays a word.
+  const ask = () =>
+    part().then(
+      ({ default: explained }) => (Asked = explained),
+      () => undefined,
+    );
 </script>
 
 {#snippet named()}
@@ -24,7 +30,7 @@
     title="What “{word}” means"
     aria-haspopup="dialog"
     aria-expanded="false"
-    onclick={async () => (Asked = (await part()).default)}>{@render named()}</button
+    onclick={ask}>{@render named()}</button
   >
 {/if}
 

@@ -1,5 +1,6 @@
 import { bakeState, jarFeedingId, jarFeedings, type BakeEvent } from '@tender-crumb/core/bake';
 import type { Feeding } from '@tender-crumb/core/starter';
+import { sql } from 'kysely';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
 
@@ -12,6 +13,18 @@ const of = (row: { id: string; at: string; body: string }): Feeding => ({
 /** So many are shown of a starter: half a year of daily feedings. */
 const mostShown = 200;
 
+/** Of feedings that a bake wrote down, those whose bake is there: of one that was taken out nobody can take it back there. */
+async function bakesThere(db: Database): Promise<ReadonlySet<string>> {
+  const rows = await db
+    .selectFrom('bake')
+    .select('id')
+    .where('id', 'in', (e) =>
+      e.selectFrom('feeding').select(sql<string>`json_extract(body, '$.bake')`.as('bake')),
+    )
+    .execute();
+  return new Set(rows.map((r) => r.id));
+}
+
 /** Feedings of every starter, the latest first. */
 export async function listFeedings(db: Database): Promise<Record<string, Feeding[]>> {
   const rows = await db
@@ -20,10 +33,13 @@ export async function listFeedings(db: Database): Promise<Record<string, Feeding
     .orderBy('at', 'desc')
     .orderBy('id')
     .execute();
+  const bakes = await bakesThere(db);
   const found: Record<string, Feeding[]> = {};
   for (const row of rows) {
     const list = (found[row.bag_id] ??= []);
-    if (list.length < mostShown) list.push(of(row));
+    const { bake, ...feeding } = of(row);
+    if (list.length < mostShown)
+      list.push(bake !== undefined && bakes.has(bake) ? { ...feeding, bake } : feeding);
   }
   return found;
 }
@@ -102,7 +118,8 @@ export const savePeak = (
     const feeding = await feedingIn(tx, bag, id);
     if (!feeding) return undefined;
     const { peakAt } = feeding;
-    const seen = { ...feeding, peakAt: peakAt !== undefined && peakAt < at ? peakAt : at };
+    const isFirst = peakAt === undefined || Date.parse(at) < Date.parse(peakAt);
+    const seen = { ...feeding, peakAt: isFirst ? at : peakAt };
     await put(tx, bag, seen);
     return seen;
   });
