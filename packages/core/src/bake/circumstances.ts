@@ -112,6 +112,15 @@ export const householdOn = (household: Household, { kitchen, day }: Circumstance
   today: day,
 });
 
+/** The same for a bake that is under way: what an oven is set to goes by what is known of it now. */
+export const householdUnderWay = (
+  household: Household,
+  circumstances: Circumstances,
+): Household => ({
+  ...householdOn(household, circumstances),
+  appliances: household.appliances,
+});
+
 /** A kitchen of that time where a bag had always been as it is said to be now. */
 export const asAlways = (kitchen: KitchenThen, bag: Bag): KitchenThen =>
   kitchen.bags[bag.id] === undefined

@@ -181,12 +181,12 @@ export const eventKinds = {
     says: 'which way it rises',
     fold: (state, { data }) => ({ ...state, way: data.way }),
   }),
-  /** In which of the household's ovens. */
+  /** In which of the household's ovens; as it goes in, with what that was known to be warmer than it says. */
   oven: kind({
-    shape: { oven: text(80, 1) },
+    shape: { oven: text(80, 1), offset: maybe(number(-60, 60)) },
     teaches: true,
     says: 'which oven it is baked in',
-    fold: (state, { data }) => ({ ...state, oven: data.oven }),
+    fold: (state, { data }) => ({ ...state, oven: data }),
   }),
   /** As it was planned: no thermometer said it, and it teaches nothing. */
   wished: kind({

@@ -62,8 +62,8 @@ export interface BakeState {
   readonly baker?: string;
   readonly course?: CourseNoted;
   readonly way?: WayId;
-  /** The oven that was chosen; the usual one where nobody said. */
-  readonly oven?: string;
+  /** The oven that was chosen, and what was known of it as the bread went in; the usual one where nobody said. */
+  readonly oven?: { readonly oven: string; readonly offset?: number };
   /** How warm it was planned to stand and to be mixed, °C: until somebody measured it. */
   readonly wished?: { readonly air?: number; readonly dough?: number };
   readonly added: ReadonlyArray<{

@@ -8,18 +8,25 @@ import { asItIsSet, type OvenTold } from './oven-dial.ts';
 export const ovensIn = ({ appliances }: Pick<Household, 'appliances'>): readonly Appliance[] =>
   appliances.filter((a) => a.kind === 'oven');
 
+/** Which oven, by its id, and degrees that it was known to be warmer than it says when that was said. */
+export interface OvenChosen {
+  readonly oven: string;
+  readonly offset?: number;
+}
+
 /**
- * The oven that a bread is baked in: the one that was chosen, else the usual one.
+ * The oven that a bread is baked in: the one that was chosen, as it was known then, else the usual one.
  *
  * @returns undefined where the household told of none
- * @example ovenIn({appliances: [range, small]}, 'small')?.name // 'The small one'
+ * @example ovenIn({appliances: [range, small]}, {oven: 'small'})?.name // 'The small one'
  */
 export function ovenIn(
   household: Pick<Household, 'appliances'>,
-  chosen?: string,
+  { oven: id, offset }: Partial<OvenChosen> = {},
 ): Appliance | undefined {
   const ovens = ovensIn(household);
-  return ovens.find((o) => o.id === chosen) ?? ovens[0];
+  const chosen = ovens.find((o) => o.id === id);
+  return chosen && offset !== undefined ? { ...chosen, offset } : (chosen ?? ovens[0]);
 }
 
 /**

@@ -12,7 +12,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../belief/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
-import { ovenIn, ovenPace } from '../belief/oven.ts';
+import { ovenIn, ovenPace, type OvenChosen } from '../belief/oven.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import { frictionOf } from '../belief/friction.ts';
 import { kneadingOf, type DeviceId } from '../machine/device.ts';
@@ -66,7 +66,7 @@ export interface BreadSaid {
   readonly ripe?: boolean;
   readonly course?: Course;
   /** Which of the household's ovens it is baked in. */
-  readonly oven?: string;
+  readonly oven?: OvenChosen;
 }
 
 /**

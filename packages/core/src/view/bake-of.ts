@@ -17,7 +17,7 @@ import { hasDrunk, wetFor } from '../lead/touch-moment.ts';
 import { fedIn, type FedInBake } from '../bake/jar-feedings.ts';
 import { weighingList, type WeighingItem } from '../hands/weighing-list.ts';
 import { tellingDifference } from '../dough/telling-difference.ts';
-import { courseTimes, type Course } from '../course/course.ts';
+import { bakesOnly, courseTimes, type Course } from '../course/course.ts';
 import { machineFit } from '../course/machine-fit.ts';
 import { level, type Level } from '../dough/level.ts';
 import { mixingAdvice } from '../dough/mixing.ts';
@@ -113,6 +113,8 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly atSignal: readonly WeighingItem[];
   /** The last that was tapped and counts, in words. */
   readonly tapSays: (event: BakeEvent) => string;
+  /** What is said as a bread goes in; nothing where the household told of no oven, or a machine bakes it. */
+  readonly goesIn: Extract<BakeEvent, { kind: 'oven' }>['data'] | undefined;
   /** The jar that a starter of it is fed in; undefined where nobody can tell. */
   readonly jarOf: (stage: string) => Bag | undefined;
   /** What is said where it is fed: to a tenth of a gram, as it is weighed. */
@@ -215,6 +217,10 @@ export function bakeOf({
     stages: ({ pantry }) => weighingList(formula, method, pantry),
     items: ({ stages }) => stages.flatMap((s) => s.items),
     atSignal: ({ stages }) => (stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'),
+    goesIn: ({ oven, course }) =>
+      oven && !(course && bakesOnly(course) !== undefined)
+        ? { oven: oven.id, offset: oven.offset ?? 0 }
+        : undefined,
     jarOf: () => (stage) => jarOf(formula, stage, household.bags),
     feeds:
       ({ jarOf: jarOfStage }) =>

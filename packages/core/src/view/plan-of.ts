@@ -1,4 +1,4 @@
-import { householdOn, type Circumstances } from '../bake/circumstances.ts';
+import { householdUnderWay, type Circumstances } from '../bake/circumstances.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import { planFacts, putOff } from '../lead/plan-facts.ts';
 import { runOf } from '../lead/run-of.ts';
@@ -56,9 +56,11 @@ function noted(
   const formula = formulas[id];
   if (!begun || !formula) return {};
   const { method, events, circumstances } = begun;
-  const household = circumstances ? householdOn(given.household, circumstances) : given.household;
+  const household = circumstances
+    ? householdUnderWay(given.household, circumstances)
+    : given.household;
   const run = runOf({ id, formula, device: method, events, household, belief });
-  const { lines, shaping, room, dough, course, oven } = run.bread;
+  const { lines, shaping, room, dough, course } = run.bread;
   return {
     formula: run.formula,
     device: method,
@@ -67,7 +69,7 @@ function noted(
     room,
     dough,
     ...(course ? { course } : {}),
-    ...(oven ? { oven: oven.id } : {}),
+    ...(run.state.oven ? { oven: run.state.oven } : {}),
     facts: planFacts(run.steps, run.state),
     locks: putOff(run.steps, run.state),
     ...(run.way ? { ways: [run.way] } : {}),

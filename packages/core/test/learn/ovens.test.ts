@@ -1,5 +1,11 @@
 import { expect } from 'chai';
-import { bakeState, householdOn, kitchenNow, type BakeEvent } from '@tender-crumb/core/bake';
+import {
+  bakeState,
+  householdOn,
+  householdUnderWay,
+  kitchenNow,
+  type BakeEvent,
+} from '@tender-crumb/core/bake';
 import { bakeRecord, expectedOf } from '@tender-crumb/core/book';
 import { resolve } from '@tender-crumb/core/formula';
 import { nothingLearned, ovenIn, ovenPace, type Belief } from '@tender-crumb/core/belief';
@@ -44,7 +50,7 @@ const bakes = (household: Household, n: number, times: number, chosen?: string, 
   return belief;
 };
 const pace = (household: Household, belief: Belief, id?: string) =>
-  Math.exp(ovenPace(ovenIn(household, id), belief).mean);
+  Math.exp(ovenPace(ovenIn(household, id ? { oven: id } : {}), belief).mean);
 
 describe('an oven', () => {
   it('learns its own pace: the second is not the first', () => {
@@ -53,7 +59,7 @@ describe('an oven', () => {
     expect(pace(both, belief)).to.be.closeTo(0.91, 0.02);
     expect(pace(both, belief, 'small')).to.be.closeTo(1.22, 0.03);
     const minutes = (chosen?: string) => {
-      const said = { id: 'l', formula: loaf, ...(chosen ? { oven: chosen } : {}) };
+      const said = { id: 'l', formula: loaf, ...(chosen ? { oven: { oven: chosen } } : {}) };
       const { tasks } = breadTasks(breadOf(said, both, belief), undefined);
       return tasks.find((t) => t.kind === 'bake')!.usual;
     };
@@ -80,6 +86,23 @@ describe('an oven', () => {
     expect(pace(told, slow)).to.be.closeTo(1, 0.015);
     // From then on it bakes as it should, and nothing moves.
     expect(pace(told, bakes(told, 12, 1, undefined, slow))).to.be.closeTo(1, 0.01);
+  });
+
+  it('whose offset is told while the dough proofs is learned by what it was set to', () => {
+    const told = kitchen(oven('range', -20));
+    const untold = { day: '2026-05-01', kitchen: kitchenNow(kitchen(oven('range')), loaf) };
+    const onDay = householdOn(told, untold);
+    const seen = (offset?: number) => {
+      const said = { oven: 'range', ...(offset === undefined ? {} : { offset }) };
+      const state = { ...bakeState(events(1)), oven: said };
+      const made = { formula: loaf, lines, state, household: onDay, device: 'hand' as const };
+      return measuredBy(nothingLearned, made)[0]!.after.mean;
+    };
+    // Set 20 degrees higher it took the usual minutes: by its own dial it is slow.
+    expect(seen(-20)).to.be.above(seen(0) + 0.05);
+    expect(seen()).to.equal(seen(0));
+    // A bake that is under way is set by what is known now.
+    expect(householdUnderWay(told, untold).appliances[0]!.offset).to.equal(-20);
   });
 
   it('a bake from before the offset was told keeps to what was known of it then', () => {

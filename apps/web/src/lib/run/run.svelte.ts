@@ -1,5 +1,5 @@
 import {
-  householdOn,
+  householdUnderWay,
   type Circumstances,
   type Outcome,
   type Unsaid,
@@ -61,7 +61,7 @@ export class Run extends RunEvents {
   constructor(given: RunData) {
     super(given.id, given.events);
     this.#written = { formula: given.formula, method: given.method };
-    this.household = householdOn(given.household, given.circumstances);
+    this.household = householdUnderWay(given.household, given.circumstances);
     this.belief = given.belief;
     this.lastNotes = given.lastNotes ?? {};
   }
@@ -77,7 +77,7 @@ export class Run extends RunEvents {
     events,
     circumstances,
   }: Pick<RunData, 'household' | 'belief' | 'events' | 'circumstances'>): void {
-    this.household = householdOn(household, circumstances);
+    this.household = householdUnderWay(household, circumstances);
     this.belief = belief;
     this.hear(events);
   }
@@ -142,7 +142,17 @@ export class Run extends RunEvents {
   /** A step begins now. */
   begin(step: RunStep): void {
     if (isRise(step.kind)) this.noteRise(riseOf[step.kind], 'begun');
+    else if (step.kind === 'bake') this.#goesIn(step);
     else this.say('step', { step: step.id, sense: 'begun' });
+  }
+
+  /** A bread goes into the oven, with what is known of that by now: it is what its minutes are learned by. */
+  #goesIn(step: RunStep): void {
+    const { goesIn } = this.view;
+    this.atOnce(() => {
+      if (goesIn) this.say('oven', goesIn);
+      this.say('step', { step: step.id, sense: 'begun' });
+    });
   }
 
   /** A step is over: what comes by itself after it has begun. */
