@@ -98,7 +98,8 @@ export async function unpack(
     const seen = new Set<string>();
     for (const [i, entry] of entries.entries()) {
       const name = entry.filename;
-      if (entry.directory) continue;
+      // By its name alone: a bit of its attributes must not make a table, or a photo, be passed over.
+      if (name.endsWith('/')) continue;
       if (!known.has(name) && !isPhoto(name))
         refuse(`“${name.slice(0, 80)}” does not belong into the file of a household.`);
       if (seen.has(name)) refuse(`“${name}” is in it twice.`);
