@@ -9,16 +9,7 @@ export const addIns: readonly Ingredient[] = [
   quietRow({
     id: 'raisins',
     name: 'raisins',
-    aliases: [
-      'raisins',
-      'sultanas',
-      'currants',
-      'dried fruit',
-      'dried cranberries',
-      'dates',
-      'apricots',
-      'dried apricots',
-    ],
+    aliases: ['raisins', 'sultanas', 'currants', 'dried fruit'],
     role: 'addIn',
     composition: composition(usda('09298'), [15.43, 3.07, 0.46, 79.18, 3.7, 59.19, 11]),
     cup: { level: perCup(145, 12, usda('09298')) },

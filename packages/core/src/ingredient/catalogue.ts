@@ -10,6 +10,7 @@ import { extras } from './extras.ts';
 import { fruitAndVegetables } from './fruit-and-vegetables.ts';
 import { grains } from './grains.ts';
 import { moreFlours } from './more-flours.ts';
+import { reckonedFrom } from './reckoned-as.ts';
 import { withFit } from './with-fit.ts';
 
 /** The tables, as they were before any bread was held against them. */
@@ -28,7 +29,8 @@ export const tables: readonly Ingredient[] = [
 ];
 
 /** Everything that Tender Crumb knows by itself, in the order in which a baker would look for it. */
-export const catalogue: readonly Ingredient[] = tables.map((of) => withFit(of));
+const measured: readonly Ingredient[] = tables.map((of) => withFit(of));
+export const catalogue: readonly Ingredient[] = [...measured, ...reckonedFrom(measured)];
 
 const byId: ReadonlyMap<string, Ingredient> = new Map(catalogue.map((i) => [i.id, i]));
 

@@ -3,14 +3,7 @@ import { row } from './row.ts';
 
 /** What else bakers write: fats and sugars of other kinds, raising agents, nuts, savoury things. Wide. */
 export const extras: readonly Ingredient[] = [
-  row(
-    'lard',
-    'lard',
-    'melted lard, shortening, vegetable shortening, solid fat, goose fat, duck fat, bacon fat, dripping, suet, coconut oil, melted coconut oil, ghee, clarified butter',
-    'fat',
-    [0.2, 0, 99.5, 0, 0, 0, 2],
-    { cup: 205 },
-  ),
+  row('lard', 'lard', 'melted lard, solid fat', 'fat', [0.2, 0, 99.5, 0, 0, 0, 2], { cup: 205 }),
   row(
     'margarine',
     'margarine',
@@ -22,7 +15,7 @@ export const extras: readonly Ingredient[] = [
   row(
     'nut-butter',
     'nut or seed butter',
-    'peanut butter, almond butter, tahini, sesame paste, cashew butter, hazelnut butter, smooth peanut butter',
+    'nut butter, cashew butter, hazelnut butter, almond butter',
     'fat',
     [1.5, 21, 52, 22, 6, 6, 300],
     { cup: 258, allergens: ['nuts', 'peanut', 'sesame'] },
@@ -55,18 +48,14 @@ export const extras: readonly Ingredient[] = [
     [20, 6, 0.2, 73, 0.5, 65, 35],
     { cup: 330, allergens: ['gluten'] },
   ),
-  row(
-    'vanilla-sugar',
-    'vanilla sugar',
-    'pearl sugar, nib sugar, coconut sugar, demerara sugar, demerara, turbinado sugar, raw cane sugar, palm sugar, coconut palm sugar, date sugar, maple sugar',
-    'sugar',
-    [0.5, 0.1, 0, 99, 0, 97, 5],
-    { cup: 200, each: 8 },
-  ),
+  row('vanilla-sugar', 'vanilla sugar', '', 'sugar', [0.5, 0.1, 0, 99, 0, 97, 5], {
+    cup: 200,
+    each: 8,
+  }),
   row(
     'allulose',
     'allulose',
-    'stevia, monk fruit, monk fruit sweetener, sweetener, sugar substitute, sugar free sweetener, granulated sweetener, inulin, chicory fibre, chicory root fibre',
+    'sweetener, sugar substitute, sugar free sweetener, granulated sweetener',
     'sweetener',
     [2, 0, 0, 98, 20, 0, 0],
     { cup: 180, nothingForYeast: true },
@@ -74,7 +63,7 @@ export const extras: readonly Ingredient[] = [
   row(
     'pickling-salt',
     'salt with iodine or herbs',
-    'iodised salt, iodized salt, iodine salt, himalayan salt, pink salt, himalayan pink salt, grey salt, low sodium salt, herb salt, garlic salt, celery salt, fleur de sel, mineral salt, canning salt',
+    'iodised salt, iodized salt, iodine salt, himalayan salt, pink salt, himalayan pink salt, grey salt, fleur de sel, mineral salt, canning salt',
     'salt',
     [0.3, 0, 0, 0, 0, 0, 38000],
     { cup: 288, addedSalt: 98 },
@@ -87,22 +76,13 @@ export const extras: readonly Ingredient[] = [
     [0.2, 0, 0, 0, 0, 0, 27360],
     { cup: 221 },
   ),
-  row(
-    'cream-of-tartar',
-    'cream of tartar',
-    'citric acid, lemon salt, tartaric acid, baker ammonia, bakers ammonia, calcium propionate, egg replacer',
-    'improver',
-    [2, 0, 0, 62, 0, 0, 52],
-    { cup: 144 },
-  ),
-  row(
-    'guar-gum',
-    'guar gum',
-    'agar, agar agar, gelatin, gelatine, pectin, carrageenan, methylcellulose, konjac, glucomannan, konjac powder',
-    'improver',
-    [10, 5, 0.5, 84, 80, 0, 10],
-    { cup: 140, absorption: [6, 3] },
-  ),
+  row('cream-of-tartar', 'cream of tartar', 'tartaric acid', 'improver', [2, 0, 0, 62, 0, 0, 52], {
+    cup: 144,
+  }),
+  row('guar-gum', 'guar gum', '', 'improver', [10, 5, 0.5, 84, 80, 0, 10], {
+    cup: 140,
+    absorption: [6, 3],
+  }),
   row(
     'nutritional-yeast',
     'nutritional yeast',
@@ -138,23 +118,20 @@ export const extras: readonly Ingredient[] = [
   row(
     'peanuts',
     'peanuts',
-    'roasted peanuts, chopped peanuts, pistachios, cashews, macadamia, macadamia nuts, brazil nuts, pine nuts, mixed nuts, chopped nuts, flaked almonds, slivered almonds, sliced almonds, chestnuts, cooked chestnuts, marzipan, almond paste',
+    'roasted peanuts, chopped peanuts',
     'addIn',
     [5, 21, 49, 20, 8, 5, 10],
-    { cup: 125, allergens: ['nuts'] },
+    { cup: 125, allergens: ['nuts', 'peanut'] },
   ),
-  row(
-    'hemp-seeds',
-    'hemp seeds',
-    'hemp hearts, nigella seeds, nigella, black sesame, black sesame seeds, cumin seeds, cumin, anise, aniseed, anise seeds, coriander seeds, poppyseed, seed mix, everything seasoning, melon seeds, fennel, mustard seeds, dill seeds, pepitas',
-    'addIn',
-    [5, 24, 42, 22, 12, 2, 10],
-    { cup: 140, absorption: [0.1, 0.1], allergens: ['sesame'] },
-  ),
+  row('hemp-seeds', 'hemp seeds', 'hemp hearts', 'addIn', [5, 24, 42, 22, 12, 2, 10], {
+    cup: 140,
+    absorption: [0.1, 0.1],
+    allergens: ['sesame'],
+  }),
   row(
     'meat',
     'cooked meat',
-    'bacon, ham, cooked bacon, crispy bacon, salami, chorizo, pancetta, sausage, pepperoni, tuna, salmon, anchovies, smoked salmon',
+    'bacon, ham, cooked bacon, crispy bacon, salami, chorizo, pancetta, sausage, pepperoni',
     'addIn',
     [50, 22, 24, 2, 0, 0.5, 1200],
     { cup: 130, addedSalt: 3 },
@@ -162,7 +139,7 @@ export const extras: readonly Ingredient[] = [
   row(
     'beans',
     'cooked beans',
-    'cooked chickpeas, chickpeas, cooked lentils, lentils cooked, black beans, cooked black beans, white beans, kidney beans, hummus, tofu, silken tofu',
+    'cooked chickpeas, chickpeas, cooked lentils, lentils cooked, black beans, cooked black beans, white beans, kidney beans',
     'addIn',
     [68, 8, 2, 20, 6, 1, 100],
     { cup: 175 },
@@ -186,7 +163,7 @@ export const extras: readonly Ingredient[] = [
   row(
     'mustard',
     'mustard',
-    'dijon mustard, wholegrain mustard, soy sauce, worcestershire sauce, pesto, ketchup, miso, miso paste, hot sauce, balsamic vinegar',
+    'dijon mustard, wholegrain mustard',
     'liquid',
     [75, 5, 5, 9, 3, 4, 1500],
     { cup: 249, addedSalt: 3.5, allergens: ['soy'] },

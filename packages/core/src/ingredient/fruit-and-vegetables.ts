@@ -41,7 +41,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
   row(
     'potato-water',
     'potato water',
-    'potato cooking water, starchy water, pasta water, vegetable stock, vegetable broth, stock, broth, chicken stock, cooking water, tea, coffee, brewed coffee, cold coffee, strong coffee, cold tea, black tea, sparkling water, soda water',
+    'potato cooking water, starchy water, pasta water, cooking water',
     'liquid',
     [98.5, 0.2, 0, 1, 0, 0.2, 60],
     { cup: 237 },
@@ -153,7 +153,7 @@ export const fruitAndVegetables: readonly Ingredient[] = [
   row(
     'dried-fruit',
     'dried fruit in pieces',
-    'figs, dried figs, prunes, dried cherries, dried apple, dried blueberries, mixed dried fruit, dried berries, dried pears, cranberries, goji berries, medjool dates, chopped dates, pitted dates',
+    'figs, dried figs, prunes, dried cherries, dried apple, dried blueberries, mixed dried fruit, dried berries, dried pears, cranberries, goji berries, dried cranberries, dates, medjool dates, chopped dates, pitted dates, apricots, dried apricots',
     'addIn',
     [22, 2.5, 0.7, 73, 7, 50, 10],
     { cup: 150, absorption: [0.1, 0.1], slow: true },

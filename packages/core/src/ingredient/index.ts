@@ -18,6 +18,7 @@ export * from './more-flours.ts';
 export * from './own-cup.ts';
 export * from './pantry.ts';
 export * from './quiet-row.ts';
+export * from './reckoned-as.ts';
 export * from './role.ts';
 export * from './row.ts';
 export * from './rows.ts';

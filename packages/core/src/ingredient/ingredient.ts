@@ -50,6 +50,8 @@ export interface Ingredient {
   readonly aliases: readonly string[];
   /** Id of what a household's own ingredient is like. */
   readonly like?: string;
+  /** Id of what it is reckoned as where nothing of its own is known: it keeps its name, and what is dangerous in it. */
+  readonly reckonedAs?: string;
   readonly role: Role;
   readonly composition: Composition;
   /** Grams of water that a gram takes to the reference dough, at 14 % moisture. */

@@ -1,6 +1,6 @@
 /** What stands round recipes on pages and is none of them. */
 export const aboutIt =
-  /^(?:(?:prep|cook|bake|total|active|rise|rising|resting|inactive|ready)\w*(?: time)?\s*[:–-]|(?:calories|author|cuisine|course|category|keyword|rating|difficulty|diet|posted|published|updated|by|source|adapted|inspired|print|jump to|pin|save|share|scale|us customary|metric|total|dough weight|total dough)\b|https?:|www\.|\d+(?:\.\d+)?\s*(?:from|stars?|votes?|reviews?|comments?)|(?:about )?\d+ (?:hours?|minutes?|mins?|hrs?)\b)/i;
+  /^(?:(?:prep|cook|bake|total|active|rise|rising|resting|inactive|ready)\w*(?: time)?\s*(?:[:–]|\s-\s)|(?:calories|author|cuisine|course|category|keyword|rating|difficulty|diet|posted|published|updated|by|source|adapted|inspired|print|jump to|pin|save|share|scale|us customary|metric|total|dough weight|total dough|hydration|(?:dough|total|overall|final) hydration|total flour)\b|https?:|www\.|\d+(?:\.\d+)?\s*(?:from|stars?|votes?|reviews?|comments?)|(?:about )?\d+ (?:hours?|minutes?|mins?|hrs?)\b)/i;
 
 /** Words by which a text in another language shows. */
 export const foreign =

@@ -12,6 +12,8 @@ export interface ReadAmount {
   readonly spread: number;
   /** So much heaps up on the spoon as the household's figure says. */
   readonly heaped?: boolean;
+  /** A range, as it was written: the amount is its middle. */
+  readonly between?: readonly [string, string];
 }
 
 /** How a text writes decimals: with a point where nothing says otherwise. */
@@ -96,6 +98,7 @@ export function readAmount(
   rest = rest.replace(/^(?:heaping|heaped|level|levelled)\s+/i, '');
 
   let amount = one;
+  let between: readonly [string, string] | undefined;
   let spread = about ? coefficients.about.value : 0;
   const two = second === undefined ? undefined : valueOf(second, style, unitRead);
   if (two !== undefined) {
@@ -104,6 +107,7 @@ export function readAmount(
     else {
       amount = (one + two) / 2;
       spread = Math.hypot(spread, rangeSpread(one, two));
+      between = [first!, second!];
     }
   }
   if (unitRead?.unit === 'pinch') spread = Math.hypot(spread, 0.4);
@@ -113,6 +117,7 @@ export function readAmount(
       amount: minus ? -amount : amount,
       unit: unitRead,
       spread,
+      ...(between ? { between } : {}),
       ...(spoons && heaped.test(manner ?? manner2 ?? '') ? { heaped: true } : {}),
     },
     rest,

@@ -6,8 +6,10 @@ import type { Refusal } from '../quantity/refusal.ts';
 import { leastGrams, mostGrams, toGrams } from '../quantity/mass.ts';
 import type { Measures } from '../quantity/measures.ts';
 import { coefficients, type Coefficients } from '../coefficients/coefficients.ts';
+import { numberPattern } from '../quantity/fraction.ts';
 import { readAmount, type NumberStyle, type ReadAmount } from './amount.ts';
-import type { ReadUnit } from './units.ts';
+import { choiceIn } from './choice.ts';
+import { unitPattern, type ReadUnit } from './units.ts';
 import { matchWithNotes, type Vocabulary } from './match.ts';
 import { pieceWeight } from './piece-weights.ts';
 import { starterWord } from './starter.ts';
@@ -21,6 +23,10 @@ export type UnreadCode =
   | 'negative'
   | 'absurd'
   | 'no-weight'
+  /** A figure that a scan may have misread. */
+  | 'scan'
+  /** In a sentence of the method, and nowhere in the list. */
+  | 'in-method'
   | 'too-long';
 
 /** Why a line cannot be read, and the words that name something in it. */
@@ -30,6 +36,8 @@ export interface CannotRead extends Refusal<UnreadCode> {
   readonly beside?: string;
   /** The name that is not known, as it was written. */
   readonly what?: string;
+  /** Ids of what it may be, where that is known better than by its words. */
+  readonly might?: readonly string[];
 }
 
 /** A line that was read: so much of that. */
@@ -104,6 +112,10 @@ const outsideOf = (given: string): OutsideUse | undefined =>
 const andMore =
   /[,;]?\s*(?:(?:plus|and|with|\+)\s+(?:a (?:little|bit|few)\s+|some\s+)?(?:extra|more|additional)\b.*|or (?:more|less|so|to taste|as needed)\b.*|(?:or )?to taste\b.*|as (?:needed|required|desired|necessary)\b.*|if (?:needed|desired|using|necessary)\b.*|divided\b.*|\(?optional\)?)$/i;
 
+/** How warm a thing is: it stays with the line and is part of no name. "Water at 30 °C", "milk, 35°C". */
+const temperature =
+  /[\s,]*(?:\b(?:at|of|to|about|around|heated to|warmed to|cooled to)\s+)*(?<![\d/.])\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:°|º|degrees?)\s*(?:C|F|celsius|fahrenheit)?(?![\p{L}])(?:\s*\/\s*\d{1,3}\s*(?:°|º)?\s*[CF](?![\p{L}]))?(?!\s*\))/iu;
+
 const unread = (code: UnreadCode, says: string): CannotRead => ({ code, says });
 
 /** Brackets out: notes. */
@@ -126,13 +138,23 @@ const partOfName =
 const partOfWeighed = /^\s*(?:whole|rye|spelt|wholemeal|pure|organic|natural)\b.*\d/i;
 const percentage = /(\d+(?:[.,]\d+)?)\s*(?:%|percent|per cent)/i;
 
+/** "10 g gluten per kilo of flour": a rate, in tenths of a per cent. */
+const perKilo =
+  /^(\d+(?:[.,]\d+)?)\s*(?:g|grams?)\s+(.*\p{L})\s*(?:,\s*)?(?:per|to (?:the|each|every)|for each|for every|a)\s+(?:kilo|kg|kilogram|kilogramme)(?:\s+of)?(?:\s+(?:the\s+)?flour)?$/iu;
+const rate = (text: string): string =>
+  text.replace(
+    perKilo,
+    (_, grams: string, what: string) => `${Number(grams.replace(',', '.')) / 10} % ${what}`,
+  );
+
 /** A percentage of the flour, taken out of a text. */
 function takePercent(text: string): { body: string; percent?: number } {
   const match = percentage.exec(text);
   const behind = match && text.slice(match.index + match[0].length);
   if (!match || partOfName.test(behind!)) return { body: text };
   // "100 % rye flour 500 g" is all rye.
-  if (partOfWeighed.test(behind!)) return { body: `${text.slice(0, match.index)}${behind}`.trim() };
+  if (partOfWeighed.test(behind!))
+    return takePercent(`${text.slice(0, match.index)}${behind}`.trim());
   const body = `${text.slice(0, match.index)} ${text.slice(match.index + match[0].length)}`
     .replace(/\s*[–—:=/|@-]\s*$/, '')
     .replace(/^\s*[–—:=/|,-]\s*/, '')
@@ -149,15 +171,18 @@ interface Said {
 
 /** An amount behind a name: "Type 00 flour: 300 g", "Salt 9 g". */
 const behindName: readonly RegExp[] = [
+  // A flour's type is a figure of its name: "wheat flour type 1050 - 60 g", "T55, 640 g".
+  /^(?<what>.*?(?:\b(?:type|typ|tipo|t)\s?|mehl\s)\d{2,4}\)?(?:\s\p{L}[^\d]*?)?)\s*(?:[:,=–—-]|\.{2,})?\s+(?<amount>[\d.¼½¾⅓⅔⅛].*)$/iu,
   /^(?<what>.*\p{L})\s*[:=–—-]\s*(?<amount>[\d.¼½¾⅓⅔⅛⅜⅝⅞].*)$/u,
-  /^(?<what>\D*?[\p{L})])\s*(?:[:,=–—-]|\.{2,}|@)?\s+(?<amount>(?:about|approx\.?|ca\.?|~|≈)?\s*[\d.¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u,
+  /^(?<what>(?:0{1,2}\s)?\D*?[\p{L})])\s*(?:[:,=–—-]|\.{2,}|@)?\s+(?<amount>(?:about|approx\.?|ca\.?|~|≈)?\s*[\d.¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u,
   // In words: "Salt: a teaspoon and a half".
   /^(?<what>\D*?[\p{L})])\s*(?::|=|\s[–—-])\s*(?<amount>\p{L}\D*)$/u,
 ];
 
 /** Splits "500 g flour" or "flour: 500 g" into what amounts it gives and a name. */
 function splitAmount(body: string, style: NumberStyle): Said | undefined {
-  const leading = readAmount(body, style);
+  // "00 flour 570 g": a grade, and no amount.
+  const leading = /^0{1,2}\s+\p{L}/u.test(body) ? undefined : readAmount(body, style);
   return leading ? options(leading, style) : splitBehind(body, style);
 }
 
@@ -372,7 +397,14 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
   const { style, words } = reading;
   const outside = outsideOf(given);
   const more = andMore.exec(given);
-  const text = times(more ? given.slice(0, more.index) : given, style);
+  const warmth = temperature.exec(given)?.[0];
+  const bare = warmth === undefined ? given : given.replace(warmth, ' ').trim();
+  const text = rate(
+    times(
+      more && warmth === undefined ? given.slice(0, more.index) : bare.replace(andMore, ''),
+      style,
+    ),
+  );
   const { body: withPercent, notes: bracketed } = partNotes(alsoSaid(text, style));
   // "5 eggs (4 for dough, 1 for wash)": which are which is for the baker to say.
   const shared = bracketed.find((note) => /\d.*\bfor\b|\bfor\b.*\d/i.test(note));
@@ -422,7 +454,15 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
   if (all.length === 0 && used === undefined) {
     return { ...unread('no-amount', 'no amount: write how much'), about: body };
   }
-  if (!found2) {
+  const choice = found2 ? undefined : choiceIn(what, words);
+  if (choice && !choice.alike) {
+    return {
+      ...unread('several', `“${what}”: which of them?`),
+      about: what,
+      might: choice.of.map((i) => i.id),
+    };
+  }
+  if (!found2 && !choice) {
     const two = /\s(?:or|and|plus)\s|[+&/]/i.test(` ${what} `);
     return {
       ...(two
@@ -432,9 +472,18 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
       ...(what ? { what } : {}),
     };
   }
-  const { of, notes } = found2;
-  const note = [...notes, more?.[0].replace(/^[,;\s]+/, '')].filter(Boolean).join('; ');
-  const rest = { what, of, ...(note ? { note } : {}), ...(outside ? { outside } : {}) };
+  const { of, notes } = found2 ?? { of: choice!.of[0]!, notes: [...left, ...after] };
+  const taken = choice && `“${what}”: ${of.name} is taken`;
+  const note = [...notes, more?.[0].replace(/^[,;\s]+/, ''), warmth?.trim()]
+    .filter(Boolean)
+    .join('; ');
+  const rest = {
+    what,
+    of,
+    ...(note ? { note } : {}),
+    ...(outside ? { outside } : {}),
+    ...(taken ? { assumed: taken } : {}),
+  };
   if (all.length === 0) return { ...rest, percent: used, measured: 'scale', spread: 0 };
 
   const count = said?.options[0]?.[0]?.amount ?? 1;
@@ -449,9 +498,60 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
     const grams = weighed.grams * (each ? count : 1);
     const absurd = tooMuch(grams);
     if (absurd) return absurd;
-    return { ...rest, ...weighed, grams, ...(used === undefined ? {} : { percent: used }) };
+    const over = leftOver(given, of, grams, all, reading);
+    if (over !== undefined && !outside) {
+      return {
+        ...unread('several', `“${over}” is an amount of its own: what is it of?`),
+        about: what,
+      };
+    }
+    const assumed = [rest.assumed, weighed.assumed, ofRange(sum)].filter(Boolean).join('; ');
+    return {
+      ...rest,
+      ...weighed,
+      grams,
+      ...(assumed ? { assumed } : {}),
+      ...(used === undefined ? {} : { percent: used }),
+    };
   }
   return { ...refused!, about: of.name };
+}
+
+/** Amounts that say the same differ by no more: cups are filled as people fill them. Own choice, no source. */
+const sameAmount = 0.3;
+const anyAmount = new RegExp(
+  String.raw`(?<![\p{L}\d.,/–-])(?:${numberPattern})(?:\s*(?:-|–|to)\s*(?:${numberPattern}))?\s*(?:${unitPattern})(?![\p{L}\d])(?!\s*(?:per\b|an?\b|each\b|/|tins?\b|pans?\b|loaf\b|loaves\b))`,
+  'giu',
+);
+
+/** An amount of a line that is none of those that were read, nor says one of them again: it must not go unseen. */
+function leftOver(
+  given: string,
+  of: Ingredient,
+  grams: number,
+  read: ReadonlyArray<{ readonly sum: readonly ReadAmount[] }>,
+  reading: ReadingWith,
+): string | undefined {
+  const open = read.flatMap(({ sum }) => sum);
+  // One amount, and it was read: most lines are such.
+  const said = given.match(anyAmount) ?? [];
+  if (said.length <= 1 && open.length > 0) return undefined;
+  return said.find((text) => {
+    const amount = readAmount(text, reading.style)?.amount;
+    if (!amount?.unit || amount.unit.kind === 'piece') return false;
+    const at = open.findIndex(
+      (o) => o.unit?.unit === amount.unit!.unit && Math.abs(o.amount - amount.amount) < 1e-6,
+    );
+    if (at >= 0) return (open.splice(at, 1), false);
+    const weighed = weigh(amount, of, reading);
+    return 'code' in weighed || Math.abs(weighed.grams / grams - 1) > sameAmount;
+  });
+}
+
+/** "320-340 g": read at the middle, which is said. */
+function ofRange(sum: readonly ReadAmount[]): string | undefined {
+  const range = sum.find((a) => a.between);
+  return range && `${range.between!.join(' to ')}: its middle is taken`;
 }
 
 /**

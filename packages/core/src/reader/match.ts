@@ -1,5 +1,7 @@
-import { catalogue, isIngredientId } from '../ingredient/catalogue.ts';
+import { catalogue, ingredient, isIngredientId } from '../ingredient/catalogue.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
+import { flourPhrase, isFreshlyMilled } from './flour-phrase.ts';
+import { wordsAbroad } from './words-abroad.ts';
 import { changesNothing, isProse, wordsOf } from './words.ts';
 
 /** A spelling of an ingredient. */
@@ -42,9 +44,12 @@ function vocabulary(aliases: readonly Alias[]): Vocabulary {
   return { byRarest, byWord };
 }
 
-const ofCatalogue: readonly Alias[] = catalogue.flatMap((of) =>
-  spellings(of).map((a) => ({ words: wordsOf(a), of })),
-);
+const ofCatalogue: readonly Alias[] = [
+  ...catalogue.flatMap((of) => spellings(of).map((a) => ({ words: wordsOf(a), of }))),
+  ...Object.entries(wordsAbroad).flatMap(([id, said]) =>
+    said.split(', ').map((a) => ({ words: wordsOf(a), of: ingredient(id) })),
+  ),
+];
 const plain = vocabulary(ofCatalogue);
 
 /**
@@ -120,11 +125,14 @@ const several = /\s(?:or|and|plus)\s|[+&/]/i;
  * @example matchIngredient('warm whole milk')?.id // 'milk'
  */
 export function matchIngredient(text: string, words: Vocabulary = plain): Ingredient | undefined {
+  // What a household calls things goes before what any flour is made of.
+  const milled = isFreshlyMilled(text) ? flourPhrase(text) : undefined;
   const said = wordsOf(text);
-  const alias = bestAlias(said, words);
-  const whole = alias?.of;
+  const alias = milled ? undefined : bestAlias(said, words);
+  const flour = alias ? undefined : (milled ?? flourPhrase(text));
+  const whole = alias?.of ?? (flour && ingredient(flour.id));
   // A name that holds an "and" of its own, such as "half and half", is one.
-  if (!several.test(` ${text} `) || alias?.words.length === said.length) return whole;
+  if (!several.test(` ${text} `) || flour || alias?.words.length === said.length) return whole;
   const parts = text.split(several).map((part) => wordsOf(part));
   const each = parts.map((p) => best(p, words)?.id);
   if (!whole && /\sor\s|\//i.test(text) && each[0] && each.every((id) => id === each[0])) {

@@ -4,6 +4,7 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 import type { Measures } from '../quantity/measures.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import type { StyleId } from '../style/style.ts';
+import type { Disagreement } from './against-itself.ts';
 import type { UnreadCode } from './line.ts';
 
 /** A line that is handed back because it could not be read. Nothing is dropped, nothing guessed. */
@@ -12,6 +13,8 @@ export interface Unread extends Refusal<UnreadCode> {
   readonly might: readonly string[];
   /** The name that is not known, as it was written: what could be remembered. */
   readonly what?: string;
+  /** What it was probably meant to read: a scan that took a letter for a figure. */
+  readonly mended?: string;
   /** Counted from 1 in the text as given. */
   readonly line: number;
   readonly text: string;
@@ -53,6 +56,12 @@ export interface ReadRecipe {
   readonly assumptions: readonly Assumption[];
   /** Titles of the recipes in the text, where there are several: one of them was read. */
   readonly recipes: readonly string[];
+  /** Names of the sizes in its columns, where it stands there in several: none is taken until one is chosen. */
+  readonly sizes: readonly string[];
+  /** It is a page's source: its rows stand there block by block, and not line by line. */
+  readonly ofPage?: true;
+  /** What it says of itself and what was read, where the two disagree. */
+  readonly disagrees: readonly Disagreement[];
 }
 
 /** What the baker says of one row that could not be read. */
@@ -60,7 +69,11 @@ export type Answer =
   /** It is this ingredient. */
   | { readonly is: string; readonly each?: number }
   /** It is outside the dough, or nothing that goes in. */
-  | { readonly not: 'dough' | 'ingredient' };
+  | { readonly not: 'dough' | 'ingredient' }
+  /** It goes into the dough, though it says otherwise. */
+  | { readonly goes: 'dough' }
+  /** It should read so: a scan, or a slip of the pen, put right. */
+  | { readonly reads: string };
 
 /** What a household reads with besides its measures. */
 export interface Reader {
@@ -77,6 +90,8 @@ export interface Reader {
   readonly mills?: boolean;
   /** Which of several recipes in the text is meant, from 0. */
   readonly which?: number;
+  /** Which of several sizes in its columns is meant, from 0. */
+  readonly size?: number | undefined;
   /** What the baker said of single rows, by their text. */
   readonly answers?: Readonly<Record<string, Answer>>;
 }

@@ -31,6 +31,10 @@ import { bareHeading, sectionOf } from './section.ts';
 import { starterWord, type StarterWord } from './starter.ts';
 import { unitPattern } from './units.ts';
 import { wordsOf } from './words.ts';
+import { disagreementsOf } from './against-itself.ts';
+import { thingsIn } from './in-sentences.ts';
+import { mendedScan } from './scan.ts';
+import { sizesIn } from './sizes.ts';
 import { yieldIn, type Yield } from './yield.ts';
 
 /** Most ingredients that are read: more than a formula can hold are handed back. */
@@ -74,16 +78,22 @@ const unnamed = 'Pasted recipe';
  */
 export function readRecipe(text: string, reader: Reader): ReadRecipe {
   const reading = new Reading(text, reader);
-  const rows = isBinary(text) ? [] : rowsOf(text);
+  const sizes = isBinary(text) ? undefined : sizesIn(text);
+  const meantText = sizes && reader.size !== undefined ? sizes.text(reader.size) : text;
+  const rows = isBinary(text) ? [] : rowsOf(meantText);
+  // Until the baker says which, no size is taken for the others.
+  const asked = reader.size === undefined ? sizes?.lines : undefined;
   const several = recipesIn(rows);
   const meant = several[reader.which ?? 0] ?? several[0];
   rows.forEach((row, i) => {
     if (meant && (i < meant.from || i >= meant.to)) reading.other(row);
+    else if (asked?.has(row.at)) reading.ofSizes(row);
     else reading.row(row, i + 1 === meant?.to ? undefined : rows[i + 1]);
   });
   return reading.finish(
     text,
     several.map((r) => r.title),
+    sizes?.names ?? [],
   );
 }
 
@@ -120,7 +130,14 @@ const amountAnywhere = new RegExp(
 );
 /** "330 g water, plus 20 g with the salt": more of the same, later. */
 const moreOfIt =
-  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?(\d[\d.,/½¼¾⅓⅔]*\s?(?:kg|g|ml|l|oz|lb))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?)\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+
+const soakedIn =
+  /^(?<thing>.*?\p{L}.*?),?\s*\(?(?:soaked|scalded|steeped|softened|cooked|simmered)(?:\s+overnight|\s+for [^,]*?)?\s+(?:in|with|over)\s+(?<liquid>(?:\d|[½¼¾⅓⅔]|an?\s|half\s).*?)\)?(?:\s+(?:overnight|for\b.*|and (?:left|drained|cooled)\b.*))?$/iu;
+
+/** Words of the work, in a row without an amount: "Dough programme in the machine." */
+const ofTheWork =
+  /\b(?:programme|program|setting|cycle|machine|oven|knead\w*|rise|rising|proof\w*|prov(?:e|ing)|bake[sd]?|baking|overnight|folds?|until)\b/i;
 
 /** What ends the name of a thing that goes into a dough. */
 const foodWord = /\b(?:flour|meal|water|milk|salt|yeast|sugar|butter|oil|oats|starter)$/i;
@@ -141,6 +158,15 @@ interface SpokenOf {
   readonly grams: number | undefined;
   readonly read: ReadAmount | undefined;
 }
+
+/** More dried yeast than this, as a share of the flour, is none: it is the fresh kind. Common practice, no source. */
+const mostDriedYeast = 0.025;
+const kindOfYeast =
+  /\b(?:fresh|dry|dried|instant|active|rapid|fast|quick|machine|osmotolerant|compressed|cube|cake)\b/i;
+
+/** Sentences of which an amount is for the oven, the pot or the table. */
+const notInDough =
+  /\b(?:tray|steam|boil|pot of|brush|glaze|dust|grease|sprinkl|scatter|serve|drizzle|spray|rinse|wash)\w*/i;
 
 /** What is open while rows go by. */
 type Place = 'ingredients' | 'method' | 'notes' | { readonly outside: OutsideUse };
@@ -165,6 +191,8 @@ class Reading {
   #lineCount = 0;
   #begun = false;
   #lastLine: string | undefined;
+  /** What comes goes into the dough, whatever it is for. */
+  #inDough = false;
 
   constructor(text: string, reader: Reader) {
     this.#reader = reader;
@@ -190,6 +218,13 @@ class Reading {
     if (row.raw) this.#say(row, 'other');
   }
 
+  /** A row with an amount for each of several sizes, of which none is chosen yet. */
+  ofSizes(row: TextRow): void {
+    const answer = this.#reader.answers?.[row.raw];
+    if (answer && 'not' in answer) return this.row(row, undefined);
+    this.#handBack(row, { code: 'several', says: 'an amount for each size: which size is baked?' });
+  }
+
   row(row: TextRow, next: TextRow | undefined): void {
     if (row.closes) {
       this.#place = 'ingredients';
@@ -200,7 +235,23 @@ class Reading {
     if (answer && 'not' in answer) {
       return answer.not === 'dough' ? this.#asOutside(row, 'topping') : this.#note(row);
     }
+    if (answer && 'reads' in answer)
+      return this.#plain({ ...row, text: answer.reads, item: true }, undefined);
+    if (answer && 'goes' in answer) return this.#intoDough(row);
     if (answer) return this.#answered(row, answer);
+    this.#plain(row, next);
+  }
+
+  /** A row that stands outside the dough, and goes in: the baker said so. */
+  #intoDough(row: TextRow): void {
+    this.#open = undefined;
+    this.#inDough = true;
+    this.#ingredient({ ...row, item: true });
+    this.#inDough = false;
+  }
+
+  /** A row of which nobody has said anything. */
+  #plain(row: TextRow, next: TextRow | undefined): void {
     if (row.text.length > longestLine) {
       if (isMethod(row.text) || this.#place === 'method') return this.#step(row);
       if (this.#place === 'notes' || row.text.length > 4 * longestLine) return this.#note(row);
@@ -281,15 +332,37 @@ class Reading {
 
   /** A line that is something in the dough, or what else it turns out to be. */
   #ingredient(row: TextRow): void {
+    const mended = mendedScan(row.text);
+    if (mended !== undefined && !('code' in readLine(mended, this.#with)))
+      return this.#handBack(
+        row,
+        { code: 'scan', says: `is it “${mended}”, and a letter was taken for a figure?` },
+        mended,
+      );
     if (!row.item && isProse(row.text)) {
-      return this.#begun && isMethod(row.text) ? this.#step(row) : this.#note(row);
+      const weighs = isMethod(row.text) && thingsIn(row.text, this.#with).length > 1;
+      return (this.#begun || weighs) && isMethod(row.text) ? this.#step(row) : this.#note(row);
     }
+    if (
+      !row.item &&
+      row.text.length > 60 &&
+      isMethod(row.text) &&
+      thingsIn(row.text, this.#with).length > 1
+    )
+      return this.#step(row);
     const pieces = this.#pieces(row.text);
     const reads = pieces.map((piece) => this.#mill(piece) ?? readLine(piece, this.#with));
     const failed = reads.find((r) => 'code' in r) as CannotRead | undefined;
     if (failed) {
+      // "500gbread flour": the space that is missing.
+      const spaced = row.text.replace(/^(\d[\d.,]*)(kg|g|ml|l|oz|lb)(?=\p{L}{3})/u, '$1 $2 ');
+      if (spaced !== row.text && !('code' in readLine(spaced, this.#with)))
+        return this.#ingredient({ ...row, text: spaced });
+      const soaked = this.#soaked(row);
+      if (soaked) return;
       const plain = failed.code === 'no-amount' || (failed.code === 'unknown' && !row.item);
       if (plain && isMethod(row.text)) return this.#begun ? this.#step(row) : this.#note(row);
+      if (failed.code === 'no-amount' && ofTheWork.test(row.text)) return this.#step(row);
       if (
         !this.#begun &&
         failed.code === 'no-amount' &&
@@ -297,6 +370,13 @@ class Reading {
       )
         return this.#note(row);
       if (failed.code === 'no-amount' && row.text.split(/\s+/).length > 8) return this.#note(row);
+      // Without an amount and without a word of anything that is eaten it is talk.
+      if (
+        failed.code === 'no-amount' &&
+        !row.item &&
+        nearest(failed.about ?? row.text, this.#with.words).length === 0
+      )
+        return this.#note(row);
       const use = outsideUse(row.text);
       if (use && (failed.code === 'no-amount' || failed.code === 'unknown'))
         return this.#asOutside(row, use);
@@ -313,7 +393,7 @@ class Reading {
     for (const [i, found] of reads.entries()) {
       if ('code' in found) continue;
       const read = allFor ? { ...found, outside: allFor } : found;
-      if (read.outside) {
+      if (read.outside && !this.#inDough) {
         this.#outside.push({
           id: `o${this.#outside.length + 1}`,
           use: read.outside,
@@ -350,6 +430,33 @@ class Reading {
       this.#lastLine = line.id;
     }
     this.#say(row, ids.length > 0 ? 'line' : 'outside', ids);
+  }
+
+  /** "½ cup oats, soaked in ½ cup boiling water": a soaker of two, on a row of its own. */
+  #soaked(row: TextRow): boolean {
+    const found = soakedIn.exec(row.text)?.groups;
+    if (!found) return false;
+    const things = [found['thing']!, found['liquid']!];
+    const reads = things.map((thing) => readLine(thing, this.#with));
+    if (reads.some((r) => 'code' in r || r.grams === undefined)) return false;
+    const stage: OpenStage = { kind: 'soaker', name: 'Soaker', lines: [] };
+    const ids = reads.flatMap((read, i) => {
+      if ('code' in read || read.grams === undefined) return [];
+      const id = this.#lineId();
+      stage.lines.push({
+        id,
+        ingredient: read.of.id,
+        grams: read.grams,
+        measured: read.measured,
+        ...(read.spread > 0 ? { spread: read.spread } : {}),
+        asWritten: things[i]!,
+      });
+      return [id];
+    });
+    this.#stages.push(stage);
+    this.#begun = true;
+    this.#say(row, 'line', ids);
+    return true;
   }
 
   /** A row of which the baker said what it is, and perhaps what one of it weighs. */
@@ -401,7 +508,15 @@ class Reading {
     }
     const more = moreOfIt.exec(text);
     const whole = more && readLine(more[1]!, this.#with);
-    if (more && whole && !('code' in whole) && readAmount(more[2]!)?.rest === '') {
+    const spoons = /(?:cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?$/i.test(more?.[2] ?? '');
+    // "½ cup sugar, plus 1 tsp" is one amount; what is kept back, or for something else, is one of its own.
+    if (
+      more &&
+      whole &&
+      (more[3] || !spoons) &&
+      !('code' in whole) &&
+      readAmount(more[2]!)?.rest === ''
+    ) {
       // What it is for is said of the rest alone: "plus 50 g for dusting".
       const use = /^for\b/i.test(more[3] ?? '') ? ` ${more[3]}` : '';
       return [more[1]!, `${more[2]} ${whole.what}${use}`];
@@ -427,7 +542,7 @@ class Reading {
       : { ...read, what: text, assumed: `grain is read as flour from the mill: ${of.name}` };
   }
 
-  finish(source: string, recipes: readonly string[]): ReadRecipe {
+  finish(source: string, recipes: readonly string[], sizes: readonly string[]): ReadRecipe {
     if (recipes.length > 1) {
       const others = recipes.filter((title) => title !== this.#name).map((title) => `“${title}”`);
       this.#assumptions.push({
@@ -438,8 +553,10 @@ class Reading {
     if (this.#with.bareGrams) {
       this.#assumptions.push({ line: 1, text: 'numbers alone are read as grams' });
     }
+    this.#fromSentences();
     this.#settleStarters();
     this.#settlePercents();
+    this.#freshCube();
     const kept = this.#stages.filter((s) => s.lines.length > 0);
     if (!kept.some((s) => s.kind === 'dough'))
       kept.push({ kind: 'dough', name: 'Dough', lines: [] });
@@ -490,7 +607,65 @@ class Reading {
       unread: unread.map(({ after, stage, ...rest }) => (void [after, stage], rest)),
       assumptions: this.#assumptions.sort(byLine),
       recipes,
+      sizes,
+      disagrees: disagreementsOf(
+        this.#rows
+          .filter((r) => r.as !== 'other')
+          .map((r) => r.text)
+          .join('\n'),
+        formula,
+        this.#reader.all ?? catalogue,
+      ),
     };
+  }
+
+  /**
+   * What the sentences of the method weigh and no row has: raisins that are in no list, or all of it where there is no
+   * list. It is asked about, once, and never put in by itself.
+   */
+  #fromSentences(): void {
+    const listed = new Set([
+      ...this.#stages.flatMap((s) => s.lines.map((l) => l.ingredient)),
+      ...this.#outside.map((o) => o.ingredient),
+    ]);
+    const open = new Set(this.#unread.map((u) => u.text));
+    const none = listed.size === 0 && this.#unread.length === 0;
+    for (const row of this.#rows.filter((r) => r.as === 'step' || (none && r.as === 'note'))) {
+      if (!none && outsideUse(row.text)) continue;
+      for (const { text, of } of thingsIn(row.text, this.#with)) {
+        const answer = this.#reader.answers?.[text];
+        const at = { at: row.line, raw: text, text, item: true };
+        if (answer) this.row(at, undefined);
+        else if (!open.has(text) && (none || !listed.has(of)) && !notInDough.test(row.text)) {
+          open.add(text);
+          this.#handBack(at, {
+            code: 'in-method',
+            says: 'it stands in the method alone: does it go into the dough?',
+            might: [of],
+          });
+        }
+      }
+    }
+  }
+
+  /** "42 g of yeast" is a cube of fresh yeast: of dried yeast nobody takes so much. */
+  #freshCube(): void {
+    const flour = sumGrams(
+      this.#stages.flatMap((s) => s.lines.filter((l) => this.#roleOf(l) === 'flour')),
+    );
+    for (const stage of this.#stages)
+      stage.lines = stage.lines.map((line) => {
+        const said = line.asWritten ?? '';
+        const bare = /\byeast\b/i.test(said) && !kindOfYeast.test(said);
+        if (!bare || this.#roleOf(line) !== 'leaven' || line.ingredient === 'fresh-yeast')
+          return line;
+        if (flour <= 0 || line.grams <= mostDriedYeast * flour) return line;
+        this.#assumptions.push({
+          line: this.#rows.find((r) => r.lines?.includes(line.id))?.line ?? 1,
+          text: `${gramsText(line.grams)} of yeast is too much for a dried one: it is read as fresh yeast`,
+        });
+        return { ...line, ingredient: 'fresh-yeast' };
+      });
   }
 
   #say(row: TextRow, as: ReadAs, lines: readonly string[] = []): void {
@@ -501,14 +676,15 @@ class Reading {
     this.#assumptions.push({ line: row.at, text });
   }
 
-  #handBack(row: TextRow, { code, says, about, what }: CannotRead): void {
+  #handBack(row: TextRow, { code, says, about, what, might }: CannotRead, mended?: string): void {
     this.#unread.push({
       line: row.at,
       text: row.raw,
       code,
       says,
-      might: about ? nearest(about, this.#with.words).map((i) => i.id) : [],
+      might: might ?? (about ? nearest(about, this.#with.words).map((i) => i.id) : []),
       ...(what ? { what } : {}),
+      ...(mended ? { mended } : {}),
       ...(this.#open ? { stage: this.#open } : {}),
       ...(this.#lastLine ? { after: this.#lastLine } : {}),
     });
@@ -633,9 +809,13 @@ class Reading {
     // "A loaf for Sundays" is no amount of one; "500 g flour" is.
     if (amount?.amount.unit) return false;
     if (amount && matchIngredient(amount.rest, this.#with.words)) return false;
-    if (this.#hasAmount(text)) return false;
+    if (this.#hasAmount(text) || mendedScan(text) !== undefined) return false;
+    if (/^\d[\d.,]*(?:kg|g|ml|l|oz|lb)\p{L}{3}/u.test(text)) return false;
     if (marked) return true;
-    if (matchIngredient(text, this.#with.words) && !row.blankAfter) return false;
+    const thing = matchIngredient(text, this.#with.words);
+    // "Rye" above rows that have their own amounts is what the bread is called.
+    const called = thing?.role === 'flour' && next !== undefined && /^[\d½¼¾⅓⅔]/.test(next.text);
+    if (thing && !row.blankAfter && !called) return false;
     if (starterWord(text) && /\d/.test(text)) return false;
     if (/[.!]$/.test(text) && isMethod(text)) return false;
     return next !== undefined && !('code' in readLine(text, this.#with) === false);

@@ -129,7 +129,10 @@ export function rowsOf(text: string): TextRow[] {
     const body = trimmed.replace(/^#{1,6}\s*/, '').replace(/\s+#+$/, '');
     // "For boiling: 2 l water, 1 tbsp honey": a part and what is in it on one row.
     const inline = /^([^,;:\d]{3,40}):\s*(?=[\d½¼¾⅓⅔])(.+)$/.exec(body);
-    const opens = inline && (sectionOf(inline[1]!) || severalOn(inline[2]!).length > 1);
+    const opens =
+      inline &&
+      !bareAmount.test(inline[2]!) &&
+      (sectionOf(inline[1]!) || severalOn(inline[2]!).length > 1);
     if (opens) {
       rows.push({
         at: line.at,

@@ -44,6 +44,11 @@ const onlyHeading = (bare: string): boolean =>
     .split(/[\s-]+/)
     .every((word) => headingWords.has(word));
 
+const whenDone =
+  /\s*[,(–—-]\s*(?:(?:in )?(?:the )?(?:next|same|following|first|second|third)?\s*(?:day|morning|evening|night|afternoon|later)|overnight|tomorrow|the day (?:before|after)|the night before)\)?$/i;
+/** A part that has a number and no name: the dough goes on. */
+const byNumber = /^(?:stage|step|part|phase|mix)\s*(?:\d|one|two|three|four|[ivx]{1,4})$/i;
+
 /**
  * What the heading of a part opens: "For the poolish:", "Levain build", "Day 2", "Egg wash", "Method".
  *
@@ -51,9 +56,12 @@ const onlyHeading = (bare: string): boolean =>
  * @example sectionOf('The night before')?.opens // 'stage'
  */
 export function sectionOf(text: string): Section | undefined {
-  const bare = bareHeading(text);
+  const whole = bareHeading(text);
+  // "Dough, next day", "Day 1, evening": when it is done opens nothing of its own.
+  const bare = whole.replace(whenDone, '').trim() || whole;
   const words = bare.split(/\s+/);
   if (!bare || words.length > 6) return undefined;
+  if (byNumber.test(bare)) return { opens: 'stage', kind: 'dough', name: 'Dough' };
   const name = capital(named(bare));
   if (
     /^(?:method|methods|instructions?|directions?|steps?|preparation|procedure|process|what to do|how to(?: make.*)?|to make(?: the bread)?|making.*|baking|assembly|mixing|shaping|timeline|schedule)$/i.test(
@@ -80,7 +88,7 @@ export function sectionOf(text: string): Section | undefined {
     return { opens: 'stage', kind: 'soaker', name };
   }
   if (
-    /^(?:for (?:the )?|the )?(?:(?:final|main|bread|pizza|next|bun|roll|second) )?(?:dough|mix)(?: ingredients)?$|^(?:the )?(?:main |dry |wet |dough )?ingredients$|^(?:the )?bread$|^day (?:2|two|3)$|^(?:the )?next (?:day|morning)$|^(?:in )?the morning$|^autolyse$|^(?:for )?the (?:loaf|rolls|buns|bread)$|^bake day$|^day of.*$|^wet$|^dry$/i.test(
+    /^(?:for (?:the )?|the )?(?:(?:final|main|bread|pizza|next|bun|roll|second) )?(?:dough|mix)(?: ingredients)?$|^(?:the )?(?:main |dry |wet |dough )?ingredients$|^(?:the )?bread$|^day (?:2|two|3)$|^(?:the )?next (?:day|morning)$|^(?:in )?the morning$|^autolyse$|^(?:for )?the (?:loaf|rolls|buns|bread)$|^bake day$|^(?:the )?rest$|^day of.*$|^wet$|^dry$/i.test(
       bare,
     )
   ) {

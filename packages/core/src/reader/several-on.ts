@@ -1,11 +1,16 @@
-const amount = String.raw`(?:(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%)`;
+const amount = String.raw`(?:(?:[\d.]*\d|[¼½¾⅓⅔⅛])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl|packets?|eggs?|large)\b|[\d.,]+\s*%|(?:an?|half an?)\s+(?:scant |good |heaped |level |generous |small |large )?(?:cup|pint|tsp|tbsp|teaspoon|tablespoon|pinch|knob|handful|walnut|packet|sachet|cube)\b)`;
 
 /** An amount with its unit, and no name behind it. */
 export const bareAmount =
   /^(?:about\s+|~\s*)?[\d.,/½¼¾⅓⅔⅛⅜⅝⅞ -]*[\d½¼¾⅓⅔⅛⅜⅝⅞]\s*(?:kg|g|grams?|ml|l|oz|ounces?|lbs?|pounds?|cups?|tsp|tbsp|teaspoons?|tablespoons?|dl)\.?$/i;
 
 const parting = new RegExp(String.raw`\s*(?:[,;]\s*(?:and\s+)?|\band\s+)(?=${amount})`, 'i');
-const begins = new RegExp(`^${amount}\\s*\\p{L}`, 'iu');
+/** Marks that part a choice, or a sum, where there are two of them, and a list where there are more. */
+const marked = new RegExp(String.raw`\s+[/+&]\s+(?=${amount})`, 'i');
+/** "1 tbsp starter with 100 g flour": one after another; an egg beaten with milk is a glaze. */
+const withMore = new RegExp(String.raw`\s+with\s+(?=${amount})`, 'i');
+const beaten = /\b(?:beaten|whisked|thinned|diluted|brush\w*|glaz\w*)\b/i;
+const begins = new RegExp(`^${amount}\\s*(?:\\d+\\s?%\\s*)?\\p{L}`, 'iu');
 const isNamed = (part: string): boolean =>
   begins.test(part) || (/^\d+\s+\p{L}/u.test(part) && !bareAmount.test(part));
 
@@ -20,7 +25,15 @@ const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb)\.?$/iu;
  */
 export function severalOn(text: string): string[] {
   const parts = text.split(parting);
+  // A sentence that ends before the last of them is about the work.
+  if (parts.slice(0, -1).some((part) => /\p{L}[.!]\s+\p{Lu}/u.test(part))) return [text];
   if (parts.length > 1 && parts.every(isNamed)) return parts;
+  const mixed = beaten.test(text)
+    ? []
+    : text.split(withMore).flatMap((part, i) => (i === 0 ? [part] : part.split(parting)));
+  if (mixed.length > 1 && mixed.every(isNamed)) return mixed;
+  const list = text.split(marked);
+  if (list.length > 2 && list.every(isNamed)) return list;
   const trailing = text.split(/\s*[,;]\s*/);
   return trailing.length > 1 && trailing.every((p) => ends.test(p.trim())) ? trailing : [text];
 }

@@ -3,6 +3,8 @@ import type { Role } from '../ingredient/role.ts';
 /** Lower case, no accents, no marks, one space, no plural s: what two spellings have in common. */
 export const wordsOf = (text: string): string[] =>
   text
+    .replace(/œ/gi, 'oe')
+    .replace(/ß/g, 'ss')
     .normalize('NFD')
     .replace(/[\u0300-\u036f'’]/g, '')
     .toLowerCase()
@@ -79,7 +81,7 @@ export const changesNothing = (word: string, role: Role): boolean =>
 
 /** How a note begins that says what for or how, and not what: "(for the yeast)", ", plus more to dust". */
 const prose =
-  /^(?:for|to|or|see|plus|such as|like|e\.?g|i\.?e|i |we |you |use|used|using|if|as|about|approx|around|ca\b|from|at|not|more|depending|adjust|optional|divided|note|preferably|ideally|until|when|made|mixed|dissolved|diluted|enough|then|which|that|with|straight|left|leftover|mine|roughly|equivalent|equals?|reserve|taken|should|may|can|will|without|in total|total|each|\d|~|≈|½|¼|¾)/i;
+  /^(?:for|to|or|see|plus|such as|like|e\.?g|i\.?e|i |we |you |use|used|using|if|as|about|approx|around|ca\b|from|at|not|more|depending|adjust|optional|divided|note|preferably|ideally|until|when|made|mixed|dissolved|diluted|enough|then|which|that|with|straight|left|leftover|mine|roughly|equivalent|equals?|reserve|taken|should|may|can|will|without|the |it |its |this |they |in total|total|each|\d|~|≈|½|¼|¾)/i;
 
 /** Whether a note takes part in a name: short, and neither a reason nor a figure. */
 export const isProse = (note: string): boolean =>

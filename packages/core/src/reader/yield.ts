@@ -38,12 +38,14 @@ const mass = (amount: string, unit: string): number =>
  * @example yieldIn('Makes 9 rolls of 76 g') // {pieces: 9, piece: {kind: 'roll', grams: 76}}
  */
 export function yieldIn(text: string): Yield | undefined {
-  if (!/make|yield|serv|quant|give|produc|enough|loa[fv]|tin|pan|^for\b/i.test(text))
+  if (!/make|yield|serv|quant|give|produc|enough|loa[fv]|tin|pan|slice|^for\b/i.test(text))
     return undefined;
   const marked =
     /^(?:makes|yields?|serves|servings?|quantity|recipe (?:makes|yields?)|for|gives|produces|enough for)\b\s*:?\s*/i.exec(
       text,
     );
+  const alone = /^(?:about\s+)?(\d{1,3})\s+slices?\.?$/i.exec(text.trim());
+  if (alone) return { slices: Number(alone[1]) };
   const size = /\b(\d+(?:[.,]\d+)?)[\s-]*(lb|pound|kg|g)s?\b[\s-]*(?:loaf|loaves|tin|pan)\b/i.exec(
     text,
   );

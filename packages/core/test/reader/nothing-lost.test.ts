@@ -53,7 +53,7 @@ describe('rows that once made others go away', () => {
 
   it('an answer to what soaks keeps the water that it soaks in', () => {
     const reader = { measures: defaultMeasures };
-    const row = '½ cup oats, soaked in ½ cup boiling water';
+    const row = '½ cup blorps, soaked in ½ cup boiling water';
     const text = `500 g bread flour\n${row}\n310 g water\n9 g salt`;
     const asked = readRecipe(text, reader);
     expect(asked.unread.map((u) => u.text)).to.deep.equal([row]);

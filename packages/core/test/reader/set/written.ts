@@ -146,10 +146,11 @@ half white, half wholemeal
       'bread-flour 500',
       'egg 50',
       'egg-yolk 17',
+      'butter 28.4',
       '?',
       '?',
-      '?',
-      '?',
+      'rolled-oats 100',
+      'water 150',
       'sugar 104.2',
       'water 207',
     ],
@@ -452,7 +453,7 @@ Let rise 1 hour.`,
 300 g Wasser
 10 g Salz
 1 Würfel Hefe`,
-    means: ['?', '?', '?', '?'],
+    means: ['plain-flour 500', 'water 300', 'salt 10', 'fresh-yeast 42'],
   },
   {
     shape: 'a method alone',
