@@ -8,7 +8,7 @@ const grains = {
   einkorn: 'einkorn engrain monococco',
   emmer: 'emmer dicocco',
   khorasan: 'khorasan',
-  durum: 'durum semola duro hartweizen',
+  durum: 'durum semola semolina duro hartweizen',
   barley: 'barley gerste gersten orge orzo',
   oat: 'oat hafer avoine avena',
   buckwheat: 'buckwheat buchweizen sarrasin saraceno',
@@ -31,6 +31,7 @@ const saying = {
   medium: 'medium',
   dark: 'dark dunkel dunkle',
   sifted: 'sifted bolted extraction',
+  sprouted: 'sprouted',
   noise: `organic unbleached bleached enriched untreated stone stoneground coarse coarsely fine finely local bio biologique
     biologica biologico type typ tipo tradition traditional de di da du la of the for from and all grain tenero tendre red spring winter roller chakki rimacinata
     heritage good quality your own my our best premium grade high percent sturdy english french italian german canadian american petit`,
@@ -198,7 +199,7 @@ export function flourPhrase(text: string): FlourMeant | undefined {
   if (
     !said.has('noun') &&
     grain === 'wheat' &&
-    !['whole', 'fresh'].some((w) => said.has(w as Said)) &&
+    !['whole', 'fresh', 'sifted', 'sprouted'].some((w) => said.has(w as Said)) &&
     number === undefined
   )
     return undefined;
@@ -210,11 +211,18 @@ export function flourPhrase(text: string): FlourMeant | undefined {
     grain !== 'durum'
   )
     if (
-      !['whole', 'white', 'medium', 'dark', 'milled'].some((w) => said.has(w as Said)) &&
+      !['whole', 'white', 'medium', 'dark', 'milled', 'sprouted'].some((w) =>
+        said.has(w as Said),
+      ) &&
       number === undefined
     )
       return undefined;
-  return byGrain[grain ?? 'wheat'](flour);
+  const meant = byGrain[grain ?? 'wheat'](flour);
+  // Sprouted grain is milled whole; how it drinks is the whole flour's as far as anybody wrote it down.
+  if (!said.has('sprouted')) return meant;
+  return grain === undefined || grain === 'wheat'
+    ? nearly('whole-wheat')
+    : meant && nearly(meant.id);
 }
 
 /** Whether a phrase says that its grain is milled for this bread: no name of a bag does. */

@@ -112,6 +112,20 @@ const outsideOf = (given: string): OutsideUse | undefined =>
 const andMore =
   /[,;]?\s*(?:(?:plus|and|with|\+)\s+(?:a (?:little|bit|few)\s+|some\s+)?(?:extra|more|additional)\b.*|or (?:more|less|so|to taste|as needed)\b.*|(?:or )?to taste\b.*|as (?:needed|required|desired|necessary)\b.*|if (?:needed|desired|using|necessary)\b.*|divided\b.*|\(?optional\)?)$/i;
 
+/** "12 g fresh yeast or 4 g dried", "for the levain": the first is meant, and where it goes is no part of its name. */
+const orSo =
+  /\s+(?:or|oder|ou|\/)\s+(?:\d|[½¼¾⅓⅔])[^,;()]*\b(?:dry|dried|instant|fresh|yeast)\b.*$/iu;
+const forPart =
+  /,?\s+(?:for|in) (?:the |your )?(?:tangzhong|yudane|roux|levain|starter|poolish|biga|sponge|soaker|scald|preferment|pre-ferment|dough|bread|autolyse|yeast)$/i;
+const firstOf = (text: string): string =>
+  (/yeast/i.test(text.split(/\s+(?:or|\/)\s+/i)[0]!) ? text.replace(orSo, '') : text).replace(
+    forPart,
+    '',
+  );
+/** "Zest of 1 orange": so many oranges' zest. */
+const ofFruit =
+  /^(?:the\s+)?(?:grated |finely grated )?(zest|juice|rind|peel) of (?:(half an?|an?|one|two|\d+)\s+)?(\p{L}+?)s?$/iu;
+
 /** How warm a thing is: it stays with the line and is part of no name. "Water at 30 °C", "milk, 35°C". */
 const temperature =
   /[\s,]*(?:\b(?:at|of|to|about|around|heated to|warmed to|cooled to)\s+)*(?<![\d/.])\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:°|º|degrees?)\s*(?:C|F|celsius|fahrenheit)?(?![\p{L}])(?:\s*\/\s*\d{1,3}\s*(?:°|º)?\s*[CF](?![\p{L}]))?(?!\s*\))/iu;
@@ -172,7 +186,7 @@ interface Said {
 /** An amount behind a name: "Type 00 flour: 300 g", "Salt 9 g". */
 const behindName: readonly RegExp[] = [
   // A flour's type is a figure of its name: "wheat flour type 1050 - 60 g", "T55, 640 g".
-  /^(?<what>.*?(?:\b(?:type|typ|tipo|t)\s?|mehl\s)\d{2,4}\)?(?:\s\p{L}[^\d]*?)?)\s*(?:[:,=–—-]|\.{2,})?\s+(?<amount>[\d.¼½¾⅓⅔⅛].*)$/iu,
+  /^(?<what>.*?(?:\b(?:type|typ|tipo)\s?\d{1,4}|(?:\bt\s?|mehl\s)\d{2,4})\)?(?:\s\p{L}[^\d]*?)?)\s*(?:[:,=–—-]|\.{2,})?\s+(?<amount>[\d.¼½¾⅓⅔⅛].*)$/iu,
   /^(?<what>.*\p{L})\s*[:=–—-]\s*(?<amount>[\d.¼½¾⅓⅔⅛⅜⅝⅞].*)$/u,
   /^(?<what>(?:0{1,2}\s)?\D*?[\p{L})])\s*(?:[:,=–—-]|\.{2,}|@)?\s+(?<amount>(?:about|approx\.?|ca\.?|~|≈)?\s*[\d.¼½¾⅓⅔⅛⅜⅝⅞−-].*)$/u,
   // In words: "Salt: a teaspoon and a half".
@@ -395,16 +409,14 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
   if (given.length > longestLine)
     return unread('too-long', `longer than ${longestLine} characters`);
   const { style, words } = reading;
+  const fruit = ofFruit.exec(given);
+  if (fruit) return readLine(`${fruit[2] ?? 1} ${fruit[3]} ${fruit[1]}`, reading);
   const outside = outsideOf(given);
   const more = andMore.exec(given);
   const warmth = temperature.exec(given)?.[0];
   const bare = warmth === undefined ? given : given.replace(warmth, ' ').trim();
-  const text = rate(
-    times(
-      more && warmth === undefined ? given.slice(0, more.index) : bare.replace(andMore, ''),
-      style,
-    ),
-  );
+  const cut = more && warmth === undefined ? given.slice(0, more.index) : bare.replace(andMore, '');
+  const text = rate(firstOf(times(cut, style)));
   const { body: withPercent, notes: bracketed } = partNotes(alsoSaid(text, style));
   // "5 eggs (4 for dough, 1 for wash)": which are which is for the baker to say.
   const shared = bracketed.find((note) => /\d.*\bfor\b|\bfor\b.*\d/i.test(note));
@@ -422,7 +434,9 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
   const described = said ? said.what : body;
   const [name = '', ...after] = described
     .replace(
-      /\bfor (?:the )?(?:dusting|brushing|glazing|greasing|sprinkling|topping|tins?|pans?)\b.*$/i,
+      outside
+        ? /\b(?:for|to) (?:the |your )?\p{L}+.*$/iu
+        : /\bfor (?:the )?(?:dusting|brushing|glazing|greasing|sprinkling|topping|tins?|pans?)\b.*$/i,
       '',
     )
     .split(/\s*[,;]\s*|\s+[–—-]\s+|\s*:\s*/)
@@ -430,7 +444,7 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
   const what = name
     .trim()
     .replace(container, '')
-    .replace(/^of\s+|^x\s+/i, '');
+    .replace(/^(?:of|x|de|di|du|des|della|dello|del)\s+|^d[’']\s?(?=\p{L})/iu, '');
   if (all.some(({ sum }) => sum.some((a) => a.amount < 0))) {
     return unread('negative', 'an amount below zero');
   }
@@ -520,7 +534,7 @@ export function readLine(given: string, reading: ReadingWith): ReadLine | Cannot
 /** Amounts that say the same differ by no more: cups are filled as people fill them. Own choice, no source. */
 const sameAmount = 0.3;
 const anyAmount = new RegExp(
-  String.raw`(?<![\p{L}\d.,/–-])(?:${numberPattern})(?:\s*(?:-|–|to)\s*(?:${numberPattern}))?\s*(?:${unitPattern})(?![\p{L}\d])(?!\s*(?:per\b|an?\b|each\b|/|tins?\b|pans?\b|loaf\b|loaves\b))`,
+  String.raw`(?<!\bor\s)(?<![\p{L}\d.,/–-])(?:${numberPattern})(?:\s*(?:-|–|to)\s*(?:${numberPattern}))?\s*(?:${unitPattern})(?![\p{L}\d])(?!\s*(?:per\b|an?\b|each\b|/|tins?\b|pans?\b|loaf\b|loaves\b))`,
   'giu',
 );
 

@@ -502,6 +502,15 @@ class Reading {
 
   /** Several things on one row, each with its amount: "1 egg + 1 yolk", "10 g each salt and sugar". */
   #pieces(text: string): string[] {
+    // "2 eggs, plus 1 for the glaze": counted, and for something else.
+    const other = /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b)\s+(an?|one|two|\d{1,2})\s+(for\b.*)$/iu.exec(
+      text,
+    );
+    const first = other && readLine(other[1]!, this.#with);
+    if (other && first && !('code' in first) && first.measured === 'count')
+      return [other[1]!, `${other[2]} ${first.what} ${other[3]}`];
+    const parts = partsOf(text, this.#with);
+    if (parts) return parts;
     const each = /^(.*?)\s+each(?:\s+of)?:?\s+(.+?)\s*(?:,|and|&)\s*(.+)$/i.exec(text);
     if (each && readAmount(each[1]!, this.#with.style)?.rest === '') {
       return [`${each[1]} ${each[2]}`, `${each[1]} ${each[3]}`];
@@ -521,12 +530,12 @@ class Reading {
       const use = /^for\b/i.test(more[3] ?? '') ? ` ${more[3]}` : '';
       return [more[1]!, `${more[2]} ${whole.what}${use}`];
     }
-    const parts = text.split(
+    const pieces = text.split(
       /\s*(?:\+|\bplus\b|\band\b|&)\s*(?=(?:\d|[¼½¾⅓⅔]|an?\s|one\s|half\s))/i,
     );
-    if (parts.length < 2) return [text];
-    const read = parts.map((p) => readLine(p, this.#with));
-    return read.every((r) => !('code' in r)) ? parts : [text];
+    if (pieces.length < 2) return [text];
+    const read = pieces.map((p) => readLine(p, this.#with));
+    return read.every((r) => !('code' in r)) ? pieces : [text];
   }
 
   /** In a milling household grain by its name is flour from the mill. */
@@ -659,7 +668,9 @@ class Reading {
         const bare = /\byeast\b/i.test(said) && !kindOfYeast.test(said);
         if (!bare || this.#roleOf(line) !== 'leaven' || line.ingredient === 'fresh-yeast')
           return line;
-        if (flour <= 0 || line.grams <= mostDriedYeast * flour) return line;
+        // Where the flour itself may be among what was not read, its share says nothing.
+        if (flour <= 0 || this.#unread.length > 0 || line.grams <= mostDriedYeast * flour)
+          return line;
         this.#assumptions.push({
           line: this.#rows.find((r) => r.lines?.includes(line.id))?.line ?? 1,
           text: `${gramsText(line.grams)} of yeast is too much for a dried one: it is read as fresh yeast`,
@@ -1045,6 +1056,31 @@ function aboutGrams(text: string, { style, measures }: ReadingWith): number | un
 }
 
 const soundGrams = (grams: number): number | undefined => (isGrams(grams) ? grams : undefined);
+
+/**
+ * "500 g flour: 400 g white, 100 g wholemeal": a sum, and what it is made of; the parts alone are read.
+ *
+ * @returns undefined where it says nothing of the kind
+ */
+function partsOf(text: string, reading: ReadingWith): string[] | undefined {
+  const [, whole = '', rest = ''] =
+    /^([^:(]*\d[^:(]*\p{L}[^:(]*?)\s*(?::|\()\s*(.+?)\)?$/u.exec(text) ?? [];
+  const sum = whole && readLine(whole, reading);
+  if (!sum || 'code' in sum || sum.grams === undefined) return undefined;
+  const noun = /\p{L}+(?=\P{L}*$)/u.exec(whole)![0];
+  const parts = rest.split(/\s*(?:,|;|\+|\band\b)\s*(?=[\d½¼¾⅓⅔])/i);
+  const reads = parts.map((part) => {
+    const read = readLine(part, reading);
+    return 'code' in read ? readLine(`${part} ${noun}`, reading) : read;
+  });
+  const grams = reads.map((r) => ('code' in r ? NaN : (r.grams ?? NaN)));
+  if (
+    parts.length < 2 ||
+    !(Math.abs(sumGrams(grams.map((g) => ({ grams: g }))) / sum.grams - 1) <= alike)
+  )
+    return undefined;
+  return parts.map((part) => ('code' in readLine(part, reading) ? `${part} ${noun}` : part));
+}
 
 /** A weight for one of a thing, in whatever it is counted. */
 const eachUnit = (of: string, grams: number): Record<string, number> =>

@@ -45,6 +45,10 @@ const cleanedOdd = (text: string): string =>
 const bullet = /^\s*(?:[•*·▪▫‣◦●○☐☑□■▢❑❏◻⬜✓✔✅➤►»>]+\s*|[-–—+]\s+|\[[ x]?\]\s*|o\s+(?=\d))/i;
 const ordinal = /^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D|\d)/i;
 
+/** "1 000 g": a space parts the thousands, unless it counts tins of so much. */
+const thousands =
+  /(?<![\d.,/])(\d{1,3}) (\d{3})(?=\s?(?:g|gr|gm|grams?|grammes?|ml)\b(?!\s*\)?\s*(?:tins?|cans?|jars?|bags?|packets?|packs?|blocks?|tubs?|bottles?|cartons?|loa)))/gi;
+
 /** Bold and italic out; a row that is all bold is a heading. */
 function unmarked(text: string): { text: string; bold: boolean } {
   if (!/[*_~<]/.test(text)) return { text, bold: false };
@@ -111,7 +115,7 @@ export function rowsOf(text: string): TextRow[] {
   const rows: TextRow[] = [];
   let blank = true;
   for (const line of tableRows(lines)) {
-    const clean = cleaned(line.text ?? line.raw);
+    const clean = cleaned(line.text ?? line.raw).replace(thousands, '$1$2');
     const { text: plain, bold } = unmarked(clean.replace(/^\s*>+\s?/, ''));
     const isBullet = bullet.test(plain);
     const isOrdinal = ordinal.test(plain) && !/^\s*\d+\s*[.)]\d/.test(plain);

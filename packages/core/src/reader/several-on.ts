@@ -15,7 +15,7 @@ const isNamed = (part: string): boolean =>
   begins.test(part) || (/^\d+\s+\p{L}/u.test(part) && !bareAmount.test(part));
 
 /** A name with its amount behind it. */
-const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb)\.?$/iu;
+const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb|%)\.?(?:\s*\([^)]*\))?$/iu;
 
 /**
  * Several things on one row.
@@ -24,6 +24,21 @@ const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb)\.?$/iu;
  * @example severalOn('1 cup and 2 tbsp flour') // ['1 cup and 2 tbsp flour']
  */
 export function severalOn(text: string): string[] {
+  // "500 g flour: 400 g white, 100 g rye": a sum, and its parts.
+  if (/^[^:]*\d[^:]*\p{L}{3}[^:]*:\s*\d/u.test(text)) return [text];
+  const kept = new Map<string, string>();
+  const masked = text.replace(/\([^()]*[,;&+/][^()]*\)/g, (bracket) => {
+    const key = `(\u0001${kept.size})`;
+    kept.set(key, bracket);
+    return key;
+  });
+  return listOn(masked).map((part) =>
+    part.replace(/\(\u0001\d+\)/g, (key) => kept.get(key) ?? key),
+  );
+}
+
+/** The same of a text whose brackets part nothing. */
+function listOn(text: string): string[] {
   const parts = text.split(parting);
   // A sentence that ends before the last of them is about the work.
   if (parts.slice(0, -1).some((part) => /\p{L}[.!]\s+\p{Lu}/u.test(part))) return [text];

@@ -5,7 +5,7 @@
 export const wordsAbroad: Readonly<Record<string, string>> = {
   // Germany, Austria, Switzerland
   water:
-    'wasser, lauwarmes wasser, warmes wasser, kaltes wasser, eau, eau tiede, eau froide, eau chaude, acqua, acqua tiepida, acqua fredda, vatten, agua, vann',
+    'h2o, wasser, lauwarmes wasser, warmes wasser, kaltes wasser, eau, eau tiede, eau froide, eau chaude, acqua, acqua tiepida, acqua fredda, vatten, agua, vann',
   salt: 'salz, meersalz, feines salz, sel, sel fin, sel de mer, sale, sale fino, sale marino, salt fin, sal, gist zout, zout',
   'fresh-yeast':
     'hefe, hefe frisch, frische hefe, frischhefe, backhefe, hefewurfel, levure fraiche, levure de boulanger, levure de boulanger fraiche, lievito fresco, lievito di birra, lievito di birra fresco',

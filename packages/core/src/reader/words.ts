@@ -34,7 +34,7 @@ const ofAnything =
   chopped sliced diced cubed cut into piece small medium large big extra softened melted soft beaten whisked
   lightly well strained drained rinsed peeled cored pitted level heaped packed firmly loosely scant generous
   rounded about roughly approximately approx fine homemade home made store freshly fresh raw real pure
-  additional total in at to taste needed just off still slightly gently and`);
+  additional grated shredded frozen thawed defrosted sieved sifted total in at to taste needed just off still slightly gently and`);
 
 /** Words that change nothing of things of one role. */
 const ofRole: Readonly<Partial<Record<Role, ReadonlySet<string>>>> = {
