@@ -33,6 +33,8 @@ export interface LedgerRow {
   readonly pieces: readonly LedgerPiece[];
   /** Ids of the lines that it became. */
   readonly lines: readonly string[];
+  /** What was taken for granted of it. */
+  readonly assumed: readonly string[];
   /** The baker may move it: into the dough, or out of it. */
   readonly moves?: 'out' | 'in';
 }
@@ -52,23 +54,34 @@ const destinations: Readonly<Record<ReadAs, Destination>> = {
 };
 
 const amounts = new RegExp(
-  String.raw`(?<![\p{L}\d.,/])(?:${numberPattern})(?:\s*(?:-|–|—|to|x|×)\s*(?:${numberPattern}))?(?:\s*(?:${unitPattern})(?![\p{L}\d])|\s*%)?`,
+  String.raw`(?<![\p{L}\d.,/])(?:${numberPattern})(?:\s*(?:-|–|—|to|x|×)\s*(?:${numberPattern}))?(?:\s*(?:${unitPattern})(?![\p{L}\d])|\s*%)?|(?<![\p{L}\d])(?:an?|half an?|one|two|three)\s+(?:good |scant |heaped |level |small |large )?(?:${unitPattern})(?![\p{L}\d])`,
   'giu',
 );
 /** Figures that weigh nothing: how warm, how long, how large, how strong. */
 const weighsNothing =
   /^\s*(?:°|º|degrees?\b|C\b|F\b|min\w*|hours?\b|hrs?\b|h\b|days?\b|cm\b|mm\b|inch\w*|in\b|″|")/iu;
 
-function piecesOf(text: string, to: Destination): LedgerPiece[] {
+/** What stands first in a text, of its amounts. */
+const firstAmount = (text: string): string => (text.match(amounts)?.[0] ?? '').trim();
+
+function piecesOf(text: string, to: Destination, beside: readonly string[]): LedgerPiece[] {
   const pieces: LedgerPiece[] = [];
+  const outside = beside.map(firstAmount);
+  // From behind: what is for something else stands behind what is for the dough.
+  const isOutside = new Set(
+    outside.map(
+      (amount) => [...text.matchAll(amounts)].findLast((m) => m[0].trim() === amount)?.index,
+    ),
+  );
   let at = 0;
   for (const match of text.matchAll(amounts)) {
     const end = match.index + match[0].length;
-    if (match[0].trim() === '') continue;
+    if (match[0].trim() === '' || (match.index === 0 && /^[.)]\s/.test(text.slice(end)))) continue;
     if (match.index > at) pieces.push({ text: text.slice(at, match.index) });
     // In a line of the dough what is no measure stays with the line, and is said there.
     const note = weighsNothing.test(text.slice(end)) || /%$/.test(match[0]);
-    pieces.push({ text: match[0], to: to === 'dough' && note ? 'note' : to });
+    const here = isOutside.has(match.index) ? 'outside' : to;
+    pieces.push({ text: match[0], to: here === 'dough' && note ? 'note' : here });
     at = end;
   }
   if (at < text.length) pieces.push({ text: text.slice(at) });
@@ -84,8 +97,11 @@ const movesOf = ({ as }: ReadRow): LedgerRow['moves'] =>
  *
  * @example ledgerOf(readRecipe('500 g bread flour\nMakes 2 loaves', reader)).map((r) => r.to) // ['dough', 'yield']
  */
-export const ledgerOf = ({ rows }: Pick<ReadRecipe, 'rows'>): LedgerRow[] =>
-  rows.map((row) => {
+export const ledgerOf = ({
+  rows,
+  assumptions,
+}: Pick<ReadRecipe, 'rows' | 'assumptions'>): LedgerRow[] =>
+  rows.map((row, i) => {
     const to = destinations[row.as];
     const moves = movesOf(row);
     return {
@@ -93,8 +109,13 @@ export const ledgerOf = ({ rows }: Pick<ReadRecipe, 'rows'>): LedgerRow[] =>
       text: row.text,
       as: row.as,
       to,
-      pieces: piecesOf(row.text, to),
+      pieces: piecesOf(row.text, to, row.beside ?? []),
       lines: row.lines ?? [],
+      // Of several rows of one line the first has them.
+      assumed:
+        rows[i - 1]?.line === row.line
+          ? []
+          : [...new Set(assumptions.filter((a) => a.line === row.line).map((a) => a.text))],
       ...(moves ? { moves } : {}),
     };
   });

@@ -47,6 +47,8 @@ export interface ReadRow {
   readonly as: ReadAs;
   /** Ids of the lines that it became. */
   readonly lines?: readonly string[];
+  /** Pieces of it that are outside the dough, though the rest is in it: "plus 50 g for dusting". */
+  readonly beside?: readonly string[];
 }
 
 export interface ReadRecipe {

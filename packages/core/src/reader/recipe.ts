@@ -33,6 +33,7 @@ import { unitPattern } from './units.ts';
 import { wordsOf } from './words.ts';
 import { disagreementsOf } from './against-itself.ts';
 import { thingsIn } from './in-sentences.ts';
+import { flourPhrase } from './flour-phrase.ts';
 import { mendedScan } from './scan.ts';
 import { sizesIn } from './sizes.ts';
 import { yieldIn, type Yield } from './yield.ts';
@@ -130,7 +131,7 @@ const amountAnywhere = new RegExp(
 );
 /** "330 g water, plus 20 g with the salt": more of the same, later. */
 const moreOfIt =
-  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?)\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?|an? (?:knob|handful|splash|drizzle|pinch))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
 
 const soakedIn =
   /^(?<thing>.*?\p{L}.*?),?\s*\(?(?:soaked|scalded|steeped|softened|cooked|simmered)(?:\s+overnight|\s+for [^,]*?)?\s+(?:in|with|over)\s+(?<liquid>(?:\d|[½¼¾⅓⅔]|an?\s|half\s).*?)\)?(?:\s+(?:overnight|for\b.*|and (?:left|drained|cooled)\b.*))?$/iu;
@@ -138,6 +139,10 @@ const soakedIn =
 /** Words of the work, in a row without an amount: "Dough programme in the machine." */
 const ofTheWork =
   /\b(?:programme|program|setting|cycle|machine|oven|knead\w*|rise|rising|proof\w*|prov(?:e|ing)|bake[sd]?|baking|overnight|folds?|until)\b/i;
+
+/** Headings that need no mark: nothing else is written so. */
+const plainHeading =
+  /^(?:method|methods|instructions?|directions?|steps|preparation|procedure|notes?|recipe notes?|nutrition)$/i;
 
 /** What ends the name of a thing that goes into a dough. */
 const foodWord = /\b(?:flour|meal|water|milk|salt|yeast|sugar|butter|oil|oats|starter)$/i;
@@ -313,6 +318,10 @@ class Reading {
       .some((l) => this.#roleOf(l) === read.of.role && Math.abs(l.grams - grams) <= alike * grams);
   }
 
+  #nameOf(id: string): string {
+    return (this.#reader.all ?? catalogue).find((i) => i.id === id)?.name ?? id;
+  }
+
   #roleOf({ ingredient: id }: Line): Role | undefined {
     return (this.#reader.all ?? catalogue).find((i) => i.id === id)?.role;
   }
@@ -384,6 +393,7 @@ class Reading {
     }
     this.#begun = true;
     const ids: string[] = [];
+    const beside: string[] = [];
     // "1 egg yolk + 1 tbsp milk, for brushing": behind a comma it is said of all of them.
     const last = reads.at(-1);
     const allFor =
@@ -394,6 +404,7 @@ class Reading {
       if ('code' in found) continue;
       const read = allFor ? { ...found, outside: allFor } : found;
       if (read.outside && !this.#inDough) {
+        beside.push(pieces[i]!);
         this.#outside.push({
           id: `o${this.#outside.length + 1}`,
           use: read.outside,
@@ -411,6 +422,13 @@ class Reading {
       if (byName && usualNames.has(named) && named !== wordsOf(read.of.name).join(' ')) {
         this.#assume(row, `“${read.what}” is read as ${read.of.name}`);
       }
+      if (read.of.reckonedAs)
+        this.#assume(row, `${read.of.name} is reckoned as ${this.#nameOf(read.of.reckonedAs)}`);
+      else if (flourPhrase(read.what)?.near)
+        this.#assume(
+          row,
+          `“${read.what}” is reckoned as ${read.of.name}, the nearest that is known`,
+        );
       if (read.assumed) this.#assume(row, read.assumed);
       const line: Line = {
         id: this.#lineId(),
@@ -429,7 +447,7 @@ class Reading {
       }
       this.#lastLine = line.id;
     }
-    this.#say(row, ids.length > 0 ? 'line' : 'outside', ids);
+    this.#say(row, ids.length > 0 ? 'line' : 'outside', ids, ids.length > 0 ? beside : []);
   }
 
   /** "½ cup oats, soaked in ½ cup boiling water": a soaker of two, on a row of its own. */
@@ -679,8 +697,19 @@ class Reading {
       });
   }
 
-  #say(row: TextRow, as: ReadAs, lines: readonly string[] = []): void {
-    this.#rows.push({ line: row.at, text: row.raw, as, ...(lines.length > 0 ? { lines } : {}) });
+  #say(
+    row: TextRow,
+    as: ReadAs,
+    lines: readonly string[] = [],
+    beside: readonly string[] = [],
+  ): void {
+    this.#rows.push({
+      line: row.at,
+      text: row.raw,
+      as,
+      ...(lines.length > 0 ? { lines } : {}),
+      ...(beside.length > 0 ? { beside } : {}),
+    });
   }
 
   #assume(row: TextRow, text: string): void {
@@ -743,6 +772,9 @@ class Reading {
     const amount = readAmount(text);
     const bare = bareHeading(text);
     const alone = !row.item && bare.split(/\s+/).length <= 6 && !/[.!,]$/.test(text);
+    // Nothing marks it, neither a sign nor a gap above: it sends nothing that follows out of the dough.
+    const set = marked || row.blankBefore === true || row.at === 1;
+    if (section && !set && section.opens !== 'stage' && !plainHeading.test(bare)) return false;
     if (section && (marked || (alone && !amount) || /^day \d/i.test(bare))) {
       // A word that is also an ingredient is one, unless it is marked as a heading.
       const named =

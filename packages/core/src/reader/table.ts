@@ -49,7 +49,7 @@ const separatorOf = (raw: string): string | undefined => {
   if (/\S\t+\S/.test(raw)) return '\t';
   const semicolons = /^[^,;]*(?:;[^,;]*){1,6}$/.test(raw);
   // "500 g flour; 340 g water": things one after another, and no cells of one thing.
-  return semicolons && !raw.split(';').every((cell) => /^\s*[\d½¼¾⅓⅔].*\p{L}{3}/u.test(cell))
+  return semicolons && !raw.split(';').every((cell) => /^\s*[\d½¼¾⅓⅔][\d.,/]*\s*\p{L}/u.test(cell))
     ? ';'
     : undefined;
 };

@@ -8,7 +8,9 @@ import { percentOf } from '../formula/percentage.ts';
 import { nothingLearned, type Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
 import type { Measures } from '../quantity/measures.ts';
-import type { Answer, ReadRecipe } from '../reader/read.ts';
+import { ledgerOf, type Destination, type LedgerRow } from '../reader/ledger.ts';
+import type { Answer, ReadRecipe, Unread } from '../reader/read.ts';
+import { regionOf, type RegionGuess } from '../reader/region.ts';
 import { readerOf } from '../reader/reader-of.ts';
 import { readRecipe } from '../reader/recipe.ts';
 import { usualStyle, type StyleId, type Window } from '../style/style.ts';
@@ -24,6 +26,8 @@ export interface PasteGiven {
   readonly answers: Readonly<Record<string, Answer>>;
   /** Which of several recipes in the text is meant. */
   readonly which: number;
+  /** Which of its sizes is meant, once that was said. */
+  readonly size: number | undefined;
   /** What bread the baker said it is. */
   readonly said: StyleId | undefined;
   /** What the book taught; nothing is judged until it is there. */
@@ -45,6 +49,14 @@ export interface PasteView {
   readonly window: Window;
   /** Lines stand in a measure of volume, so that the choice of measures matters. */
   readonly byVolume: boolean;
+  /** Every row of the text, its amounts marked by where they went. */
+  readonly ledger: readonly LedgerRow[];
+  /** So many amounts and rows went where, in the order in which that is told. */
+  readonly counts: ReadonlyArray<{ readonly to: Destination; readonly rows: number }>;
+  /** Things that stand in the method alone, and may all go in at once. */
+  readonly inMethod: readonly Unread[];
+  /** Where it seems to be from, where it is measured otherwise there than it is here. */
+  readonly region: RegionGuess | undefined;
   /** What was not read may be the main flour. */
   readonly mightLackFlour: boolean;
   /** Lines by their ids, each with its share of the flour where it has one, %. */
@@ -52,6 +64,9 @@ export interface PasteView {
     ids: readonly string[],
   ) => ReadonlyArray<Pick<Line, 'id' | 'ingredient' | 'grams'> & { readonly percent?: string }>;
 }
+
+/** Destinations in the order in which they are told; headings and titles are told by standing there. */
+const told: readonly Destination[] = ['question', 'dough', 'outside', 'part', 'step', 'yield'];
 
 /** What in a row speaks of flour. */
 const ofFlour = /flour|meal|wheat|rye|spelt/i;
@@ -62,10 +77,11 @@ const ofFlour = /flour|meal|wheat|rye|spelt/i;
  * @example pasteOf({...given, text: '500 g bread flour\n320 g water'}).style // 'pan'
  */
 export function pasteOf(given: PasteGiven): PasteView {
-  const { text, measures, answers, which, said, belief } = given;
+  const { text, measures, answers, which, size, said, belief } = given;
   const here: Household = { ...given.household, measures };
   return lazily<PasteView>({
-    read: () => (text.trim() ? readRecipe(text, { ...readerOf(here), answers, which }) : undefined),
+    read: () =>
+      text.trim() ? readRecipe(text, { ...readerOf(here), answers, which, size }) : undefined,
     likely: ({ read }) =>
       read && !said ? asLikely(read.formula, here, belief ?? nothingLearned)?.likely : undefined,
     style: ({ likely }) => said ?? likely?.style ?? usualStyle,
@@ -76,6 +92,19 @@ export function pasteOf(given: PasteGiven): PasteView {
     window: ({ evaluation, style }) => evaluation?.window ?? windowFor(style, 0, here.figures),
     byVolume: ({ read }) =>
       read?.formula.stages.some((s) => s.lines.some((l) => l.measured === 'volume')) ?? false,
+    ledger: ({ read }) => (read ? ledgerOf(read) : []),
+    counts: ({ ledger }) =>
+      told
+        .map((to) => ({ to, rows: ledger.filter((r) => r.to === to).length }))
+        .filter(({ rows }) => rows > 0),
+    inMethod: ({ read }) => (read?.unread ?? []).filter((u) => u.code === 'in-method'),
+    region: ({ byVolume }) => {
+      const found = byVolume ? regionOf(text) : undefined;
+      const { cup, tablespoon } = measures;
+      return found && (found.measures.cup !== cup || found.measures.tablespoon !== tablespoon)
+        ? found
+        : undefined;
+    },
     mightLackFlour: ({ read, evaluation }) =>
       (read?.unread ?? []).some((u) => ofFlour.test(u.text)) ||
       ((read?.unread.length ?? 0) > 0 && !evaluation),

@@ -2,17 +2,29 @@
   import type { Household, Settings } from '@tender-crumb/core/household';
   import type { Pantry } from '@tender-crumb/core/ingredient';
   import { parseNumber } from '@tender-crumb/core/quantity';
-  import { readerOf, readRecipe, rememberAnswer, type Answer } from '@tender-crumb/core/reader';
+  import {
+    readerOf,
+    readRecipe,
+    rememberAnswer,
+    type Answer,
+    type Unread,
+  } from '@tender-crumb/core/reader';
   import IngredientPicker from '../sheet/IngredientPicker.svelte';
 
   let {
     text,
+    unread: given,
+    why = 'could not be read',
     household,
     pantry,
     fault = '',
     onanswer,
   }: {
     text: string;
+    /** What is asked of it, where the whole text was just read. */
+    unread?: Unread | undefined;
+    /** Why it was not read, as it was kept. */
+    why?: string;
     household: Household;
     pantry: Pantry;
     fault?: string;
@@ -20,8 +32,13 @@
     onanswer: (answer: Answer, learned: Partial<Settings>) => void;
   } = $props();
 
-  const unread = $derived(readRecipe(text, readerOf(household)).unread[0]);
-  const says = $derived((unread?.says ?? 'could not be read').replace(/(?<![?.!])$/, '.'));
+  const alone = $derived(readRecipe(text, readerOf(household)));
+  const unread = $derived(given ?? alone.unread[0]);
+  const says = $derived((unread?.says ?? why).replace(/(?<![?.!])$/, '.'));
+  /** Read by itself it may be plain what it is: a thing of the method. */
+  const might = $derived(
+    unread?.might ?? alone.formula.stages.flatMap((s) => s.lines.map((l) => l.ingredient)),
+  );
   let remember = $state(false);
   let weight = $state('');
   const byPiece = $derived(unread?.code === 'no-weight' || unread?.code === 'no-unit');
@@ -42,8 +59,14 @@
         <input class="field w-20 text-right" inputmode="decimal" bind:value={weight} /> g</label
       >
     {/if}
+    {#if unread?.mended}
+      {@const reads = unread.mended}
+      <button class="knob knob-act" type="button" onclick={() => onanswer({ reads }, {})}
+        >Yes, “{reads}”</button
+      >
+    {/if}
     <span>It is</span>
-    {#each unread?.might ?? [] as id (id)}
+    {#each might as id (id)}
       <button class="knob" type="button" onclick={() => is(id)}>{pantry.ingredient(id).name}</button
       >
     {/each}

@@ -25,6 +25,7 @@
   {#each bench.formula.unread ?? [] as row, i (`${i} ${row.text}`)}
     <AskRow
       text={row.text}
+      why={row.why}
       household={bench.household}
       pantry={bench.view.pantry}
       fault={fault.at === i ? fault.says : ''}

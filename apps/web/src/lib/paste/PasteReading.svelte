@@ -12,6 +12,7 @@
   import Level from '../level/Level.svelte';
   import { saidOfHouse } from '../sync/said.ts';
   import { asMass, say } from '../ui/writing.ts';
+  import { destinationWords } from './destinations.ts';
   import type { Paste } from './paste.svelte.ts';
 
   let {
@@ -31,11 +32,21 @@
   } = $props();
 
   const pantry = $derived(pantryIn(household));
-  /** Rows that say something of what goes in; the method and the notes are counted. */
-  const aside = new Set(['step', 'note', 'yield', 'other']);
-  const rows = $derived(view.read?.rows ?? []);
-  const shown = $derived(rows.filter((r) => !aside.has(r.as)).slice(0, 120));
-  const keptRows = $derived(rows.filter((r) => aside.has(r.as) && r.as !== 'other').length);
+  /** A page’s source may have thousands of rows: the last of them are counted. */
+  const mostShown = 160;
+  const rows = $derived(view.ledger.filter((r) => r.to !== 'other'));
+  const shown = $derived(rows.slice(0, mostShown));
+  const asked = $derived(new Map(view.read?.unread.map((u) => [`${u.line} ${u.text}`, u])));
+  function putAllIn() {
+    for (const { text, might } of view.inMethod) if (might[0]) paste.answer(text, { is: might[0] });
+  }
+  const disagreement = {
+    hydration: 'It says that its hydration is',
+    dough: 'It says that the dough weighs',
+    flour: 'It says that its flour weighs',
+    pieces: 'Its pieces together would weigh',
+  } as const;
+  const amount = (value: number, unit: '%' | 'g') => (unit === 'g' ? asMass(value) : `${value} %`);
   function answerRow(text: string, answer: Answer, learned: Partial<Settings>) {
     paste.answer(text, answer);
     if (Object.keys(learned).length > 0) void saidOfHouse(settingsOf(household), learned);
@@ -68,54 +79,113 @@
   {:else}
     <p>No flour has been read yet, so that the level cannot be told.</p>
   {/if}
-  <ul class="grid gap-0.5 text-sm" aria-label="What was read">
+  {#if view.read.sizes.length > 1}
+    <label class="grid gap-1"
+      ><span
+        >It stands there in <b>{view.read.sizes.length} sizes</b>. The one that is baked is</span
+      >
+      <select
+        class="field"
+        value={paste.size ?? ''}
+        onchange={(e) =>
+          (paste.size = e.currentTarget.value === '' ? undefined : Number(e.currentTarget.value))}
+      >
+        <option value="">choose …</option>
+        {#each view.read.sizes as name, i (i)}<option value={i}>{name}</option>{/each}
+      </select>
+    </label>
+  {/if}
+  {#each view.read.disagrees as d (d.what)}
+    <p class="font-semibold text-act">
+      {disagreement[d.what]}
+      {amount(d.said, d.unit)}; what was read comes to {amount(d.read, d.unit)}.
+    </p>
+  {/each}
+  {#if view.region}
+    <p class="flex flex-wrap items-center gap-2">
+      <span
+        >It sounds {view.region.name} (“{view.region.because.slice(0, 3).join('”, “')}”). Cups,
+        pints and tablespoons are others there.</span
+      >
+      <button class="knob" type="button" onclick={() => paste.measureAs(view.region!.measures)}
+        >Measure as they do there</button
+      >
+    </p>
+  {/if}
+  {#if view.inMethod.length > 1}
+    <p class="flex flex-wrap items-center gap-2">
+      <span>{view.inMethod.length} amounts stand in the method alone.</span>
+      <button class="knob knob-act" type="button" onclick={putAllIn}>Put them all in</button>
+    </p>
+  {/if}
+  <p class="quiet" data-testid="ledger">
+    {#each view.counts as { to, rows: n }, i (to)}{i > 0 ? ' · ' : ''}<span class="mark {to}"
+        >{n} {destinationWords[to]}</span
+      >{/each}
+  </p>
+  <ul class="grid text-sm" aria-label="What was read">
     {#each shown as row, i (`${row.line} ${i}`)}
       {#if row.as === 'unread'}
-        <li data-testid="unread">
+        <li class="py-1" data-testid="unread">
           <AskRow
             text={row.text}
+            unread={asked.get(`${row.line} ${row.text}`)}
             {household}
             {pantry}
             onanswer={(answer, learned) => answerRow(row.text, answer, learned)}
           />
         </li>
       {:else}
-        <li class="row">
-          <span class="quiet break-words">{row.text}</span>
-          <span>
-            {#if row.as === 'outside'}
-              <span class="quiet">outside the dough</span>
-            {:else if row.as === 'reference'}
-              <span class="quiet">is in already</span>
-            {:else if row.as === 'heading' || row.as === 'title'}
-              <b>{row.as === 'title' ? 'title' : 'a part'}</b>
-            {:else}
-              {#each view.linesOf(row.lines ?? []) as line (line.id)}
-                <span class="read"
+        <li class="row" data-to={row.to}>
+          <span class="break-words {row.as === 'title' || row.as === 'heading' ? 'font-bold' : ''}"
+            >{#each row.pieces as piece, j (j)}{#if piece.to}<span class="mark {piece.to}"
+                  >{piece.text}</span
+                >{:else}{piece.text}{/if}{/each}</span
+          >
+          <span class="text-right">
+            {#if row.to === 'dough'}
+              {#each view.linesOf(row.lines) as line (line.id)}
+                <span class="block"
                   ><b>{asMass(line.grams)}</b>
                   {pantry.ingredient(line.ingredient).name}{line.percent
                     ? ` · ${line.percent} %`
                     : ''}</span
                 >
               {/each}
+            {:else}
+              <span class="quiet"
+                >{row.as === 'title'
+                  ? 'title'
+                  : row.as === 'heading'
+                    ? 'a part'
+                    : destinationWords[row.to]}</span
+              >
             {/if}
           </span>
+          {#if paste.answers[row.text]}
+            <button class="move" type="button" onclick={() => paste.forget(row.text)}
+              >undo<span class="sr-only">: {row.text}</span></button
+            >
+          {:else if row.moves}
+            <button
+              class="move"
+              type="button"
+              title={row.moves === 'out' ? 'Not in the dough' : 'Into the dough'}
+              onclick={() =>
+                paste.answer(row.text, row.moves === 'out' ? { not: 'dough' } : { goes: 'dough' })}
+              >{row.moves === 'out' ? 'take out' : 'put in'}<span class="sr-only">: {row.text}</span
+              ></button
+            >
+          {:else}<span></span>{/if}
+          {#each row.assumed as text (text)}
+            <span class="quiet col-span-3">{say(text)}.</span>
+          {/each}
         </li>
       {/if}
     {/each}
   </ul>
-  {#if keptRows > 0}
-    <p class="quiet">
-      {keptRows}
-      {keptRows === 1 ? 'line' : 'lines'} of method and notes are kept with it.
-    </p>
-  {/if}
-  {#if view.read.assumptions.length > 0}
-    <ul class="quiet grid gap-1">
-      {#each view.read.assumptions as a (a.line + a.text)}<li>
-          Line {a.line}: {say(a.text)}.
-        </li>{/each}
-    </ul>
+  {#if rows.length > mostShown}
+    <p class="quiet">{rows.length - mostShown} more rows of notes and method are kept with it.</p>
   {/if}
   {#each paste.twins as twin (twin.id)}
     <p>
@@ -139,12 +209,49 @@
 <style>
   .row {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 0.75rem;
-    padding: 0.15rem 0;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 3.5rem;
+    align-items: baseline;
+    column-gap: 0.75rem;
+    padding: 0.2rem 0;
     border-top: 1px solid var(--line);
   }
-  .read {
-    display: block;
+  .row[data-to='step'],
+  .row[data-to='note'] {
+    grid-template-columns: minmax(0, 1fr) auto 3.5rem;
+    color: var(--soft);
+  }
+  /* Where an amount went, by the line under it as well as by its colour. */
+  .mark {
+    text-decoration: underline 2px solid var(--rim);
+    text-underline-offset: 3px;
+  }
+  .mark.outside {
+    text-decoration: underline 2px dashed var(--grain);
+  }
+  .mark.step,
+  .mark.yield {
+    text-decoration: underline 2px dotted var(--soft);
+  }
+  .mark.part {
+    text-decoration: underline 3px double var(--water);
+  }
+  .mark.question {
+    background: var(--act-tint);
+    text-decoration: underline 2px wavy var(--act);
+  }
+  .mark.note {
+    text-decoration: none;
+  }
+  .move {
+    min-height: 1.75rem;
+    color: var(--rim);
+    text-align: right;
+    text-decoration: underline;
+    text-underline-offset: 2px;
+  }
+  @media (pointer: coarse) {
+    .move {
+      min-height: 2.75rem;
+    }
   }
 </style>

@@ -132,7 +132,7 @@
 >
   <h2 id="paste-title">Paste a recipe</h2>
   <div class="mt-2 grid gap-4 lg:grid-cols-2">
-    <div class="grid content-start gap-3">
+    <div class="grid content-start gap-3 lg:sticky lg:top-4 lg:self-start">
       <label class="quiet" for="recipe"
         >One ingredient a line, in cups, spoons, ounces or grams.</label
       >

@@ -48,6 +48,8 @@ export class Paste {
   answers = $state.raw<Readonly<Record<string, Answer>>>({});
   /** Which of several recipes in the text is meant. */
   which = $state(0);
+  /** Which of its sizes is meant; none until that is said. */
+  size = $state<number | undefined>();
   #household = $state.raw<Household>() as Household;
   #asked: Promise<Belief> | undefined;
   /** What the book taught; fetched when there is something to judge with it. */
@@ -68,6 +70,7 @@ export class Paste {
       measures: { ...this.measures },
       answers: this.answers,
       which: this.which,
+      size: this.size,
       said: this.said,
       belief: this.#belief,
     }),
@@ -95,6 +98,16 @@ export class Paste {
 
   answer(text: string, answer: Answer): void {
     this.answers = { ...this.answers, [text]: answer };
+  }
+
+  /** Takes back what was said of a row. */
+  forget(text: string): void {
+    this.answers = Object.fromEntries(Object.entries(this.answers).filter(([of]) => of !== text));
+  }
+
+  /** Measures as they do where the recipe is from. */
+  measureAs(measures: Pick<Measures, 'cup' | 'tablespoon'>): void {
+    this.measures = { ...this.measures, ...measures };
   }
 
   /** Looks whether this text was pasted before; without the server nobody knows. */

@@ -60,7 +60,16 @@ async function readFormula(
     const complete = completeFormula(body, query.style);
     const formula = query.style ? { ...complete, style: query.style } : complete;
     const styled = (query.style ?? body.style) !== undefined;
-    return { formula, rows: [], unread: [], assumptions: [], recipes: [], styled };
+    return {
+      formula,
+      rows: [],
+      unread: [],
+      assumptions: [],
+      recipes: [],
+      sizes: [],
+      disagrees: [],
+      styled,
+    };
   }
   throw new Problem(415, 'A recipe is expected', [
     { where: 'content-type', what: 'send text/plain (a recipe) or application/json (a formula)' },
