@@ -5,6 +5,7 @@ import { gramsText } from '../quantity/number.ts';
 import type { Change } from '../formula/formula.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { makeCorrection, ofFlour, type Correction, type CorrectionContext } from './correction.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
 import { tenth } from '../quantity/tenth.ts';
 
 /**
@@ -26,7 +27,7 @@ export function saltCorrection(context: CorrectionContext): Correction | undefin
 
   if (lowSodium) return lessSalt(context, to(usual), line?.stage ?? stage, of);
   if (present < least) {
-    const grams = to(usual);
+    const grams = tenth(to(usual) / saltIn(context.pantry.ingredient(of)));
     return makeCorrection(context, {
       kind: 'salt',
       reason: `${present === 0 ? 'There is no salt' : `Salt is ${ofFlour(present, context)}`}; ${gramsText(grams)} more makes the usual ${ofFlour(usual, context)}.`,
@@ -54,14 +55,17 @@ export function saltCorrection(context: CorrectionContext): Correction | undefin
   return undefined;
 }
 
+/** Share of a salt that is salt: those with herbs or iodine are not quite all of it. */
+const saltIn = ({ addedSalt = 100 }: Ingredient): number => addedSalt / 100;
+
 /** Salt held back from one line after the other, as far as they reach. */
 function heldBack(lines: readonly ResolvedLine[], grams: number): Change[] {
   let rest = grams;
   return lines
     .filter((l) => l.of.role === 'salt' && l.grams > 0)
-    .map(({ stage, ingredient, grams: there }) => {
-      const back = Math.max(rest, -there);
-      rest -= back;
+    .map(({ stage, ingredient, grams: there, of }) => {
+      const back = Math.max(tenth(rest / saltIn(of)), -there);
+      rest -= back * saltIn(of);
       return { stage, ingredient, grams: back };
     })
     .filter((c) => c.grams < 0);

@@ -107,10 +107,12 @@ function without(facts: YeastFacts): Correction {
   const { context, room, warmth, inRoom, place, name, sweetened, change, wanted } = facts;
   const { yeastUsualLow, yeastCeiling, yeastFood } = context.kitchen.coefficients;
   const asked = forUsualRise(room, context);
-  const percent =
+  const usual =
     asked === undefined
       ? Math.max(wanted(yeastUsualLow.value), sweetened)
       : Math.min(asked, yeastCeiling.value);
+  // What is put in must not be asked for more of once it is in.
+  const percent = isSlowed(facts, usual) ? sweetened : usual;
   const grams = change(percent);
   const time = doubles(percent, room, context);
   // A cold kitchen is not answered with ever more yeast: warm water, or time, does it better.
@@ -169,12 +171,19 @@ function tooMuch(facts: YeastFacts): Correction | undefined {
 /** Less than this is not worth a line, grams. Own choice, no source. */
 const leastMore = 0.5;
 
-/** Sugar that slows it beyond what the usual differs by: as strong as a lean dough wants it, and too weak here. */
+/** Whether so much yeast is as strong as a lean dough wants it, and too weak for so sweet a one. */
+function isSlowed({ context, sweetened }: YeastFacts, percent: number): boolean {
+  const { value: usual, sd: tolerance } = context.kitchen.coefficients.yeastUsualLow;
+  return (
+    sweetened - usual > tolerance && percent >= usual - tolerance && percent < sweetened - tolerance
+  );
+}
+
+/** Sugar that slows it beyond what the usual differs by. */
 function slowedBySugar(facts: YeastFacts): Correction | undefined {
   const { context, present, place, sugar, slowed, sweetened, change } = facts;
-  const { value: usual, sd: tolerance } = context.kitchen.coefficients.yeastUsualLow;
-  const lean = present >= usual - tolerance && present < sweetened - tolerance;
-  if (sweetened - usual <= tolerance || !lean) return undefined;
+  const { value: usual } = context.kitchen.coefficients.yeastUsualLow;
+  if (!isSlowed(facts, present)) return undefined;
   const grams = change(sweetened);
   if (grams < leastMore) return undefined;
   const far =

@@ -7,18 +7,35 @@ import { pantryIn, type Household } from '../household/household.ts';
 import { kitchenOf } from '../belief/kitchen.ts';
 import { isRaisingAgent } from '../ferment/raising-agent.ts';
 import { roles } from '../ingredient/role.ts';
-import type { StyleId } from '../style/style.ts';
+import { styleIds, type StyleId } from '../style/style.ts';
+
+/** A style that a formula may be of. */
+export interface PossibleStyle {
+  readonly style: StyleId;
+  /** Between 0 and 1; of all styles together 1. */
+  readonly probability: number;
+}
 
 /** The style that a formula most likely is of, and what says so. */
-export interface LikelyStyle {
-  readonly style: StyleId;
+export interface LikelyStyle extends PossibleStyle {
   /** As it stands in a sentence: "it is taken for pizza, by its name". */
   readonly because: string;
+  /** What else it may be, the likeliest first: all that are not next to impossible. */
+  readonly others: readonly PossibleStyle[];
 }
+
+/** Less sure than this, and the baker is asked. Own choice, no source. */
+export const sureOfStyle = 0.8;
+/** So much less likely, in logarithms, is a style that nothing speaks for. Own choice, no source. */
+const unspoken = 1.5;
+/** A style less likely than this is not told of. Own choice, no source. */
+const leastTold = 0.02;
 
 /** What of a formula tells one bread from another. Shares and percentages are of all flour. */
 interface Traits {
   readonly name: string;
+  /** Its size, its method, what it is brushed with, in lower case. */
+  readonly words: string;
   readonly dryness: number;
   readonly gluten: number;
   readonly rye: number;
@@ -28,8 +45,11 @@ interface Traits {
   readonly egg: number;
   readonly fruit: number;
   readonly sourdough: boolean;
+  readonly yeast: boolean;
   readonly raised: boolean;
   readonly pieces: number;
+  readonly piece: string | undefined;
+  readonly boiled: boolean;
   readonly level: number;
 }
 
@@ -45,6 +65,14 @@ function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: numbe
   const yeast = lines.some((l) => l.of.yeast && l.grams > 0);
   return {
     name: formula.name.toLowerCase(),
+    words: [
+      formula.size,
+      ...(formula.steps ?? []).map((step) => step.says),
+      ...(formula.notes ? [formula.notes.slice(0, 2000)] : []),
+    ]
+      .filter(Boolean)
+      .join(' ')
+      .toLowerCase(),
     dryness: base.dryness,
     gluten: share((l) => (l.of.allergens.includes('gluten') ? 1 : 0)),
     rye: share((l) => (/\brye\b/.test(l.of.name.toLowerCase()) ? 1 : 0)),
@@ -53,122 +81,192 @@ function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: numbe
     sugar: percent((l) => (l.of.role === 'sugar' ? l.of.composition.sugars / 100 : 0)),
     egg: percent((l) => (l.of.role === 'egg' ? 1 : 0)),
     fruit: percent((l) => (l.of.role === 'addIn' && l.of.composition.sugars > 20 ? 1 : 0)),
+    yeast,
     sourdough: !yeast && lines.some((l) => l.stageKind === 'starter'),
     raised: yeast || lines.some((l) => l.stageKind === 'starter' || isRaisingAgent(l)),
     pieces: formula.pieces ?? 1,
+    piece: formula.piece?.kind,
+    boiled: formula.outside?.some((o) => o.use === 'boil') ?? false,
     level,
   };
 }
 
-/** Words that a bread's name says its style by, the telling ones first. Common practice, no source. */
-const byName: ReadonlyArray<readonly [RegExp, StyleId]> = [
-  [/\b(?:griddle|crumpets?|muffins? \(griddle\)|pikelets?|flapjacks?)\b/, 'griddle'],
-  [/\b(?:deep|pan|sheet|tray|grandma)[- ]?(?:dish )?pizza\b/, 'slack'],
-  [/\b(?:focaccia|ciabatta|schiacciata|pinsa)\b/, 'slack'],
-  [/\bpizza\b/, 'pizza'],
-  [/\b(?:croissants?|laminated|danish|puff|kouign)\b/, 'laminated'],
-  [/\b(?:stollen|panettone|fruit (?:bread|loaf|cake)|christmas (?:bread|loaf))\b/, 'fruit-rich'],
-  [/\b(?:brioche|babka|kugelhopf|gugelhupf)\b/, 'rich'],
-  [/\b(?:bagels?|pretzels?|bialys?)\b/, 'bagel'],
-  [
-    /\b(?:crispbread|crackers?|tortillas?|chapatt?is?|rotis?|lavash|grissini|bread ?sticks?|sticks|matzah?)\b/,
-    'rolled-thin',
-  ],
-  [/\b(?:flat ?breads?|naan|pitt?as?|lepinja)\b/, 'flatbread'],
-  [/\b(?:challah|plait(?:ed)?|braid(?:ed)?|zopf|milk bread|tsoureki)\b/, 'plait'],
-  [/\b(?:buns?|rolls?|doughnuts?|donuts?|baps?|sliders?)\b/, 'rolls'],
-];
-
-interface Row {
-  readonly style: StyleId;
+/**
+ * Something that speaks for styles, and how strongly: natural logarithms of the odds that it gives them over all others.
+ * Own choices, held against the customary breads (scripts/fit/breads.json) and breads called otherwise than they are.
+ */
+interface Evidence {
   readonly when: (of: Traits) => boolean;
+  readonly for: Readonly<Partial<Record<StyleId, number>>>;
   readonly because: string;
 }
 
-/** What a thing is made of overrules its name: a low-carb roll is no roll to the level. */
-const overruling: readonly Row[] = [
+/** How strongly a name speaks that is said of one style alone. */
+const named = 6;
+const byName = (words: RegExp, style: StyleId, how = named): Evidence => ({
+  when: ({ name }) => words.test(name),
+  for: { [style]: how },
+  because: 'by its name',
+});
+
+/** A tin, a sandwich loaf, a machine: the words of breads that stand between walls. */
+const tin =
+  /\b(?:tins?|loaf pans?|bread pans?|pullman|sandwich|toast|\d+(?:\.\d+)?\s?x\s?\d+(?:\.\d+)?|lb loaf|pan loaf|pain de mie)\b/;
+const machine = /\b(?:bread ?(?:machine|maker)|machine loaf|basic programme)\b/;
+const hearth =
+  /\b(?:banneton|proofing basket|dutch oven|pot|hearth|boule|batard|stone|baguettes?|score)\b/;
+
+const evidence: readonly Evidence[] = [
+  // What a thing is made of overrules its name: a low-carb roll is no roll to the level.
   {
-    style: 'low-carb',
     when: (t) => t.dryness > 0.5,
+    for: { 'low-carb': 12 },
     because: 'as it stands on gluten, fibre and meals more than on flour',
   },
   {
-    style: 'gluten-free',
-    when: (t) => t.gluten < 0.3,
+    when: (t) => t.dryness <= 0.5 && t.gluten < 0.3,
+    for: { 'gluten-free': 12 },
     because: 'as most of its flour is of grains without gluten',
   },
-  { style: 'rye', when: (t) => t.rye >= 0.5, because: 'as half of its flour or more is rye' },
-];
-
-/** Where its name says nothing: the first row that holds. Thresholds are own choices, no source. */
-const byMakeUp: readonly Row[] = [
   {
-    style: 'fruit-rich',
-    when: (t) => t.fruit >= 40 && t.fat >= 15,
-    because: 'as it is full of fruit and butter',
+    when: (t) => t.dryness <= 0.5 && t.gluten >= 0.3 && t.rye >= 0.5,
+    for: { rye: 12 },
+    because: 'as half of its flour or more is rye',
+  },
+  byName(/\b(?:griddle|crumpets?|muffins? \(griddle\)|pikelets?|flapjacks?)\b/, 'griddle'),
+  byName(/\b(?:deep|pan|sheet|tray|grandma)[- ]?(?:dish )?pizza\b/, 'slack', 9),
+  byName(/\b(?:focaccia|ciabatta|schiacciata|pinsa)\b/, 'slack'),
+  byName(/\bpizza\b/, 'pizza'),
+  byName(/\b(?:croissants?|laminated|danish|puff|kouign)\b/, 'laminated'),
+  byName(/\b(?:stollen|panettone|christmas (?:bread|loaf))\b/, 'fruit-rich'),
+  byName(/\b(?:brioche|babka|kugelhopf|gugelhupf)\b/, 'rich'),
+  byName(/\b(?:bagels?|pretzels?|bialys?)\b/, 'bagel'),
+  byName(
+    /\b(?:crispbread|crackers?|tortillas?|chapatt?is?|rotis?|lavash|grissini|bread ?sticks?|sticks|matzah?)\b/,
+    'rolled-thin',
+  ),
+  byName(/\b(?:flat ?breads?|naan|pitt?as?|lepinja)\b/, 'flatbread'),
+  byName(/\b(?:challah|plait(?:ed)?|braid(?:ed)?|zopf|milk bread|tsoureki)\b/, 'plait', 4.5),
+  byName(/\b(?:buns?|rolls?|doughnuts?|donuts?|baps?|sliders?)\b/, 'rolls'),
+  {
+    when: (t) => tin.test(t.name),
+    for: { pan: 5, 'wholegrain-pan': 4.5 },
+    because: 'by its name',
   },
   {
-    style: 'rich',
-    when: (t) => t.fat >= 18 && t.egg >= 20,
-    because: 'as it is rich in butter and egg',
+    when: (t) => !tin.test(t.name) && tin.test(t.words),
+    for: { pan: 3, 'wholegrain-pan': 3 },
+    because: 'as it goes into a tin',
   },
   {
-    style: 'laminated',
-    when: (t) => t.fat >= 3 && t.sugar >= 8 && t.egg < 5 && t.level < -5.5,
-    because: 'as it is firm and sweet, for butter to be rolled into',
+    when: (t) => machine.test(`${t.name} ${t.words}`),
+    for: { pan: 3, 'wholegrain-pan': 2.5 },
+    because: 'as it is made in a machine',
   },
   {
-    style: 'rolls',
-    when: (t) => t.pieces >= 6,
+    when: (t) => hearth.test(`${t.name} ${t.words}`) && !tin.test(t.name),
+    for: { 'hearth-yeast': 2, 'hearth-white': 2, 'hearth-wholegrain': 2 },
+    because: 'as it stands free, in a pot or on a stone',
+  },
+  {
+    when: (t) =>
+      t.boiled ||
+      /\b(?:boil|poach) (?:the |each |them )?(?:bagels?|rings?|pretzels?)/.test(t.words),
+    for: { bagel: 4 },
+    because: 'as it is boiled before it is baked',
+  },
+  {
+    when: (t) => t.piece === 'plait' || /\b(?:plait|braid|strands)\b/.test(t.words),
+    for: { plait: 3.5 },
+    because: 'as it is plaited',
+  },
+  {
+    when: (t) => t.piece === 'flatbread',
+    for: { flatbread: 3, 'rolled-thin': 2 },
+    because: 'by its pieces',
+  },
+  { when: (t) => t.piece === 'ring', for: { bagel: 2 }, because: 'by its pieces' },
+  {
+    when: (t) => t.piece === 'roll' || t.pieces >= 6,
+    for: { rolls: 4 },
     because: 'as it makes so many pieces',
   },
   {
-    style: 'plait',
+    when: (t) => t.fruit >= 40 && t.fat >= 15,
+    for: { 'fruit-rich': 5 },
+    because: 'as it is full of fruit and butter',
+  },
+  {
+    when: (t) => /\bfruit\b/.test(t.name) && t.fruit >= 20,
+    for: { 'fruit-rich': 3 },
+    because: 'by its name',
+  },
+  {
+    when: (t) => t.fat >= 18 && t.egg >= 20,
+    for: { rich: 5 },
+    because: 'as it is rich in butter and egg',
+  },
+  {
+    when: (t) => t.fat >= 3 && t.sugar >= 8 && t.egg < 5 && t.level < -5.5,
+    for: { laminated: 4 },
+    because: 'as it is firm and sweet, for butter to be rolled into',
+  },
+  {
     when: (t) => t.egg >= 8 && t.fat >= 6,
+    for: { plait: 3 },
     because: 'as egg and fat make it an enriched one',
   },
   {
-    style: 'rolled-thin',
     when: (t) => !t.raised && t.level < 1,
+    for: { 'rolled-thin': 6, flatbread: 4 },
     because: 'as nothing raises it and it is firm',
   },
-  { style: 'flatbread', when: (t) => !t.raised, because: 'as nothing raises it' },
   {
-    style: 'bagel',
-    when: (t) => t.fat < 4 && t.whole < 0.5 && t.level < -4.5,
+    when: (t) => !t.raised && t.level >= 1,
+    for: { flatbread: 6, 'rolled-thin': 4 },
+    because: 'as nothing raises it',
+  },
+  {
+    when: (t) => t.raised && t.fat < 4 && t.whole < 0.5 && t.level < -4.5,
+    for: { bagel: 3.5 },
     because: 'as it is lean and very firm',
   },
   {
-    style: 'hearth-wholegrain',
     when: (t) => t.sourdough && t.whole > 0.5,
+    for: { 'hearth-wholegrain': 3.5, 'hearth-white': -2 },
     because: 'as a starter raises it and most of it is whole grain',
   },
   {
-    style: 'hearth-white',
-    when: (t) => t.sourdough && t.fat + t.sugar < 5,
+    when: (t) => t.sourdough && t.whole <= 0.5 && t.fat + t.sugar < 5,
+    for: { 'hearth-white': 3.5, 'hearth-wholegrain': 0.5 },
     because: 'as a starter raises it and it is lean',
   },
   {
-    style: 'slack',
-    when: (t) => t.level >= 8.5 && t.sugar < 4,
+    when: (t) => t.level >= 8.5 && t.sugar < 4 && !t.sourdough,
+    for: { slack: 3 },
     because: 'as it is slack',
   },
   {
-    style: 'hearth-yeast',
-    when: (t) => t.fat < 1 && t.sugar < 1 && t.whole <= 0.5,
+    when: (t) => t.yeast && t.fat < 1 && t.sugar < 1 && t.whole <= 0.5,
+    for: { 'hearth-yeast': 2.5 },
     because: 'as it is lean',
   },
   {
-    style: 'wholegrain-pan',
     when: (t) => t.whole > 0.5,
+    for: { 'wholegrain-pan': 3, pan: -2.5 },
     because: 'as most of its flour is whole grain',
   },
-  { style: 'pan', when: () => true, because: 'as most breads like it are baked in a tin' },
+  {
+    when: (t) => t.whole <= 0.5,
+    for: { 'wholegrain-pan': -3 },
+    because: 'as most of its flour is white',
+  },
+  { when: () => true, for: { pan: 2 }, because: 'as most breads like it are baked in a tin' },
 ];
 
 /**
- * The style that a formula most likely is of, where nobody said one: by what it stands on, by its name,
- * by its make-up. A proposal: which window a dough is judged by is the baker's to say.
+ * The style that a formula most likely is of, where nobody said one, and how sure that is: by what it stands on, its name,
+ * its tin, its pieces, its method, its make-up. A proposal: which window a dough is judged by is the baker's to say.
  *
  * @param lines of the formula, resolved
  * @param points where it stands
@@ -180,13 +278,26 @@ function likelyStyle(
   points: number,
 ): LikelyStyle {
   const traits = traitsOf(formula, lines, points);
-  const holds = ({ when }: Row) => when(traits);
-  const named = byName.find(([words]) => words.test(traits.name));
-  const { style, because } =
-    overruling.find(holds) ??
-    (named && { style: named[1], because: 'by its name' }) ??
-    byMakeUp.find(holds)!;
-  return { style, because };
+  const held = evidence.filter(({ when }) => when(traits));
+  const odds = styleIds.map((style) => ({
+    style,
+    weight: Math.exp(
+      held.reduce((sum, e) => sum + (e.for[style] ?? 0), 0) -
+        (held.some((e) => (e.for[style] ?? 0) > 0) ? 0 : unspoken),
+    ),
+  }));
+  const all = odds.reduce((sum, o) => sum + o.weight, 0);
+  const [first, ...others] = odds
+    .map(({ style, weight }) => ({ style, probability: weight / all }))
+    .sort((a, b) => b.probability - a.probability);
+  const strongest = held.reduce((a, b) =>
+    (b.for[first!.style] ?? 0) > (a.for[first!.style] ?? 0) ? b : a,
+  );
+  return {
+    ...first!,
+    because: strongest.because,
+    others: others.filter((o) => o.probability >= leastTold),
+  };
 }
 
 /**

@@ -209,6 +209,19 @@ const reckoned: ReadonlyArray<
     'tea or coffee',
     'tea, coffee, brewed coffee, cold coffee, strong coffee, cold tea, black tea',
   ],
+  [
+    'vital-gluten',
+    'wheat-protein',
+    'wheat protein isolate',
+    'wheat protein, wheat protein powder, isolated wheat protein',
+  ],
+  [
+    'rolled-oats',
+    'muesli',
+    'muesli',
+    'mixed cereal flakes, cereal flakes, multigrain flakes',
+    { allergens: ['gluten', 'wheat'] },
+  ],
   ['water', 'sparkling-water', 'sparkling water', 'soda water, carbonated water, fizzy water'],
 ];
 

@@ -20,7 +20,8 @@ type Grain = keyof typeof grains;
 /** What else a flour is called by: each word says one thing of it. From memory, no source. */
 const saying = {
   noun: 'flour mehl farine farina meal',
-  whole: 'whole wholemeal wholegrain wholewheat vollkorn complet complete integral integrale',
+  whole:
+    'whole graham wholemeal wholegrain wholewheat vollkorn complet complete integral integrale',
   fresh: 'fresh freshly home just',
   milled: 'milled ground',
   very: 'very extra super',
@@ -30,10 +31,10 @@ const saying = {
   white: 'white light blanche bianca weiss hell helle',
   medium: 'medium',
   dark: 'dark dunkel dunkle',
-  sifted: 'sifted bolted extraction',
+  sifted: 'sifted bolted extraction brown wheatmeal clear',
   sprouted: 'sprouted',
   noise: `organic unbleached bleached enriched untreated stone stoneground coarse coarsely fine finely local bio biologique
-    biologica biologico type typ tipo tradition traditional de di da du la of the for from and all grain tenero tendre red spring winter roller chakki rimacinata
+    biologica biologico type typ tipo tradition traditional de di da du la of the for from and all grain tenero tendre red spring winter roller chakki rimacinata turkey fife
     heritage good quality your own my our best premium grade high percent sturdy english french italian german canadian american petit`,
 } as const;
 type Said = keyof typeof saying;
@@ -60,7 +61,7 @@ const parted = (word: string): string[] => {
 };
 
 /** A flour's number: ash in German and French types, fineness in Italian ones. */
-const number = /^(?:t|w)?(?:00|0|\d{2,4})$/;
+const number = /^(?:t|w)?(?:00|[012]|\d{2,4})$/;
 
 /** What a phrase says of a flour. */
 interface Flour {
@@ -105,6 +106,8 @@ const nearly = (id: string): FlourMeant => ({ id, near: true });
 const wheatTypes: Readonly<Record<string, FlourMeant>> = {
   '00': exactly('flour-00'),
   '0': exactly('flour-0'),
+  '1': nearly('flour-812'),
+  '2': nearly('flour-1050'),
   '405': exactly('flour-405'),
   '45': exactly('flour-405'),
   '550': exactly('flour-550'),

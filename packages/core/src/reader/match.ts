@@ -175,7 +175,9 @@ export function matchWithNotes(
     const changes = telling.some((note) =>
       wordsOf(note).some((w) => words.byWord.has(w) && !changesNothing(w, alone?.role ?? 'liquid')),
     );
-    return alone && !changes ? { of: alone, notes: [...notes] } : undefined;
+    // "Beer (stout)", "xylitol (birch sugar)": the note says it once more, by another of its names.
+    const again = telling.every((note) => matchIngredient(note, words)?.role === alone?.role);
+    return alone && (!changes || again) ? { of: alone, notes: [...notes] } : undefined;
   }
   const of = matchIngredient(name, words);
   return of && { of, notes: [...notes] };

@@ -2,7 +2,7 @@ import { verdict } from '../correct/verdict.ts';
 import type { Level } from '../dough/level.ts';
 import { windowFor } from '../dough/window.ts';
 import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
-import { asLikely, type LikelyStyle } from '../evaluate/likely-style.ts';
+import { asLikely, sureOfStyle, type LikelyStyle } from '../evaluate/likely-style.ts';
 import { allLines, type Formula, type Line } from '../formula/formula.ts';
 import { percentOf } from '../formula/percentage.ts';
 import { nothingLearned, type Belief } from '../belief/belief.ts';
@@ -41,6 +41,8 @@ export interface PasteView {
   /** The likeliest, where nobody said what bread it is: by the catalogue until the book’s word is there. */
   readonly likely: LikelyStyle | undefined;
   readonly style: StyleId;
+  /** The two likeliest styles, where it is not sure which; nothing where it is, or was said. */
+  readonly asksStyle: readonly StyleId[] | undefined;
   /** What was read, as the bread that it is or most likely is. */
   readonly formula: Formula | undefined;
   readonly evaluation: Evaluation | undefined;
@@ -85,6 +87,10 @@ export function pasteOf(given: PasteGiven): PasteView {
     likely: ({ read }) =>
       read && !said ? asLikely(read.formula, here, belief ?? nothingLearned)?.likely : undefined,
     style: ({ likely }) => said ?? likely?.style ?? usualStyle,
+    asksStyle: ({ likely }) =>
+      likely && likely.probability < sureOfStyle
+        ? [likely.style, ...likely.others.slice(0, 1).map((o) => o.style)]
+        : undefined,
     formula: ({ read, style }) => read && { ...read.formula, style },
     evaluation: ({ formula }) => formula && belief && evaluate(formula, here, belief),
     verdict: ({ evaluation, style }) => evaluation && verdict(evaluation, style),

@@ -68,7 +68,17 @@
   <Level level={view.level} window={view.window} />
   {#if view.verdict}
     <p><b>{view.verdict.state}.</b> {say(view.verdict.says)}</p>
-    {#if view.likely}
+    {#if view.likely && view.asksStyle}
+      <p class="flex flex-wrap items-center gap-2">
+        <span>It is judged by what bread it is. Is it</span>
+        {#each view.asksStyle as style (style)}
+          <button class="knob" type="button" onclick={() => (paste.said = style)}
+            >{styles[style].name}</button
+          >
+        {/each}
+        <span>or another one?</span>
+      </p>
+    {:else if view.likely}
       <p class="quiet">
         Taken for {styles[view.likely.style].inSentence}, {view.likely.because}. Is it another
         bread? Say so under “It is for”.
