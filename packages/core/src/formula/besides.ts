@@ -9,13 +9,15 @@ export interface Eaten {
 }
 
 /**
- * The things outside the dough, a glaze's egg, a filling's nuts: they are eaten as well. What is not known
- * is there by its words.
+ * The things outside the dough, a glaze's egg, a filling's nuts, and rows that were not read: they may be eaten as well.
+ * What is not known is there by its words.
  *
  * @example besidesOf(formula, pantry).map((e) => e.of?.id) // []
  */
-export const besidesOf = ({ outside }: Formula, pantry: Pantry): Eaten[] =>
-  (outside ?? []).map(({ ingredient: id, says }) => ({
+export const besidesOf = ({ outside, unread }: Formula, pantry: Pantry): Eaten[] => [
+  ...(outside ?? []).map(({ ingredient: id, says }) => ({
     ...(id !== undefined && pantry.has(id) ? { of: pantry.ingredient(id) } : {}),
     asWritten: says,
-  }));
+  })),
+  ...(unread ?? []).map(({ text }) => ({ asWritten: text })),
+];

@@ -111,11 +111,15 @@ export const ledgerOf = ({
       to,
       pieces: piecesOf(row.text, to, row.beside ?? []),
       lines: row.lines ?? [],
-      // Of several rows of one line the first has them.
-      assumed:
-        rows[i - 1]?.line === row.line
-          ? []
-          : [...new Set(assumptions.filter((a) => a.line === row.line).map((a) => a.text))],
+      assumed: [
+        ...new Set(
+          assumptions
+            .filter((a) =>
+              a.row === undefined ? i === 0 : a.line === row.line && a.row === row.text,
+            )
+            .map((a) => a.text),
+        ),
+      ],
       ...(moves ? { moves } : {}),
     };
   });

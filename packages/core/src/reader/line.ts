@@ -67,6 +67,8 @@ export interface ReadingWith {
   readonly style: NumberStyle;
   /** Numbers alone are grams: a whole text is written so. */
   readonly bareGrams?: boolean;
+  /** What was read already of this text, by its lines: a row is looked at from several sides. */
+  readonly known?: Map<string, ReadLine | CannotRead>;
 }
 
 /** Longest line that is read, characters. */
@@ -156,10 +158,12 @@ const percentage = /(\d+(?:[.,]\d+)?)\s*(?:%|percent|per cent)/i;
 const perKilo =
   /^(\d+(?:[.,]\d+)?)\s*(?:g|grams?)\s+(.*\p{L})\s*(?:,\s*)?(?:per|to (?:the|each|every)|for each|for every|a)\s+(?:kilo|kg|kilogram|kilogramme)(?:\s+of)?(?:\s+(?:the\s+)?flour)?$/iu;
 const rate = (text: string): string =>
-  text.replace(
-    perKilo,
-    (_, grams: string, what: string) => `${Number(grams.replace(',', '.')) / 10} % ${what}`,
-  );
+  !/kilo|kg/i.test(text)
+    ? text
+    : text.replace(
+        perKilo,
+        (_, grams: string, what: string) => `${Number(grams.replace(',', '.')) / 10} % ${what}`,
+      );
 
 /** A percentage of the flour, taken out of a text. */
 function takePercent(text: string): { body: string; percent?: number } {
@@ -406,14 +410,23 @@ function times(text: string, style: NumberStyle): string {
  * @example readLine('2 cups (spooned) bread flour', plainReading()).grams // 250
  */
 export function readLine(given: string, reading: ReadingWith): ReadLine | CannotRead {
+  const { known } = reading;
+  const before = known?.get(given);
+  if (before) return before;
+  const read = freshLine(given, reading);
+  known?.set(given, read);
+  return read;
+}
+
+function freshLine(given: string, reading: ReadingWith): ReadLine | CannotRead {
   if (given.length > longestLine)
     return unread('too-long', `longer than ${longestLine} characters`);
   const { style, words } = reading;
-  const fruit = ofFruit.exec(given);
+  const fruit = / of /i.test(given) ? ofFruit.exec(given) : null;
   if (fruit) return readLine(`${fruit[2] ?? 1} ${fruit[3]} ${fruit[1]}`, reading);
   const outside = outsideOf(given);
   const more = andMore.exec(given);
-  const warmth = temperature.exec(given)?.[0];
+  const warmth = /[°º]|degree/i.test(given) ? temperature.exec(given)?.[0] : undefined;
   const bare = warmth === undefined ? given : given.replace(warmth, ' ').trim();
   const cut = more && warmth === undefined ? given.slice(0, more.index) : bare.replace(andMore, '');
   const text = rate(firstOf(times(cut, style)));
@@ -546,6 +559,7 @@ function leftOver(
   read: ReadonlyArray<{ readonly sum: readonly ReadAmount[] }>,
   reading: ReadingWith,
 ): string | undefined {
+  if (!/\d.*[^\d.,/\s–-].*(?:\d|[½¼¾⅓⅔])/.test(given)) return undefined;
   const open = read.flatMap(({ sum }) => sum);
   // One amount, and it was read: most lines are such.
   const said = given.match(anyAmount) ?? [];

@@ -69,8 +69,22 @@ const steps = (of: unknown): string[] => {
   return itemListElement ? steps(itemListElement) : [text(says) || text(name)].filter(Boolean);
 };
 
-/** A schema.org recipe as the lines of a text. */
-function linesOf(recipe: SchemaRecipe): RawLine[] {
+/** The line of the source that a text of its data stands on, each looked for behind the one before. */
+function lineFinder(source: string): (text: string) => number {
+  let from = 0;
+  let line = 1;
+  return (text) => {
+    const inJson = JSON.stringify(text.replace(/^(?:[-#]+ |Makes )/, '')).slice(1, -1);
+    const at = text === '' || inJson === '' ? -1 : source.indexOf(inJson, from);
+    if (at < 0) return line;
+    line += source.slice(from, at).split('\n').length - 1;
+    from = at;
+    return line;
+  };
+}
+
+/** A schema.org recipe as the lines of a text, each with the line of the source where it stands. */
+function linesOf(recipe: SchemaRecipe, source: string): RawLine[] {
   const { name, recipeYield, recipeIngredient, recipeInstructions } = recipe;
   const yields = [recipeYield]
     .flat()
@@ -86,7 +100,8 @@ function linesOf(recipe: SchemaRecipe): RawLine[] {
     ...(steps(recipeInstructions).length > 0 ? ['## Method'] : []),
     ...steps(recipeInstructions),
   ];
-  return rows.map((raw, i) => ({ at: i + 1, raw }));
+  const lineOf = lineFinder(source);
+  return rows.map((raw) => ({ at: lineOf(raw), raw }));
 }
 
 function parsed(json: string): SchemaRecipe | undefined {
@@ -158,10 +173,10 @@ function shown(html: string): { rows: RawLine[]; data: string[] } {
 export function pageRows(given: string): RawLine[] | undefined {
   if (/^\s*[[{]/.test(given) && given.includes('"recipeIngredient"')) {
     const recipe = parsed(given);
-    return recipe && linesOf(recipe);
+    return recipe && linesOf(recipe, given);
   }
   if (!isPage(given)) return undefined;
   const { rows, data } = shown(given);
   const recipe = data.map(parsed).find((r) => r !== undefined);
-  return recipe ? linesOf(recipe) : rows;
+  return recipe ? linesOf(recipe, given) : rows;
 }

@@ -23,6 +23,8 @@ export interface Unread extends Refusal<UnreadCode> {
 /** Something that the recipe left open and was read in the usual way: said, so that it can be changed. */
 export interface Assumption {
   readonly line: number;
+  /** The row that it is of, as it was written; absent where it is of the whole text. */
+  readonly row?: string;
   readonly text: string;
 }
 

@@ -131,7 +131,9 @@ const amountAnywhere = new RegExp(
 );
 /** "330 g water, plus 20 g with the salt": more of the same, later. */
 const moreOfIt =
-  /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?|an? (?:knob|handful|splash|drizzle|pinch))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+  /,?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?|an? (?:knob|handful|splash|drizzle|pinch))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+
+const countedFor = /,?\s*(?:\+|\bplus\b)\s+(an?|one|two|\d{1,2})\s+(for\b.*)$/iu;
 
 const soakedIn =
   /^(?<thing>.*?\p{L}.*?),?\s*\(?(?:soaked|scalded|steeped|softened|cooked|simmered)(?:\s+overnight|\s+for [^,]*?)?\s+(?:in|with|over)\s+(?<liquid>(?:\d|[½¼¾⅓⅔]|an?\s|half\s).*?)\)?(?:\s+(?:overnight|for\b.*|and (?:left|drained|cooled)\b.*))?$/iu;
@@ -208,6 +210,7 @@ class Reading {
       each: reader.each ?? {},
       style: numberStyle(text),
       bareGrams: isBareGrams(text),
+      known: new Map(),
     };
     const words = new Set((text.slice(0, 20_000).match(foreign) ?? []).map((w) => w.toLowerCase()));
     if (words.size >= 3) {
@@ -387,7 +390,7 @@ class Reading {
       )
         return this.#note(row);
       const use = outsideUse(row.text);
-      if (use && (failed.code === 'no-amount' || failed.code === 'unknown'))
+      if (use && !this.#inDough && (failed.code === 'no-amount' || failed.code === 'unknown'))
         return this.#asOutside(row, use);
       return this.#handBack(row, failed);
     }
@@ -452,6 +455,7 @@ class Reading {
 
   /** "½ cup oats, soaked in ½ cup boiling water": a soaker of two, on a row of its own. */
   #soaked(row: TextRow): boolean {
+    if (!/soaked|scalded|steeped|softened|cooked|simmered/i.test(row.text)) return false;
     const found = soakedIn.exec(row.text)?.groups;
     if (!found) return false;
     const things = [found['thing']!, found['liquid']!];
@@ -521,32 +525,32 @@ class Reading {
   /** Several things on one row, each with its amount: "1 egg + 1 yolk", "10 g each salt and sugar". */
   #pieces(text: string): string[] {
     // "2 eggs, plus 1 for the glaze": counted, and for something else.
-    const other = /^(.*?\p{L}.*?),?\s*(?:\+|\bplus\b)\s+(an?|one|two|\d{1,2})\s+(for\b.*)$/iu.exec(
-      text,
-    );
-    const first = other && readLine(other[1]!, this.#with);
+    const other = /[+]|plus/i.test(text) ? countedFor.exec(text) : null;
+    const head = other ? text.slice(0, other.index) : '';
+    const first = other && /\p{L}/u.test(head) ? readLine(head, this.#with) : undefined;
     if (other && first && !('code' in first) && first.measured === 'count')
-      return [other[1]!, `${other[2]} ${first.what} ${other[3]}`];
+      return [head, `${other[1]} ${first.what} ${other[2]}`];
     const parts = partsOf(text, this.#with);
     if (parts) return parts;
     const each = /^(.*?)\s+each(?:\s+of)?:?\s+(.+?)\s*(?:,|and|&)\s*(.+)$/i.exec(text);
     if (each && readAmount(each[1]!, this.#with.style)?.rest === '') {
       return [`${each[1]} ${each[2]}`, `${each[1]} ${each[3]}`];
     }
-    const more = moreOfIt.exec(text);
-    const whole = more && readLine(more[1]!, this.#with);
-    const spoons = /(?:cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?$/i.test(more?.[2] ?? '');
+    const more = /[+]|plus|and/i.test(text) ? moreOfIt.exec(text) : null;
+    const before = more ? text.slice(0, more.index) : '';
+    const whole = more && /\p{L}/u.test(before) ? readLine(before, this.#with) : undefined;
+    const spoons = /(?:cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?$/i.test(more?.[1] ?? '');
     // "½ cup sugar, plus 1 tsp" is one amount; what is kept back, or for something else, is one of its own.
     if (
       more &&
       whole &&
-      (more[3] || !spoons) &&
+      (more[2] || !spoons) &&
       !('code' in whole) &&
-      readAmount(more[2]!)?.rest === ''
+      readAmount(more[1]!)?.rest === ''
     ) {
       // What it is for is said of the rest alone: "plus 50 g for dusting".
-      const use = /^for\b/i.test(more[3] ?? '') ? ` ${more[3]}` : '';
-      return [more[1]!, `${more[2]} ${whole.what}${use}`];
+      const use = /^for\b/i.test(more[2] ?? '') ? ` ${more[2]}` : '';
+      return [before, `${more[1]} ${whole.what}${use}`];
     }
     const pieces = text.split(
       /\s*(?:\+|\bplus\b|\band\b|&)\s*(?=(?:\d|[¼½¾⅓⅔]|an?\s|one\s|half\s))/i,
@@ -689,8 +693,10 @@ class Reading {
         // Where the flour itself may be among what was not read, its share says nothing.
         if (flour <= 0 || this.#unread.length > 0 || line.grams <= mostDriedYeast * flour)
           return line;
+        const row = this.#rows.find((r) => r.lines?.includes(line.id));
         this.#assumptions.push({
-          line: this.#rows.find((r) => r.lines?.includes(line.id))?.line ?? 1,
+          line: row?.line ?? 1,
+          ...(row ? { row: row.text } : {}),
           text: `${gramsText(line.grams)} of yeast is too much for a dried one: it is read as fresh yeast`,
         });
         return { ...line, ingredient: 'fresh-yeast' };
@@ -713,7 +719,7 @@ class Reading {
   }
 
   #assume(row: TextRow, text: string): void {
-    this.#assumptions.push({ line: row.at, text });
+    this.#assumptions.push({ line: row.at, row: row.raw, text });
   }
 
   #handBack(row: TextRow, { code, says, about, what, might }: CannotRead, mended?: string): void {
@@ -1031,6 +1037,7 @@ class Reading {
         const row = this.#rows.find((r) => r.text.includes(asWritten));
         this.#assumptions.push({
           line: row?.line ?? 1,
+          ...(row ? { row: row.text } : {}),
           text: `${of!.name} is ${Math.round((100 * grams) / flour)} % of the flour: is that right?`,
         });
       }
@@ -1095,6 +1102,7 @@ const soundGrams = (grams: number): number | undefined => (isGrams(grams) ? gram
  * @returns undefined where it says nothing of the kind
  */
 function partsOf(text: string, reading: ReadingWith): string[] | undefined {
+  if (!/[:(]/.test(text)) return undefined;
   const [, whole = '', rest = ''] =
     /^([^:(]*\d[^:(]*\p{L}[^:(]*?)\s*(?::|\()\s*(.+?)\)?$/u.exec(text) ?? [];
   const sum = whole && readLine(whole, reading);

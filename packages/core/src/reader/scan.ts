@@ -30,6 +30,10 @@ const half =
 /** "3 % cups": a fraction that was not known. */
 const percentOfCups = /(?<=^|\s)(\d+)\s*%(?=\s*(?:cups?|tsp|tbsp|teaspoons?|tablespoons?)\b)/;
 
+/** A letter beside a figure, or in the place of one: most rows have none. */
+const suspect =
+  /\d[OoQDlI|!iZSsB]|[OoQDlI|!iZSsB]\d|(?:^|\s)[lI|!Oo]{1,3}\s?(?:g|kg|ml|oz|lb|cup|t)|(?:^|[\s'’])[VvYy/]2\b|\d\s*%\s*(?:cup|t)/;
+
 /**
  * A row that a scan seems to have misread, as it was probably printed: a suggestion, for who knows.
  *
@@ -39,6 +43,7 @@ const percentOfCups = /(?<=^|\s)(\d+)\s*%(?=\s*(?:cups?|tsp|tbsp|teaspoons?|tabl
  * @example mendedScan('1 l water') // undefined
  */
 export function mendedScan(text: string): string | undefined {
+  if (!suspect.test(text)) return undefined;
   if (half.test(text) && !/(?<=^|\s)1\/2/.test(text)) return text.replace(half, '½');
   if (percentOfCups.test(text)) return text.replace(percentOfCups, '$1½');
   const found = behind.exec(text)?.groups;

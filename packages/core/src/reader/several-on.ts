@@ -25,8 +25,12 @@ const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb|%)\.?(?:\s*\([^)
  */
 export function severalOn(text: string): string[] {
   // "500 g flour: 400 g white, 100 g rye": a sum, and its parts.
-  if (/^[^:]*\d[^:]*\p{L}{3}[^:]*:\s*\d/u.test(text)) return [text];
+  const colon = text.indexOf(':');
+  const sum = colon < 0 ? '' : text.slice(0, colon);
+  if (/\d/.test(sum) && /\p{L}{3}/u.test(sum) && /^\s*\d/.test(text.slice(colon + 1)))
+    return [text];
   const kept = new Map<string, string>();
+  if (!text.includes('(')) return listOn(text);
   const masked = text.replace(/\([^()]*[,;&+/][^()]*\)/g, (bracket) => {
     const key = `(\u0001${kept.size})`;
     kept.set(key, bracket);

@@ -161,3 +161,22 @@ describe('a reading, accounted for by place', () => {
     expect(moved.map((o) => o.says)).to.deep.equal(['60 g raisins', '20 g seeds for sprinkling']);
   });
 });
+
+describe('rows of a page', () => {
+  it('stand on the lines of its source where its own data has them', () => {
+    const source = [
+      '<html><head>',
+      '<script type="application/ld+json">',
+      '{"@type": "Recipe", "name": "Weir loaf",',
+      '"recipeIngredient": ["500 g bread flour",',
+      '"320 g water", "9 g salt"],',
+      '"recipeInstructions": "Mix and bake."}',
+      '</script></head><body><p>x</p><div>y</div><p>z</p><p>z</p></body></html>',
+    ].join('\n');
+    expect(
+      read(source)
+        .rows.filter((r) => r.as === 'line')
+        .map((r) => r.line),
+    ).to.deep.equal([4, 5, 5]);
+  });
+});
