@@ -671,6 +671,8 @@ test.describe('a tablet on plain http', () => {
       // Forgotten by the machine at home, it neither reads nor writes, and loses nothing.
       await page.goto('/bench/lockside-white');
       await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+      // What the page fetches while it idles is there: the refusal below meets what is typed, and nothing else.
+      await page.waitForLoadState('networkidle');
       const { json: devices } = await ask(page, 'GET', '/api/v1/devices');
       expect(devices.devices.map((d: { name: string }) => d.name)).toEqual(['Counter tablet']);
       await ask(page, 'DELETE', `/api/v1/devices/${devices.devices[0].id}`);
@@ -699,6 +701,7 @@ test.describe('a tablet on plain http', () => {
 
       // Any other refusal closes the page as well, and keeps what was tapped until the code was entered.
       await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+      await page.waitForLoadState('networkidle');
       const own = (await context.cookies()).filter((c) => c.name.startsWith('tender-crumb-'));
       await context.clearCookies();
       await page.getByLabel('Grams of water').fill('263');

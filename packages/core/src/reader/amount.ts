@@ -42,7 +42,8 @@ const amountExpression = new RegExp(
     `(?<manner2>\\s+(?:${manners})(?!\\p{L}))?(?:\\s+of(?!\\p{L}))?`,
   'iu',
 );
-const barePinch = /^(?:pinch|dash|sprinkle|sprinkling)(?:es)?(?:\s+of)?(?!\p{L})/iu;
+const barePinch =
+  /^(?:pinch|dash|sprinkle|sprinkling|prise|pizzico|pincée)(?:es)?(?:\s+(?:of|di|de))?(?!\p{L})/iu;
 const bareUnit = /^(?<unit>handful|knob|splash|drizzle|glug|dollop|bunch)(?:\s+of)?(?!\p{L})/iu;
 
 const heaped = /heap|rounded|mounded|overflowing|generous|good/i;

@@ -218,6 +218,15 @@ function splitBehind(body: string, style: NumberStyle): Said | undefined {
   return undefined;
 }
 
+/** "Butter, 50 g, softened": the amount stands between commas. */
+function amongCommas(body: string, style: NumberStyle): Said | undefined {
+  const parts = body.split(/\s*,\s*/);
+  const at = parts.findIndex((part, i) => i > 0 && readAmount(part, style)?.rest === '');
+  if (at < 0) return undefined;
+  const { amount } = readAmount(parts[at]!, style)!;
+  return { options: [[amount]], what: parts.filter((_, i) => i !== at).join(', ') };
+}
+
 /** "150 g almond flour 1 1/2 cups": an amount on either side of the name. */
 function bothSides(said: Said | undefined, style: NumberStyle): Said | undefined {
   if (!said || !/\d/.test(said.what)) return said;
@@ -442,7 +451,7 @@ function freshLine(given: string, reading: ReadingWith): ReadLine | CannotRead {
   const { body, percent } = takePercent(withPercent);
   const percentInNotes = bracketed.map((n) => takePercent(n).percent).find((p) => p !== undefined);
   const { found, left } = inNotes(bracketed, style);
-  const said = bothSides(splitAmount(body, style), style);
+  const said = bothSides(splitAmount(body, style) ?? amongCommas(body, style), style);
   const all = [...(said?.options ?? []).map((sum) => ({ sum, each: false })), ...found];
   const described = said ? said.what : body;
   const [name = '', ...after] = described

@@ -131,7 +131,7 @@ const amountAnywhere = new RegExp(
 );
 /** "330 g water, plus 20 g with the salt": more of the same, later. */
 const moreOfIt =
-  /,?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?|an? (?:knob|handful|splash|drizzle|pinch))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
+  /,?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?(?:\s*\([^)]*\))?|an? (?:knob|handful|splash|drizzle|pinch))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
 
 const countedFor = /,?\s*(?:\+|\bplus\b)\s+(an?|one|two|\d{1,2})\s+(for\b.*)$/iu;
 
@@ -163,6 +163,8 @@ interface SpokenOf {
   readonly row: TextRow;
   readonly word: StarterWord;
   readonly grams: number | undefined;
+  /** Of the flour, where that alone is said: "levain 20 %". */
+  readonly percent?: number;
   readonly read: ReadAmount | undefined;
 }
 
@@ -174,6 +176,16 @@ const kindOfYeast =
 /** Sentences of which an amount is for the oven, the pot or the table. */
 const notInDough =
   /\b(?:tray|steam|boil|pot of|brush|glaze|dust|grease|sprinkl|scatter|serve|drizzle|spray|rinse|wash)\w*/i;
+
+/** "Levain 20 %", "20 % starter": a share of the flour, and no hydration. */
+const shareOfFlour =
+  /^(\d{1,3}(?:[.,]\d+)?)\s*%\s+[^\d%]+$|^[^\d%]+?[\s:–-]+(\d{1,3}(?:[.,]\d+)?)\s*%$/u;
+/** What is a share says nothing of how wet it is. */
+const ofShare = (word: StarterWord): StarterWord =>
+  word.hydrationSaid ? { ...starterWord('starter')!, kind: word.kind, flour: word.flour } : word;
+/** A figure behind a starter from here on says how wet it is: no bread has so much of one, % of flour. Own choice. */
+const leastHydration = 80;
+const byScale: ReadAmount = { amount: 0, unit: { kind: 'mass', unit: 'g' }, spread: 0 };
 
 /** What is open while rows go by. */
 type Place = 'ingredients' | 'method' | 'notes' | { readonly outside: OutsideUse };
@@ -539,14 +551,16 @@ class Reading {
     const more = /[+]|plus|and/i.test(text) ? moreOfIt.exec(text) : null;
     const before = more ? text.slice(0, more.index) : '';
     const whole = more && /\p{L}/u.test(before) ? readLine(before, this.#with) : undefined;
-    const spoons = /(?:cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?$/i.test(more?.[1] ?? '');
+    const spoons = /(?:cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?(?:\s*\([^)]*\))?$/i.test(
+      more?.[1] ?? '',
+    );
     // "½ cup sugar, plus 1 tsp" is one amount; what is kept back, or for something else, is one of its own.
     if (
       more &&
       whole &&
       (more[2] || !spoons) &&
       !('code' in whole) &&
-      readAmount(more[1]!)?.rest === ''
+      readAmount(more[1]!.replace(/\s*\([^)]*\)$/, ''))?.rest === ''
     ) {
       // What it is for is said of the rest alone: "plus 50 g for dusting".
       const use = /^for\b/i.test(more[2] ?? '') ? ` ${more[2]}` : '';
@@ -587,6 +601,7 @@ class Reading {
     this.#fromSentences();
     this.#settleStarters();
     this.#settlePercents();
+    this.#settleShares();
     this.#freshCube();
     const kept = this.#stages.filter((s) => s.lines.length > 0);
     if (!kept.some((s) => s.kind === 'dough'))
@@ -943,6 +958,19 @@ class Reading {
     const known = grams !== undefined && grams > 0 && isGrams(grams);
     const inDough = !this.#open || this.#open.kind === 'dough';
     if (!known && isMethod(row.text)) return false;
+    const percent = shareOfFlour.exec(text)?.slice(1).find(Boolean);
+    const share = Number(percent?.replace(',', '.'));
+    if (inDough && !known && share < leastHydration) {
+      this.#spokenOf.push({
+        row,
+        word: ofShare(word),
+        grams: undefined,
+        percent: share,
+        read: undefined,
+      });
+      this.#stage();
+      return true;
+    }
     if (inDough) {
       const all =
         /^(?:all|the|all of|entire|whole)\b|\b(?:above|below|from (?:above|below|last|yesterday|the))\b|^[\p{L}\s]{3,30}$/iu.test(
@@ -974,7 +1002,8 @@ class Reading {
     const built = this.#stages.filter(
       (s) => (s.kind === 'starter' || s.kind === 'preferment') && s.lines.length > 0,
     );
-    for (const { row, word, grams, read } of this.#spokenOf) {
+    for (const { row, word, grams, percent, read } of this.#spokenOf) {
+      if (percent !== undefined && built.length === 0) continue;
       const meant =
         built.find((s) => s.kind === word.kind) ??
         (word.kind === 'preferment' ? undefined : built.find((s) => s.kind === 'preferment')) ??
@@ -990,6 +1019,19 @@ class Reading {
         this.#open = undefined;
         this.#pushStarter(row, word, grams, read);
       } else this.#handBack(row, { code: 'no-amount', says: 'no amount: write how much' });
+    }
+  }
+
+  /** Starters that are so much of the flour, once all of that has its grams. */
+  #settleShares(): void {
+    const shares = this.#spokenOf.filter((s) => s.percent !== undefined);
+    if (shares.length === 0 || this.#rows.some((r) => shares.some((s) => s.row.at === r.line)))
+      return;
+    const flour = this.#stages.flatMap((s) => s.lines).filter((l) => this.#roleOf(l) === 'flour');
+    const whole = sumGrams(flour) || usualFlour;
+    for (const { row, word, percent } of shares) {
+      this.#open = undefined;
+      this.#pushStarter(row, word, (percent! * whole) / 100, byScale);
     }
   }
 

@@ -21,9 +21,9 @@ const names: ReadonlyArray<readonly [RegExp, StageKind, number]> = [
     'preferment',
     60,
   ],
-  [/\b(stiff starter|stiff levain|lievito madre|pasta madre)\b/i, 'starter', 50],
+  [/\b(stiff starter|stiff levain|levain dur|lievito madre|pasta madre)\b/i, 'starter', 50],
   [
-    /\b(sour\s?dough starter|starter|levain|leaven|sourdough culture|mother culture|sourdough|rye sour)\b/i,
+    /\b(sour\s?dough starter|starter|levain|leaven|sourdough culture|mother culture|sourdough|rye sour|sauerteig|roggensauer|roggensauerteig|weizensauerteig|anstellgut)\b/i,
     'starter',
     100,
   ],
@@ -33,6 +33,8 @@ const starterFlours: ReadonlyArray<readonly [readonly string[], string]> = [
   [['whole', 'wheat'], 'whole-wheat'],
   [['wholemeal'], 'whole-wheat'],
   [['rye'], 'rye-whole'],
+  [['roggensauer'], 'rye-whole'],
+  [['roggensauerteig'], 'rye-whole'],
   [['spelt'], 'spelt-whole'],
 ];
 
@@ -49,7 +51,9 @@ const hydrationIn = (text: string): number | undefined => {
  * @example starterWord('100 g whole wheat starter (80% hydration)') // starter, whole-wheat, 80
  */
 export function starterWord(text: string): StarterWord | undefined {
-  if (!/start|leav|lev|poolish|biga|sponge|ferment|sour|dough|madre|mother/i.test(text))
+  if (
+    !/start|leav|lev|sauer|anstell|poolish|biga|sponge|ferment|sour|dough|madre|mother/i.test(text)
+  )
     return undefined;
   const found = names.find(([pattern]) => pattern.test(text));
   if (!found) return undefined;

@@ -15,7 +15,10 @@ const volume = (unit: VolumeUnit): ReadUnit => ({ kind: 'volume', unit });
 
 /** Spellings in lower case; `T` and `t` alone keep their case, see {@link unitNamed}. */
 const spellings: ReadonlyArray<readonly [ReadUnit, readonly string[]]> = [
-  [mass('g'), ['g', 'gr', 'gm', 'gms', 'gram', 'grams', 'gramme', 'grammes']],
+  [
+    mass('g'),
+    ['g', 'gr', 'gm', 'gms', 'gram', 'grams', 'gramme', 'grammes', 'gramm', 'grammi', 'grammo'],
+  ],
   [
     mass('kg'),
     ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms', 'kilogramme', 'kilogrammes'],

@@ -216,6 +216,43 @@ describe('amounts in sentences', () => {
   });
 });
 
+describe('a starter as a share of the flour', () => {
+  it('is so much of it, and no hydration; from 80 in 100 on it is asked', () => {
+    expect(lines('500 g bread flour\n330 g water\nlevain 20 %')).to.include.members([
+      'bread-flour 50',
+      'water 50',
+    ]);
+    expect(lines('500 g bread flour\n330 g water\n79 % starter')).to.include('water 197.5');
+    expect(read('500 g bread flour\n330 g water\nstarter 80 %').unread).to.have.length(1);
+    expect(lines('100 % bread flour\n65 % water\n20 % starter')).to.deep.equal([
+      'bread-flour 50',
+      'water 50',
+      'bread-flour 500',
+      'water 325',
+    ]);
+  });
+});
+
+describe('an amount in the middle of a row, in brackets behind, or in words of another language', () => {
+  const rows: ReadonlyArray<readonly [string, string]> = [
+    ['butter, 50 g, softened', 'butter 50'],
+    ['½ Würfel Hefe', 'fresh-yeast 21'],
+    ['500 Gramm Mehl', 'plain-flour 500'],
+    ['1 EL Honig', 'honey 21.2'],
+    ['10 g di sale', 'salt 10'],
+    ['une pincée de sel', 'salt 0.4'],
+    ['1 000 g flour', 'plain-flour 1000'],
+    ['2 tins pumpkin (400 g each)', 'pumpkin 800'],
+    ['12 g fresh yeast or 4 g dried', 'fresh-yeast 12'],
+    ['water at 30 °C, 320 g', 'water 320'],
+    ['320 g water at 30 °C', 'water 320'],
+    ['500 g flour: 400 g white, 100 g wholemeal', 'plain-flour 400'],
+    ['250 g (2 cups) bread flour, plus 60 g (½ cup) for dusting', 'bread-flour 250'],
+  ];
+  for (const [row, line] of rows)
+    it(`“${row}”: ${line}`, () => expect(lines(row)[0]).to.equal(line));
+});
+
 describe('where a recipe is from', () => {
   it('shows by its words, or is not said', () => {
     expect(regionOf('¾ pint tepid water\n450 g strong white flour')).to.deep.include({
