@@ -74,8 +74,38 @@ async function plan(page, breads) {
   await page.getByRole('list', { name: 'Do this at' }).waitFor();
 }
 
+/** A recipe as somebody has it: measures of another country, a soaker, a scan, a glaze, raisins in the method alone. */
+const pasted = `Lockside porridge loaf
+Makes 1 loaf, hydration 70 %
+
+450g strong white flour
+100g freshly milled spelt
+1/2 cup oats, soaked in 1/2 cup boiling water
+3/4 pint tepid water
+1O g salt
+30 g butter or oil, plus a knob for the tin
+1 tbsp ghee
+7g sachet fast-action yeast
+2 eggs, plus 1 for the glaze
+
+Method
+1. Mix everything but the salt and rest for 30 minutes.
+2. Knead in the salt and 80 g raisins.
+3. Let it double, about 1 1/2 hours. Brush with egg.
+4. Bake at 220 °C for 35 minutes.`;
+
 const pictures = [
   { name: 'shelf', path: '/' },
+  {
+    name: 'paste',
+    path: '/',
+    size: { width: 1280, height: 1400 },
+    async go(page) {
+      await page.locator('#recipe').fill(pasted);
+      await page.getByRole('list', { name: 'What was read' }).waitFor();
+      await page.locator('#recipe').evaluate((field) => field.scrollTo(0, 0));
+    },
+  },
   { name: 'bench-plain', path: '/bench/lockside-whole', whole: false },
   { name: 'bench', path: '/bench/wash-house-hundred' },
   {
@@ -101,7 +131,6 @@ const pictures = [
     path: '/book/helped?formula=wash-house-hundred',
     go: (page) => page.getByRole('radio', { name: 'height' }).click(),
   },
-  { name: 'book-practice', path: '/book/practice' },
   { name: 'book-yours', path: '/book/yours' },
   { name: 'pantry', path: '/pantry' },
   {

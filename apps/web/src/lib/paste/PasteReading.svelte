@@ -114,8 +114,8 @@
   {#if view.region}
     <p class="flex flex-wrap items-center gap-2">
       <span
-        >It sounds {view.region.name} (“{view.region.because.slice(0, 3).join('”, “')}”). Cups,
-        pints and tablespoons are others there.</span
+        >It sounds {view.region.name} (“{view.region.because.slice(0, 3).join('”, “')}”). A cup, a
+        pint and a spoon hold something else there.</span
       >
       <button class="knob" type="button" onclick={() => paste.measureAs(view.region!.measures)}
         >Measure as they do there</button
