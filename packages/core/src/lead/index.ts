@@ -8,3 +8,4 @@ export * from './run-step-kind.ts';
 export * from './run-steps.ts';
 export * from './step-cautions.ts';
 export * from './touch-moment.ts';
+export * from './followed.ts';

@@ -12,6 +12,7 @@ import { formRows } from '../hands/divide.ts';
 import { ovenPlace, warmPlaces } from '../hands/oven-plan.ts';
 import type { RunStep } from './run-steps.ts';
 import type { BakeState } from '../bake/state.ts';
+import { partText } from '../process/part-text.ts';
 import type { Shaping } from '../process/shaping.ts';
 
 /** One thing to do, in a sentence; why, for whoever has never done it; a word in it that is explained. */
@@ -159,7 +160,16 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       'Mark where it stands now: a band round the bowl, a tape on the jar.',
       'By eye nobody sees the difference between half again and double.',
     ),
-    ...(step.cold
+    ...(step.folds
+      ? [
+          s(
+            `Fold it ${step.folds.times === 1 ? 'once' : `${step.folds.times} times`}, ${step.folds.every} minutes apart: wet hands, pull up a side and lay it over, all round.`,
+            'Folds do the kneading.',
+          ),
+        ]
+      : []),
+    ...(step.parts ? [s(partsSay(step.parts)!, 'As the recipe has it.')] : []),
+    ...(step.cold && !step.parts
       ? [s(`After ${beforeCold.value * 60} minutes in the room it goes into the fridge.`)]
       : []),
   ],
@@ -203,8 +213,10 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
         ),
         s('A probe in the middle says when it is done.'),
       ];
+    const parts = partsSay(f.step.parts);
     return [
-      s(`Into the oven: ${place.rack}.`, place.lid),
+      s(`Into the oven: ${place.rack}.`, parts === undefined ? place.lid : undefined),
+      ...(parts === undefined ? [] : [s(parts, 'As the recipe has it.')]),
       ...(f.outside.length > 0 ? [s(`Before it goes in: ${f.outside.join('; ')}.`)] : []),
       ...(place.steam ? [s(place.steam, 'Steam keeps its skin soft while it springs.')] : []),
       ...(place.turn ? [s('Half-way, turn it round.', 'Every oven has a hotter side.')] : []),
@@ -228,6 +240,10 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
     s('Cut it, look, taste, and say how it came out.', 'The next one starts from that.'),
   ],
 };
+
+/** The parts of a step, one after another, in words. */
+const partsSay = (parts: RunStep['parts']): string | undefined =>
+  parts && `First ${parts.map((p) => partText(p)).join(', then ')}.`;
 
 function machineMix(f: LeadFacts): Sentence[] {
   const { course } = f;

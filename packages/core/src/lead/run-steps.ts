@@ -1,4 +1,5 @@
 import { mainStage, type Formula } from '../formula/formula.ts';
+import type { Folds, Phase } from '../process/method-in.ts';
 import type { Task } from '../schedule/task.ts';
 import { runStepKinds, type RunStepKindId } from './run-step-kind.ts';
 import type { BakeState, RiseNoted, StepNoted } from '../bake/state.ts';
@@ -26,6 +27,10 @@ export interface RunStep {
   readonly until?: string;
   readonly says?: string;
   readonly celsius?: number;
+  /** Its parts one after another, where the recipe has several. */
+  readonly parts?: readonly Phase[];
+  /** Folds of a rise, where the recipe has any. */
+  readonly folds?: Folds;
 }
 
 /** The rise that a step notes. */
@@ -46,7 +51,7 @@ function seen(tasks: readonly Task[], main: string): Seen[] {
   const steps = tasks.flatMap((task): Seen[] => {
     const id = nameOf(task);
     const at = id.lastIndexOf(':');
-    const { until, says, celsius } = task;
+    const { until, says, celsius, parts, folds } = task;
     const step: Seen = {
       id,
       kind: task.kind,
@@ -56,6 +61,8 @@ function seen(tasks: readonly Task[], main: string): Seen[] {
       ...(until === undefined ? {} : { until }),
       ...(says === undefined ? {} : { says }),
       ...(celsius === undefined ? {} : { celsius }),
+      ...(parts ? { parts } : {}),
+      ...(folds ? { folds } : {}),
       ...(task.uses.some((u) => u.resource === 'fridge') ? { cold: true as const } : {}),
     };
     const part = (kind: 'weigh' | 'check'): Seen => ({

@@ -5,3 +5,8 @@ export * from './step-kind.ts';
 export * from './unkneaded.ts';
 export * from './written-steps.ts';
 export * from './shaping.ts';
+export * from './clauses.ts';
+export * from './method-in.ts';
+export * from './minutes-said.ts';
+export * from './oven-heat.ts';
+export * from './part-text.ts';

@@ -4,7 +4,7 @@ import { celsiusIn } from '../quantity/temperature.ts';
 
 const ends: ReadonlyArray<readonly [RegExp, ProcessEnd]> = [
   [/\btriple/i, 'tripled'],
-  [/\bdoubl(?:ed|es|e in|ing)/i, 'doubled'],
+  [/\bdoubl(?:ed|es|e|ing)\b/i, 'doubled'],
   [/\b(?:half again|by (?:a )?half|1\.5 times|50 ?%)/i, 'half-again'],
   [/\b(?:peak|domed|bubbly|floats)\b/i, 'peak'],
   [/\bpuff/i, 'puffy'],

@@ -1,6 +1,7 @@
 import type { Formula } from '../formula/formula.ts';
 import type { Form } from '../style/form.ts';
 import { styles } from '../style/style.ts';
+import { methodOf } from './written-steps.ts';
 
 /** What the pieces of a recipe are shaped to. */
 const byPiece: Readonly<Record<string, Form>> = {
@@ -27,16 +28,30 @@ export interface Shaping {
  *
  * @example usualShaping({style: 'plait'}) // {form: 'plait', pieces: 3}
  */
-export function usualShaping({
-  style,
-  pieces = 1,
-  piece,
-}: Pick<Formula, 'style' | 'pieces' | 'piece'>): Shaping {
+export function usualShaping(
+  formula: Pick<Formula, 'style' | 'pieces' | 'piece' | 'steps' | 'size'> &
+    Partial<Pick<Formula, 'name'>>,
+): Shaping {
+  const { style, piece } = formula;
+  const method = methodOf(formula);
+  const pieces = formula.pieces ?? method.pieces ?? 1;
   const usual = styles[style].form;
+  const several =
+    method.form === 'loaf' || ofLoaves(formula, pieces) ? 'loaf' : (method.form ?? 'rolls');
   const form =
-    (piece?.kind && byPiece[piece.kind]) ?? (usual === 'loaf' && pieces > 1 ? 'rolls' : usual);
+    (piece?.kind && byPiece[piece.kind]) ??
+    (usual === 'loaf' ? (pieces > 1 ? several : (method.form ?? usual)) : usual);
   return { form, pieces: form === 'plait' && pieces === 1 ? usualStrands : pieces };
 }
+
+/** Few pieces that go into tins are loaves: nobody bakes two rolls. */
+const mostLoaves = 4;
+const inTins = /\b(?:tins|loaf pans|loaves)\b/i;
+const ofLoaves = (
+  { name = '', size = '', steps = [] }: Partial<Pick<Formula, 'name' | 'size' | 'steps'>>,
+  pieces: number,
+): boolean =>
+  pieces <= mostLoaves && inTins.test([name, size, ...steps.map((s) => s.says)].join(' '));
 
 /** Breads that so many pieces are: the strands of a plait are one. */
 export const loavesOf = ({ form, pieces }: Shaping): number => (form === 'plait' ? 1 : pieces);

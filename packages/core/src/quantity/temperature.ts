@@ -17,6 +17,6 @@ export function celsiusIn(text: string): number | undefined {
   const fahrenheit = /(\d{2,3})\s*(?:°|º|deg(?:rees)?)?\s*F(?:ahrenheit)?\b/.exec(text);
   if (fahrenheit) return Math.round(toCelsius(Number(fahrenheit[1])));
   const gas = /gas (?:mark )?(\d)\b/i.exec(text);
-  // Gas mark 1 is 275 °F, each mark more 25 °F. Common practice, no source.
-  return gas ? Math.round(toCelsius(250 + 25 * Number(gas[1]))) : undefined;
+  // Gas mark 1 is 275 °F, each mark more 25 °F, told in tens of °C. Common practice, no source.
+  return gas ? Math.round(toCelsius(250 + 25 * Number(gas[1])) / 10) * 10 : undefined;
 }

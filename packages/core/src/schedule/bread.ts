@@ -127,13 +127,6 @@ export const breadRises = (bread: Bread, air: readonly Air[], vessel: VesselId =
     bread.model,
   );
 
-const written = new WeakMap<Formula, WrittenSteps>();
-
-/** What its recipe says of its steps; read once. */
-export function stepsWritten({ formula }: Pick<Bread, 'formula'>): WrittenSteps {
-  const known = written.get(formula);
-  if (known) return known;
-  const steps = writtenSteps(formula);
-  written.set(formula, steps);
-  return steps;
-}
+/** What its recipe says of its steps. */
+export const stepsWritten = ({ formula }: Pick<Bread, 'formula'>): WrittenSteps =>
+  writtenSteps(formula);

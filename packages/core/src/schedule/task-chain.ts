@@ -1,3 +1,4 @@
+import { methodOf } from '../process/written-steps.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
 import { stepsWritten, type Bread } from './bread.ts';
 import type { Stretch } from './rise-span.ts';
@@ -22,6 +23,7 @@ export class TaskChain {
   add(kind: StepKindId, takes: Stretch, more: More = {}, stage = ''): Task {
     const row = stepKinds[kind];
     const says = stepsWritten(this.#bread)[kind];
+    const { folds } = methodOf(this.#bread.formula);
     const use: readonly Use[] =
       'uses' in row
         ? [
@@ -42,6 +44,8 @@ export class TaskChain {
       uses: use,
       ...takes,
       ...(says && !stage ? { says: says.says } : {}),
+      ...(says && !stage && says.phases.length > 1 ? { parts: says.phases } : {}),
+      ...(folds && !stage && kind === 'first-rise' ? { folds } : {}),
       ...more,
     };
     this.tasks.push(task);

@@ -1,4 +1,5 @@
 import { applianceKinds } from '../machine/appliance.ts';
+import type { Folds, Phase } from '../process/method-in.ts';
 import type { Attended, ResourceKind, StepKindId } from '../process/step-kind.ts';
 
 /** A piece of work of one bake, with how long it may take. Whole minutes. */
@@ -23,6 +24,10 @@ export interface Task {
   readonly says?: string;
   /** Of the oven, or of the place that it stands in. */
   readonly celsius?: number;
+  /** Its parts one after another, where the recipe has several: lid on, lid off. */
+  readonly parts?: readonly Phase[];
+  /** Folds of a rise, where the recipe has any. */
+  readonly folds?: Folds;
 }
 
 /** What a task takes hold of: an oven at a temperature, a shelf of the fridge. */

@@ -10,3 +10,4 @@ export * from './starter-of.ts';
 export * from './compared-of.ts';
 export * from './kept-bake-of.ts';
 export * from './lesson-of.ts';
+export * from './method-view.ts';

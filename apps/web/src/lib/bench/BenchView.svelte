@@ -124,6 +124,7 @@
   let moreAt = $state<HTMLElement>();
   let moreOpen = $state(false);
   const unread = later(() => import('./Unread.svelte'));
+  const method = later(() => import('./MethodSheet.svelte'));
   const code = later(() => import('../ui/CodeDialog.svelte'));
   let codeOpen = $state(false);
   const more: readonly Deed[] = [
@@ -323,13 +324,8 @@
         </ul>
       </details>
     {/if}
-    {#if bench.formula.steps}
-      <details class="no-print mt-3">
-        <summary class="font-semibold">The work, as the recipe has it</summary>
-        <ol class="mt-1 grid list-decimal gap-1 pl-5">
-          {#each bench.formula.steps as step, i (i)}<li>{step.says}</li>{/each}
-        </ol>
-      </details>
+    {#if bench.formula.steps || whole}
+      {#await method() then { default: MethodSheet }}<MethodSheet {bench} />{/await}
     {/if}
     <div class="mt-4">
       {#if whole}<Drawers {bench} />{/if}

@@ -68,7 +68,7 @@
     </p>
   {/if}
   <p class="text-lg">
-    On {place.rack}. {place.lid ?? ''}
+    On {place.rack}. {step.parts?.some((p) => p.lid !== undefined) ? '' : (place.lid ?? '')}
     {place.steam ?? 'No steam.'}
     {place.turn ? 'Half-way, turn it round.' : ''}
   </p>

@@ -7,6 +7,7 @@
   import { glossary, type GlossaryWord } from '../ui/glossary.ts';
   import { asWarmth, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
+  import StepParts from './StepParts.svelte';
 
   let {
     run,
@@ -76,6 +77,10 @@
         >
       {/if}
     </p>
+  {/if}
+
+  {#if (step.parts || step.folds) && !over}
+    <StepParts {step} pace={step.kind === 'bake' ? run.view.bread.ovenPace : 1} {now} {time} />
   {/if}
 
   {#if guided}

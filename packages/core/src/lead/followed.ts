@@ -1,0 +1,99 @@
+import type { Method, MethodSentence, MatterId } from '../process/method-in.ts';
+import { stepKinds, type StepKindId } from '../process/step-kind.ts';
+import type { Task } from '../schedule/task.ts';
+
+/** What becomes of a sentence of a recipe in the bake that is led. */
+export interface SentenceLed extends MethodSentence {
+  readonly led: 'followed' | 'changed' | 'not-used';
+  /** Why it is changed or not used, as a sentence. */
+  readonly why?: string;
+}
+
+/** Times that lie no further apart are one: minutes, and as a share. Own choice, no source. */
+const sameMinutes = 5;
+const sameShare = 0.1;
+
+/** Why a step takes another time than its recipe says. */
+const reasons: Readonly<Partial<Record<StepKindId, string>>> = {
+  'first-rise': 'by this dough, its leaven and the warmth here',
+  'final-proof': 'by this dough, its leaven and the warmth here',
+  bake: 'by your oven’s own pace',
+  mix: 'as it is made here',
+  cool: 'by what it weighs',
+};
+
+/** Matters that no clock tells: they stand with their step, in the recipe's words. */
+const withStep: Readonly<Record<MatterId, readonly StepKindId[]>> = {
+  folds: ['first-rise'],
+  shape: ['shape'],
+  brush: ['shape', 'bake'],
+  score: ['shape', 'bake'],
+  steam: ['bake'],
+  rack: ['bake'],
+};
+const isMatter = (id: StepKindId | MatterId): id is MatterId => id in withStep;
+
+const told = (minutes: number): string =>
+  minutes >= 120 ? `${Math.round(minutes / 6) / 10} hours` : `${Math.round(minutes)} minutes`;
+
+function ofKind(
+  kind: StepKindId,
+  { says }: MethodSentence,
+  { steps }: Method,
+  tasks: readonly Task[],
+): Pick<SentenceLed, 'led' | 'why'> {
+  const task = tasks.find((t) => t.kind === kind);
+  if (!task) {
+    const machine = tasks.find((t) => t.kind === 'programme');
+    if (machine) return { led: 'changed', why: 'The machine does it in its programme.' };
+    return {
+      led: 'not-used',
+      why: `There is no step “${stepKinds[kind].label}” in the way that it is baked.`,
+    };
+  }
+  const step = steps[kind];
+  const said = step?.process.minutes;
+  const itsOwn = step?.says === says || step?.phases.some((p) => p.says === says);
+  if (!itsOwn && step && said !== undefined && /\d/.test(says))
+    return { led: 'not-used', why: `“${step.says}” says it already.` };
+  if (said === undefined) return { led: 'followed' };
+  const most = step?.process.mostMinutes ?? said;
+  const off = task.usual < said ? said - task.usual : Math.max(0, task.usual - most);
+  // Weighing is part of the mixing here, and no recipe counts it.
+  const counted = kind === 'mix' ? Math.max(0, off - weighing) : off;
+  if (counted <= Math.max(sameMinutes, sameShare * said)) return { led: 'followed' };
+  const more = task.usual > most;
+  return {
+    led: 'changed',
+    why: `${told(Math.abs(task.usual - (more ? most : said)))} ${more ? 'more' : 'less'}, ${reasons[kind] ?? 'as it goes here'}.`,
+  };
+}
+
+/** Minutes of weighing that stand in the mixing. Common practice, no source. */
+const weighing = 10;
+
+/**
+ * The sentences of a recipe's method beside the bake that is led: followed, changed and why, or not used; none is gone.
+ *
+ * @param tasks of the bread, as it is planned or led
+ * @example followedIn(methodOf(formula), tasks)[0].led // 'followed'
+ */
+export function followedIn(method: Method, tasks: readonly Task[]): SentenceLed[] {
+  return method.sentences.map((sentence): SentenceLed => {
+    const { about } = sentence;
+    if (about.length === 0)
+      return { ...sentence, led: 'not-used', why: 'It says nothing that a step goes by.' };
+    const found = about.map((id) =>
+      isMatter(id)
+        ? tasks.some((t) => withStep[id].includes(t.kind))
+          ? { led: 'followed' as const }
+          : { led: 'not-used' as const, why: 'The step that it belongs to is not in this bake.' }
+        : ofKind(id, sentence, method, tasks),
+    );
+    const worst = found.find((f) => f.led === 'changed') ??
+      (found.every((f) => f.led === 'not-used') ? found[0] : undefined) ?? {
+        led: 'followed' as const,
+      };
+    return { ...sentence, ...worst };
+  });
+}

@@ -1,0 +1,139 @@
+import { expect } from 'chai';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import { methodView } from '@tender-crumb/core/view';
+import { runOf } from '@tender-crumb/core/lead';
+import { usualShaping } from '@tender-crumb/core/process';
+import { foldsAt, partsAt } from '@tender-crumb/core/hands';
+import { read } from '../build.ts';
+
+const loaf = (...method: string[]) =>
+  read(
+    `Weir loaf\n\n500 g bread flour\n340 g water\n10 g salt\n5 g instant yeast\n\nMethod\n${method.join('\n')}`,
+  ).formula;
+const viewOf = (...method: string[]) =>
+  methodView({ formula: loaf(...method), device: 'hand', household: defaultHousehold });
+const led = (...method: string[]) =>
+  viewOf(...method).rows.flatMap((r) => r.sentences.map((s) => s.led));
+
+describe('a recipe’s method beside the bake that is led', () => {
+  it('each sentence is followed, changed or not used, with why; none is gone', () => {
+    const view = viewOf(
+      'Knead for 10 minutes.',
+      'Let it rise for 20 minutes.',
+      'Shape it.',
+      'Bake at 220 °C for 35 minutes.',
+      'My gran did it so.',
+    );
+    const sentences = view.rows.flatMap((r) => r.sentences);
+    expect(sentences.map((s) => s.led)).to.deep.equal([
+      'followed',
+      'changed',
+      'followed',
+      'followed',
+      'not-used',
+    ]);
+    // 1 % instant yeast needs over an hour in a usual kitchen: handbook, customary rises.
+    expect(sentences[1]!.why).to.match(/minutes more, by this dough/);
+    expect(sentences[4]!.why).to.match(/nothing that a step goes by/);
+  });
+
+  it('what is said twice counts once', () => {
+    expect(led('Bake for 35 minutes at 220 °C.', 'Bake for 50 minutes.')).to.deep.equal([
+      'followed',
+      'not-used',
+    ]);
+  });
+
+  it('lid on and lid off are two parts of one bake, and its minutes are theirs together', () => {
+    const formula = loaf(
+      'Bake covered for 20 minutes at 230 °C, then 25 minutes uncovered at 210 °C.',
+    );
+    const run = runOf({
+      id: 'b',
+      formula,
+      device: 'hand',
+      events: [],
+      household: defaultHousehold,
+      belief: nothingLearned,
+    });
+    const bake = run.steps.find((s) => s.kind === 'bake')!;
+    expect(bake.parts?.map((p) => [p.minutes, p.celsius, p.lid])).to.deep.equal([
+      [20, 230, true],
+      [25, 210, false],
+    ]);
+    expect(bake.celsius).to.equal(230);
+    expect(run.tasks.find((t) => t.kind === 'bake')!.usual).to.equal(45);
+    expect(viewOf('Bake covered for 20 minutes, then 25 uncovered.').read[0]!.parts).to.deep.equal([
+      '20 min, lid on',
+      '25 min, lid off',
+    ]);
+  });
+
+  it('the parts go by the clock, at the pace of the oven', () => {
+    const parts = [
+      { minutes: 20, lid: true, says: '' },
+      { minutes: 25, lid: false, says: '' },
+    ];
+    const at = (minute: number) => new Date(Date.UTC(2026, 10, 30, 10, minute)).toISOString();
+    const standing = (now: string, pace = 1) =>
+      partsAt(parts, at(0), now, pace).map((p) => p.standing);
+    expect(partsAt(parts, undefined, at(0)).map((p) => p.standing)).to.deep.equal([
+      'ahead',
+      'ahead',
+    ]);
+    expect(standing(at(19))).to.deep.equal(['now', 'ahead']);
+    expect(standing(at(20))).to.deep.equal(['over', 'now']);
+    expect(standing(at(20), 1.1)).to.deep.equal(['now', 'ahead']);
+    expect(standing(at(45))).to.deep.equal(['over', 'over']);
+    expect(partsAt(parts, at(0), at(0), 1.1)[0]!.until).to.equal(at(22));
+  });
+
+  it('folds have their times in the rise', () => {
+    const formula = loaf('Let it rise for 3 hours. Fold it three times, every 30 minutes.');
+    const run = runOf({
+      id: 'b',
+      formula,
+      device: 'hand',
+      events: [],
+      household: defaultHousehold,
+      belief: nothingLearned,
+    });
+    const { folds } = run.steps.find((s) => s.kind === 'first-rise')!;
+    expect(folds).to.include({ times: 3, every: 30 });
+    const begun = '2026-11-30T10:00:00.000Z';
+    expect(foldsAt(folds!, begun, '2026-11-30T10:59:00.000Z').map((f) => f.due)).to.deep.equal([
+      true,
+      false,
+      false,
+    ]);
+    expect(foldsAt(folds!, begun, '2026-11-30T11:00:00.000Z').map((f) => f.due)).to.deep.equal([
+      true,
+      true,
+      false,
+    ]);
+  });
+});
+
+describe('pieces that a method names', () => {
+  const shaping = (...method: string[]) => usualShaping(loaf(...method));
+  it('are what it is divided into', () => {
+    expect(shaping('Divide into 8 pieces and shape them.')).to.deep.equal({
+      form: 'rolls',
+      pieces: 8,
+    });
+    expect(shaping('Cut in two and shape two loaves.')).to.deep.equal({ form: 'loaf', pieces: 2 });
+    expect(shaping('Divide the dough into 2 pieces, and put them into tins.')).to.deep.equal({
+      form: 'loaf',
+      pieces: 2,
+    });
+    expect(shaping('Divide into three strands and plait.')).to.deep.equal({
+      form: 'plait',
+      pieces: 3,
+    });
+    expect(shaping('Shape it.')).to.deep.equal({ form: 'loaf', pieces: 1 });
+  });
+  it('what the formula says goes before them', () => {
+    expect(usualShaping({ ...loaf('Divide into 8 pieces.'), pieces: 6 }).pieces).to.equal(6);
+  });
+});

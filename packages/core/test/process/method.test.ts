@@ -1,0 +1,57 @@
+import { expect } from 'chai';
+import { methodIn } from '@tender-crumb/core/process';
+import { tally } from '../checks/near.ts';
+import { factsOf } from './methods/facts.ts';
+import { methods } from './methods/written.ts';
+
+/** As methods were read on the day on which these were written down: it stands for good. */
+const firstScore = { facts: 162, right: 68, wrong: 39, lost: 94 } as const;
+
+describe('methods as recipes write them', () => {
+  const scores = methods.map(([text, ...facts]) => {
+    const got = factsOf(text);
+    return {
+      text,
+      facts,
+      lost: facts.filter((f) => !got.includes(f)),
+      wrong: got.filter((g) => !facts.includes(g)),
+    };
+  });
+  const sum = (of: (s: (typeof scores)[number]) => number) => scores.reduce((n, s) => n + of(s), 0);
+
+  it('95 facts in 100 are right, at most 1 in 100 is wrong', () => {
+    const facts = sum((s) => s.facts.length);
+    const [lost, wrong] = [sum((s) => s.lost.length), sum((s) => s.wrong.length)];
+    tally('Methods', 'methods (invented)', methods.length);
+    tally('Methods', `facts right of ${firstScore.facts}, first`, firstScore.right);
+    tally('Methods', 'facts wrong, first', firstScore.wrong);
+    tally('Methods', `facts right of ${facts}, today`, facts - lost);
+    tally('Methods', 'facts wrong, today', wrong);
+    expect(methods.length).to.be.at.least(120);
+    expect(facts).to.equal(firstScore.facts);
+    const told = scores
+      .filter((s) => s.lost.length + s.wrong.length > 0)
+      .map((s) => `${s.text} lost ${s.lost.join(', ')} wrong ${s.wrong.join(', ')}`)
+      .join('\n');
+    expect((facts - lost) / facts, told).to.be.at.least(0.95);
+    expect(wrong / facts, told).to.be.at.most(0.01);
+  });
+
+  it('every sentence is placed: it is about something, or about nothing, and none is gone', () => {
+    for (const [text] of methods) {
+      const { sentences } = methodIn([{ says: text }]);
+      const bare = (of: string) => of.replace(/[^\p{L}]+/gu, '');
+      expect(bare(sentences.map((s) => s.says).join('')), text).to.equal(bare(text));
+    }
+  });
+
+  it('two hundred sentences, times that contradict each other, nothing at all', () => {
+    const many = Array.from({ length: 200 }, (_, i) => ({ says: `Bake for ${i + 1} minutes.` }));
+    expect(methodIn(many).sentences).to.have.length(200);
+    expect(methodIn(many).steps.bake?.process).to.deep.include({ minutes: 1 });
+    expect(methodIn([]).steps).to.deep.equal({});
+    const odd = ['Bake at 900 °F for minus 10 minutes.', '°C', '10', 'until', 'fold', 'then then'];
+    for (const says of odd) expect(() => methodIn([{ says }]), says).to.not.throw();
+    expect(methodIn([{ says: odd[0]! }]).steps.bake?.process).to.deep.equal({ place: 'oven' });
+  });
+});
