@@ -9,3 +9,4 @@ export * from './run-steps.ts';
 export * from './step-cautions.ts';
 export * from './touch-moment.ts';
 export * from './followed.ts';
+export * from './gates.ts';

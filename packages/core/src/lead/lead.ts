@@ -218,7 +218,9 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       s(`Into the oven: ${place.rack}.`, parts === undefined ? place.lid : undefined),
       ...(parts === undefined ? [] : [s(parts, 'As the recipe has it.')]),
       ...(f.outside.length > 0 ? [s(`Before it goes in: ${f.outside.join('; ')}.`)] : []),
-      ...(place.steam ? [s(place.steam, 'Steam keeps its skin soft while it springs.')] : []),
+      ...(place.steam && !hasLid(f.step.parts)
+        ? [s(place.steam, 'Steam keeps its skin soft while it springs.')]
+        : []),
       ...(place.turn ? [s('Half-way, turn it round.', 'Every oven has a hotter side.')] : []),
       s('Push the probe into the middle.', 'Colour alone lies; so does the clock.'),
     ];
@@ -240,6 +242,10 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
     s('Cut it, look, taste, and say how it came out.', 'The next one starts from that.'),
   ],
 };
+
+/** A lid keeps the steam of the bread itself: no tray of water goes in beside it. */
+const hasLid = (parts: RunStep['parts']): boolean =>
+  parts?.some((p) => p.lid !== undefined) ?? false;
 
 /** The parts of a step, one after another, in words. */
 const partsSay = (parts: RunStep['parts']): string | undefined =>

@@ -11,6 +11,8 @@ import { ovenPlace } from '../hands/oven-plan.ts';
 import { restedFeel, stillToDrink } from '../hands/rested-feel.ts';
 import { runOf, type RunView } from '../lead/run-of.ts';
 import { runStepKinds } from '../lead/run-step-kind.ts';
+import { gatesAt, type Gate } from '../lead/gates.ts';
+import { partsAt, type PartAt } from '../hands/parts-at.ts';
 import { isRise, riseOf, stepNow, type RunStep } from '../lead/run-steps.ts';
 import { cautionsAt } from '../lead/step-cautions.ts';
 import { hasDrunk, wetFor } from '../lead/touch-moment.ts';
@@ -47,6 +49,7 @@ import { jarOf } from '../starter/jar-of.ts';
 import type { Window } from '../style/style.ts';
 import { choicesFor, substitute } from '../substitute/substitute.ts';
 import { lazily } from './lazily.ts';
+import { styles } from '../style/style.ts';
 import { tenth } from '../quantity/tenth.ts';
 
 /** A bake as its page is given it. */
@@ -128,6 +131,10 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   /** What is to be done at a step. */
   readonly sentences: (step: RunStep) => readonly Sentence[];
   readonly sign: (step: RunStep) => string;
+  /** What stands in the way of a step at a moment, or is due in it. */
+  readonly gates: (step: RunStep, now: string) => readonly Gate[];
+  /** A step with its oven as its part of the moment has it. */
+  readonly partNow: (step: RunStep, now: string) => PartAt | undefined;
   readonly cautions: (step: RunStep, hours?: number) => ReturnType<typeof cautionsAt>;
   /** What a pour that missed its mark does to the dough, and what puts it right. */
   readonly overPour: (
@@ -266,6 +273,22 @@ export function bakeOf({
       });
     },
     sign: () => (step) => signOf({ step, style: formula.style, unkneaded }),
+    gates:
+      ({ stages }) =>
+      (step, now) =>
+        gatesAt({
+          step,
+          steps,
+          state,
+          items: stages.at(-1)?.items ?? [],
+          heating: styles[formula.style].baking.heating.value,
+          now,
+        }),
+    partNow: () => (step, now) =>
+      step.parts &&
+      partsAt(step.parts, step.begunAt, now, step.kind === 'bake' ? bread.ovenPace : 1).find(
+        (p) => p.standing !== 'over',
+      ),
     cautions:
       ({ ovenPlace: place, course, planned }) =>
       (step, hours) =>
@@ -274,7 +297,7 @@ export function bakeOf({
           kind: step.kind,
           device: method,
           lines: planned,
-          pot: place.lid !== undefined,
+          pot: place.lid !== undefined || (step.parts?.some((p) => p.lid === true) ?? false),
           steam: place.steam !== undefined,
           glutenFree: household.glutenFree,
           ...(course ? { course } : {}),

@@ -16,9 +16,11 @@
 
   let { run, step, now }: { run: Run; step: RunStep; now: Date } = $props();
 
-  const setting = $derived(
-    step.celsius === undefined ? undefined : ovenSetting(step.celsius, run.view.oven),
-  );
+  /** As the part of the moment has it: the heat is turned down, the lid comes off. */
+  const part = $derived(run.view.partNow(step, now.toISOString()));
+  const celsius = $derived(part?.celsius ?? step.celsius);
+  const lids = $derived(step.parts?.some((p) => p.lid !== undefined) ?? false);
+  const setting = $derived(celsius === undefined ? undefined : ovenSetting(celsius, run.view.oven));
   const place = $derived(run.view.ovenPlace);
   const core = $derived(coreAt(styles[run.view.formula.style].baking, run.household.altitude));
   const readings = $derived(coreReadings(run.view.state.core, step.begunAt ?? now.toISOString()));
@@ -63,13 +65,18 @@
       <span class="quiet block">{run.view.oven?.name ?? 'The oven'}, set to</span>
       <b class="figure">{asWarmth(setting.set)}</b>
       {#if setting.says}<span class="quiet block"
-          >for {asWarmth(step.celsius!)} inside: {setting.says}</span
+          >for {asWarmth(celsius!)} inside: {setting.says}</span
         >{/if}
     </p>
   {/if}
   <p class="text-lg">
-    On {place.rack}. {step.parts?.some((p) => p.lid !== undefined) ? '' : (place.lid ?? '')}
-    {place.steam ?? 'No steam.'}
+    On {place.rack}.
+    {#if lids}
+      {part?.lid === false ? 'The lid is off.' : part?.lid ? 'The lid is on.' : ''}
+    {:else}
+      {place.lid ?? ''}
+      {place.steam ?? 'No steam.'}
+    {/if}
     {place.turn ? 'Half-way, turn it round.' : ''}
   </p>
   {#if step.kind === 'bake'}

@@ -30,6 +30,7 @@
   const sign = $derived(run.view.sign(step));
   const hours = $derived(timed ? timed.minutes / 60 : undefined);
   const cautions = $derived(run.view.cautions(step, hours));
+  const gates = $derived(run.view.gates(step, now.toISOString()));
   const note = $derived(run.lastNotes[step.id]);
   /** A part of what is timed has no time of its own: a look into the machine has the kneading's. */
   const isPart = $derived(step.kind === 'weigh' || step.kind === 'check');
@@ -79,6 +80,9 @@
     </p>
   {/if}
 
+  {#each gates as gate (gate.id)}
+    <p class="gate" role="status">{say(gate.says)}</p>
+  {/each}
   {#if (step.parts || step.folds) && !over}
     <StepParts {step} pace={step.kind === 'bake' ? run.view.bread.ovenPace : 1} {now} {time} />
   {/if}
@@ -139,6 +143,14 @@
 </div>
 
 <style>
+  .gate {
+    padding: 0.6rem 0.8rem;
+    border-left: 4px solid var(--act);
+    border-radius: 3px;
+    background: var(--act-tint);
+    font-size: 1.15rem;
+    font-weight: 600;
+  }
   .when {
     display: flex;
     flex-wrap: wrap;
