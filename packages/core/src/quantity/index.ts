@@ -14,3 +14,4 @@ export * from './sum-grams.ts';
 export * from './temperature.ts';
 export * from './writing.ts';
 export * from './tenth.ts';
+export * from './sum-typed.ts';

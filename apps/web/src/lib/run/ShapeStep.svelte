@@ -14,7 +14,7 @@
   import { forms, type Form } from '@tender-crumb/core/style';
   import { totals } from '@tender-crumb/core/formula';
   import { panDough, panFit, panKinds } from '@tender-crumb/core/machine';
-  import { isRefused, numberTyped } from '@tender-crumb/core/quantity';
+  import { isRefused, numberTyped, sumTyped } from '@tender-crumb/core/quantity';
   import { untrack } from 'svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import PlaitDrawing from '../drawing/PlaitDrawing.svelte';
@@ -75,7 +75,7 @@
   let pieceTyped = $state('');
   function typePiece(event: SubmitEvent) {
     event.preventDefault();
-    const grams = numberTyped(pieceTyped, writing());
+    const grams = sumTyped(pieceTyped, writing());
     if (grams === undefined || !(grams >= 1 && grams <= 20_000)) {
       fault = 'What the piece weighs, in grams, such as 102.';
       return;

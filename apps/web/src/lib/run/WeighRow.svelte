@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { WeighingItem } from '@tender-crumb/core/hands';
-  import { gramsTyped, mostGrams, numberTyped } from '@tender-crumb/core/quantity';
+  import { gramsTyped, mostGrams, sumTyped } from '@tender-crumb/core/quantity';
   import Check from '@lucide/svelte/icons/check';
   import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
@@ -24,10 +24,10 @@
   }
   function enter(event: SubmitEvent) {
     event.preventDefault();
-    const number = numberTyped(typed, writing());
+    const number = sumTyped(typed, writing());
     const grams = number === undefined ? NaN : gramsTyped(number, writing());
     if (!(grams >= 0 && grams <= mostGrams)) {
-      fault = say('A weight, such as 402 or 8.5');
+      fault = say('A weight, such as 402, 8.5, or 1312-872');
       return;
     }
     run.weigh(item, grams, true);
