@@ -5,6 +5,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import { gramsNumber } from '../quantity/number.ts';
+import { aroundOf } from './around.ts';
 import { csvRow } from './csv.ts';
 
 /** One line of a formula as a table has it. */
@@ -41,10 +42,24 @@ export const formulaCsv = (
 ): string =>
   [
     'part,ingredient,grams,percent',
+    ...aroundCsv(formula, 'above'),
     ...cellsOf(formula, pantry, school).map(({ stage, name, grams, percent }) =>
       csvRow([stage, name, gramsNumber(grams), percent?.toFixed(2) ?? '']),
     ),
+    ...aroundCsv(formula, 'below'),
   ].join('\n');
+
+/** What stands round the lines, as rows of the table: its part, and its words. */
+function aroundCsv(formula: Formula, where: 'above' | 'below'): string[] {
+  const { style, makes, size, outside, steps } = aroundOf(formula);
+  const row = (part: string, says: string) => csvRow([part, says, '', '']);
+  return where === 'above'
+    ? [style, makes && `Makes ${makes}`, size].flatMap((says) => (says ? [row('', says)] : []))
+    : [
+        ...outside.flatMap(({ heading, says }) => says.map((s) => row(heading, s))),
+        ...steps.map((s) => row('Method', s)),
+      ];
+}
 
 /**
  * A formula as a sheet in Markdown, with what stands round its dough.
@@ -68,12 +83,17 @@ export function formulaMarkdown(
         .map((c) => `| ${c.name} | ${gramsNumber(c.grams)} | ${c.percent?.toFixed(1) ?? ''} |`),
     ].join('\n'),
   );
-  const { steps = [], notes } = formula;
+  const { notes } = formula;
+  const { style, makes, size, outside, steps } = aroundOf(formula);
   return [
     `# ${formula.name}`,
+    [style, makes && `Makes ${makes}`, size].filter(Boolean).join('\n\n'),
     ...parts,
+    ...outside.map(
+      ({ heading, says }) => `## ${heading}\n\n${says.map((s) => `- ${s}`).join('\n')}`,
+    ),
     ...(steps.length > 0
-      ? [`## Method\n\n${steps.map((s, i) => `${i + 1}. ${s.says}`).join('\n')}`]
+      ? [`## Method\n\n${steps.map((s, i) => `${i + 1}. ${s}`).join('\n')}`]
       : []),
     ...(notes ? [`## Notes\n\n${notes}`] : []),
   ].join('\n\n');

@@ -1,4 +1,5 @@
 import type { PercentageSchool } from '../household/schools.ts';
+import { aroundOf } from './around.ts';
 import { stagesOf, type Formula } from '../formula/formula.ts';
 import { percentOf } from '../formula/percentage.ts';
 import { resolve } from '../formula/resolve.ts';
@@ -28,5 +29,12 @@ export function formulaText(
       });
     return [`${stage.name}:`, ...own].join('\n');
   });
-  return [formula.name, ...stages].join('\n\n');
+  const { style, makes, size, outside, steps } = aroundOf(formula);
+  return [
+    formula.name,
+    [style, makes && `Makes ${makes}`, size].filter(Boolean).join('\n'),
+    ...stages,
+    ...outside.map(({ heading, says }) => [`${heading}:`, ...says].join('\n')),
+    ...(steps.length > 0 ? [`Method\n${steps.map((s, i) => `${i + 1}. ${s}`).join('\n')}`] : []),
+  ].join('\n\n');
 }

@@ -13,3 +13,4 @@ export * from './parcel.ts';
 export * from './schema-recipe.ts';
 export * from './upgrade.ts';
 export * from './format-limits.ts';
+export * from './around.ts';

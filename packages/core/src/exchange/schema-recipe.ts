@@ -1,3 +1,4 @@
+import { aroundOf } from './around.ts';
 import { stagesOf, type Formula } from '../formula/formula.ts';
 import { resolve } from '../formula/resolve.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
@@ -13,26 +14,27 @@ export function schemaRecipe(
   pantry: Pantry = cataloguePantry,
 ): Readonly<Record<string, unknown>> {
   const lines = resolve(formula, pantry);
-  const { steps = [], pieces, slices } = formula;
-  const makes = pieces
-    ? `${pieces} ${formula.piece?.kind ?? 'piece'}s`
-    : slices && `${slices} slices`;
+  const { style, makes, outside, steps } = aroundOf(formula);
   const parts = stagesOf(formula).map((stage) => ({
     stage,
     own: lines.filter((l) => l.stage === stage.id && l.grams > 0),
   }));
-  const one = parts.filter((p) => p.own.length > 0).length < 2;
+  const one = parts.filter((p) => p.own.length > 0).length < 2 && outside.length === 0;
   return {
     '@context': 'https://schema.org',
     '@type': 'Recipe',
     name: formula.name,
+    recipeCategory: style,
     ...(makes ? { recipeYield: makes } : {}),
-    recipeIngredient: parts.flatMap(({ stage, own }) => [
-      ...(one || own.length === 0 ? [] : [`${stage.name}:`]),
-      ...own.map((l) => `${gramsNumber(l.grams)} g ${l.of.name}`),
-    ]),
+    recipeIngredient: [
+      ...parts.flatMap(({ stage, own }) => [
+        ...(one || own.length === 0 ? [] : [`${stage.name}:`]),
+        ...own.map((l) => `${gramsNumber(l.grams)} g ${l.of.name}`),
+      ]),
+      ...outside.flatMap(({ heading, says }) => [`${heading}:`, ...says]),
+    ],
     ...(steps.length > 0
-      ? { recipeInstructions: steps.map((s) => ({ '@type': 'HowToStep', text: s.says })) }
+      ? { recipeInstructions: steps.map((s) => ({ '@type': 'HowToStep', text: s })) }
       : {}),
   };
 }

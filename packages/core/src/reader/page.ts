@@ -19,6 +19,7 @@ const passed = new Set(
 interface SchemaRecipe {
   readonly name?: unknown;
   readonly recipeYield?: unknown;
+  readonly recipeCategory?: unknown;
   readonly recipeIngredient?: unknown;
   readonly recipeInstructions?: unknown;
 }
@@ -85,7 +86,12 @@ function lineFinder(source: string): (text: string) => number {
 
 /** A schema.org recipe as the lines of a text, each with the line of the source where it stands. */
 function linesOf(recipe: SchemaRecipe, source: string): RawLine[] {
-  const { name, recipeYield, recipeIngredient, recipeInstructions } = recipe;
+  const { name, recipeYield, recipeCategory, recipeIngredient, recipeInstructions } = recipe;
+  // Only our own files say there what bread it is.
+  const style = [recipeCategory]
+    .flat()
+    .map(text)
+    .find((c) => /^style: /i.test(c));
   const yields = [recipeYield]
     .flat()
     .map(text)
@@ -93,6 +99,7 @@ function linesOf(recipe: SchemaRecipe, source: string): RawLine[] {
   const ingredients = [recipeIngredient].flat().map(text).filter(Boolean);
   const rows = [
     text(name) ? `# ${text(name)}` : '',
+    style ?? '',
     yields ? `Makes ${yields.replace(/^makes\s+/i, '')}` : '',
     '',
     ...ingredients.map((i) => `- ${i}`),

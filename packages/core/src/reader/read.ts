@@ -62,6 +62,8 @@ export interface ReadRecipe {
   readonly recipes: readonly string[];
   /** Names of the sizes in its columns, where it stands there in several: none is taken until one is chosen. */
   readonly sizes: readonly string[];
+  /** The style that the text itself says: "Style: pizza". */
+  readonly style?: StyleId;
   /** It is a page's source: its rows stand there block by block, and not line by line. */
   readonly ofPage?: true;
   /** What it says of itself and what was read, where the two disagree. */

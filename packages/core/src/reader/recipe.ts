@@ -18,7 +18,7 @@ import {
   type CannotRead,
   type ReadingWith,
 } from './line.ts';
-import { usualStyle } from '../style/style.ts';
+import { styleIds, styles, usualStyle, type StyleId } from '../style/style.ts';
 import { matchIngredient, nearest, vocabularyOf } from './match.ts';
 import { processIn } from '../process/process-in.ts';
 import { isMethod } from './method.ts';
@@ -142,6 +142,13 @@ const soakedIn =
 const ofTheWork =
   /\b(?:programme|program|setting|cycle|machine|oven|knead\w*|rise|rising|proof\w*|prov(?:e|ing)|bake[sd]?|baking|overnight|folds?|until)\b/i;
 
+const styleNamed = new Map(styleIds.map((id) => [styles[id].name.toLowerCase(), id]));
+/** "Style: pizza", as our own sheets have it. */
+const styleIn = (text: string): StyleId | undefined => {
+  const name = /^style:\s*(.+)$/i.exec(text)?.[1];
+  return name === undefined ? undefined : styleNamed.get(name.trim().toLowerCase());
+};
+
 /** Headings that need no mark: nothing else is written so. */
 const plainHeading =
   /^(?:method|methods|instructions?|directions?|steps|preparation|procedure|notes?|recipe notes?|nutrition)$/i;
@@ -210,6 +217,7 @@ class Reading {
   #lineCount = 0;
   #begun = false;
   #lastLine: string | undefined;
+  #style: StyleId | undefined;
   /** What comes goes into the dough, whatever it is for. */
   #inDough = false;
 
@@ -272,6 +280,11 @@ class Reading {
 
   /** A row of which nobody has said anything. */
   #plain(row: TextRow, next: TextRow | undefined): void {
+    const style = styleIn(row.text);
+    if (style) {
+      this.#style ??= style;
+      return void this.#say(row, 'note');
+    }
     if (row.text.length > longestLine) {
       if (isMethod(row.text) || this.#place === 'method') return this.#step(row);
       if (this.#place === 'notes' || row.text.length > 4 * longestLine) return this.#note(row);
@@ -619,7 +632,7 @@ class Reading {
     const formula: Formula = {
       format: formulaFormat,
       name: this.#name ?? unnamed,
-      style: this.#reader.style ?? usualStyle,
+      style: this.#reader.style ?? this.#style ?? usualStyle,
       stages,
       taken: [],
       left: [],
@@ -653,6 +666,7 @@ class Reading {
       unread: unread.map(({ after, stage, ...rest }) => (void [after, stage], rest)),
       assumptions: this.#assumptions.sort(byLine),
       recipes,
+      ...(this.#style ? { style: this.#style } : {}),
       sizes,
       disagrees: disagreementsOf(
         this.#rows

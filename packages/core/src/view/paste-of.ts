@@ -85,8 +85,10 @@ export function pasteOf(given: PasteGiven): PasteView {
     read: () =>
       text.trim() ? readRecipe(text, { ...readerOf(here), answers, which, size }) : undefined,
     likely: ({ read }) =>
-      read && !said ? asLikely(read.formula, here, belief ?? nothingLearned)?.likely : undefined,
-    style: ({ likely }) => said ?? likely?.style ?? usualStyle,
+      read && !said && !read.style
+        ? asLikely(read.formula, here, belief ?? nothingLearned)?.likely
+        : undefined,
+    style: ({ read, likely }) => said ?? read?.style ?? likely?.style ?? usualStyle,
     asksStyle: ({ likely }) =>
       likely && likely.probability < sureOfStyle
         ? [likely.style, ...likely.others.slice(0, 1).map((o) => o.style)]

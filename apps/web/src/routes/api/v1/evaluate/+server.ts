@@ -53,7 +53,7 @@ async function readFormula(
         { where: 'body', what: 'nothing to read' },
       ]);
     }
-    return { ...read, styled: query.style !== undefined };
+    return { ...read, styled: query.style !== undefined || read.style !== undefined };
   }
   if (/json/i.test(type)) {
     const body = sensibleFormula(formulaIn(await readJson(request), 'body'));
