@@ -149,6 +149,9 @@ const styleIn = (text: string): StyleId | undefined => {
   return name === undefined ? undefined : styleNamed.get(name.trim().toLowerCase());
 };
 
+/** A sentence of the work: it has a verb, and a stop. */
+const isSentence = (text: string): boolean => isMethod(text) && /[.!](?:\s|$)/.test(text);
+
 /** Headings that need no mark: nothing else is written so. */
 const plainHeading =
   /^(?:method|methods|instructions?|directions?|steps|preparation|procedure|notes?|recipe notes?|nutrition)$/i;
@@ -311,6 +314,9 @@ class Reading {
     if (typeof this.#place === 'object') return this.#asOutside(row, this.#place.outside);
     const things = stirredTogether(row.text);
     if (things) return this.#together(row, things);
+    // A sentence of the work that speaks of a starter which stands above makes no other one.
+    if (!row.item && starterWord(row.text) && isSentence(row.text) && this.#stands(row.text))
+      return this.#step(row);
     if (starterWord(row.text) && (this.#beside(row) || this.#starter(row))) {
       return void (this.#begun = true);
     }

@@ -216,6 +216,19 @@ describe('amounts in sentences', () => {
   });
 });
 
+describe('a starter that the work speaks of', () => {
+  it('is the one that stands above, and no other', () => {
+    const list = '500 g flour\n340 g water\n10 g salt\n100 g starter';
+    const whole = lines(list);
+    for (const work of [
+      'Mix the 100 g starter with water and flour. Add 10 g salt and the starter.',
+      'Stir 100 g starter into 340 g water. Add the flour.',
+      'Feed the starter the night before.',
+    ])
+      expect(lines(`${list}\n\n${work}`), work).to.deep.equal(whole);
+  });
+});
+
 describe('a starter as a share of the flour', () => {
   it('is so much of it, and no hydration; from 80 in 100 on it is asked', () => {
     expect(lines('500 g bread flour\n330 g water\nlevain 20 %')).to.include.members([
