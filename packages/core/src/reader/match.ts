@@ -20,6 +20,8 @@ const spellings = (of: Ingredient): string[] =>
 export interface Vocabulary {
   /** Aliases by the rarest of their words: a text that means one holds it. */
   readonly byRarest: ReadonlyMap<string, readonly Alias[]>;
+  /** What a cube of yeast is. */
+  readonly fresh: Ingredient;
   /** Aliases by each of their words, for what is only near. */
   readonly byWord: ReadonlyMap<string, readonly Alias[]>;
 }
@@ -41,7 +43,7 @@ function vocabulary(aliases: readonly Alias[]): Vocabulary {
     const rarest = alias.words.reduce((a, b) => (count(b) < count(a) ? b : a));
     into(byRarest, rarest, alias);
   }
-  return { byRarest, byWord };
+  return { byRarest, byWord, fresh: ingredient('fresh-yeast') };
 }
 
 const ofCatalogue: readonly Alias[] = [

@@ -239,7 +239,7 @@ class Reading {
     if (words.size >= 3) {
       this.#assumptions.push({
         line: 1,
-        text: 'only English is read: what can be read is, and the rest is kept as it stands',
+        text: 'its method is kept as it stands: of other languages than English only the names of things are read',
       });
     }
   }
@@ -317,6 +317,13 @@ class Reading {
     // A sentence of the work that speaks of a starter which stands above makes no other one.
     if (!row.item && starterWord(row.text) && isSentence(row.text) && this.#stands(row.text))
       return this.#step(row);
+    if (starterWord(row.text) && this.#otherThings(row.text)) {
+      if (this.#beside(row)) return void (this.#begun = true);
+      return this.#handBack(row, {
+        code: 'several',
+        says: 'a starter, and other things with amounts: write each on a line of its own',
+      });
+    }
     if (starterWord(row.text) && (this.#beside(row) || this.#starter(row))) {
       return void (this.#begun = true);
     }
@@ -338,6 +345,15 @@ class Reading {
       this.#open = undefined;
     for (const thing of missing)
       this.row({ ...row, raw: thing, text: thing, item: true }, undefined);
+  }
+
+  /** Whether a row that names a starter weighs other things as well: they must not go in with it unseen. */
+  #otherThings(text: string): boolean {
+    const bare = text.replace(/\([^)]*\)/g, ' ');
+    return thingsIn(bare, this.#with).some(({ at }) => {
+      const own = /^[^,;+&]*/.exec(bare.slice(at))![0];
+      return !starterWord(own) && at > 0;
+    });
   }
 
   /** Whether so much of a thing of its kind stands above, for a sentence says "flour"; of a starter, whether any does. */
@@ -815,6 +831,19 @@ class Reading {
     const alone = !row.item && bare.split(/\s+/).length <= 6 && !/[.!,]$/.test(text);
     // Nothing marks it, neither a sign nor a gap above: it sends nothing that follows out of the dough.
     const set = marked || row.blankBefore === true || row.at === 1;
+    // "Sourdough rye (2 loaves)" above all else is what the bread is called.
+    const calls =
+      this.#name === undefined &&
+      !this.#begun &&
+      !marked &&
+      /\bsourdough\b/i.test(bare) &&
+      !/\b(?:starter|levain|leaven|culture|build|feed)\b/i.test(bare);
+    if (section && calls && this.#isTitle(row, next, true)) {
+      this.#name = text.slice(0, 120);
+      this.#yield = { ...this.#yield, ...yieldIn(/\(([^)]+)\)/.exec(text)?.[1] ?? text) };
+      this.#say(row, 'title');
+      return true;
+    }
     if (section && !set && section.opens !== 'stage' && !plainHeading.test(bare)) return false;
     if (section && (marked || (alone && !amount) || /^day \d/i.test(bare))) {
       // A word that is also an ingredient is one, unless it is marked as a heading.

@@ -132,7 +132,7 @@ export function rowsOf(text: string): TextRow[] {
     const hash = /^#{1,6}\s/.test(trimmed);
     const body = trimmed.replace(/^#{1,6}\s*/, '').replace(/\s+#+$/, '');
     // "For boiling: 2 l water, 1 tbsp honey": a part and what is in it on one row.
-    const inline = /^([^,;:\d]{3,40}):\s*(?=[\d½¼¾⅓⅔])(.+)$/.exec(body);
+    const inline = /^([^,;:\d]{3,40}):\s*(?=[\d½¼¾⅓⅔]|all\b|the\b)(.+)$/i.exec(body);
     const opens =
       inline &&
       !bareAmount.test(inline[2]!) &&

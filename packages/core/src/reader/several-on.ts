@@ -11,8 +11,13 @@ const marked = new RegExp(String.raw`\s+[/+&]\s+(?=${amount})`, 'i');
 const withMore = new RegExp(String.raw`\s+with\s+(?=${amount})`, 'i');
 const beaten = /\b(?:beaten|whisked|thinned|diluted|brush\w*|glaz\w*)\b/i;
 const begins = new RegExp(`^${amount}\\s*(?:\\d+\\s?%\\s*)?\\p{L}`, 'iu');
+/** What is built above and goes in whole: it has no amount of its own. */
+const ofAll =
+  /^(?:all(?: of)?(?: the)?|the)\s+(?:\p{L}+\s)?(?:biga|poolish|levain|leaven|starter|sponge|pre-?ferment|soaker|tangzhong|scald)\b[^\d]*$/iu;
 const isNamed = (part: string): boolean =>
-  begins.test(part) || (/^\d+\s+\p{L}/u.test(part) && !bareAmount.test(part));
+  ofAll.test(part.trim()) ||
+  begins.test(part) ||
+  (/^\d+\s+\p{L}/u.test(part) && !bareAmount.test(part));
 
 /** A name with its amount behind it. */
 const ends = /^\p{L}[\p{L}\s-]*\s\d[\d.,]*\s?(?:kg|g|ml|l|oz|lb|%)\.?(?:\s*\([^)]*\))?$/iu;

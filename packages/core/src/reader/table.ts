@@ -37,16 +37,20 @@ const split = (raw: string, by: string): string[] =>
     : splitPlain(raw, by);
 
 const splitPlain = (raw: string, by: string): string[] =>
+  by === 'spaces' ? raw.split(/\s{2,}/).map((cell) => cell.trim()) : splitMarks(raw, by);
+
+const splitMarks = (raw: string, by: string): string[] =>
   raw
     .replace(/^\s*\|/, '')
     .replace(/\|\s*$/, '')
     .split(by)
     .map((cell) => cell.replace(/\*\*|^"|"$/g, '').trim());
 
-const separatorOf = (raw: string): string | undefined => {
+const separatorOf = (raw: string, spaces = false): string | undefined => {
   const bars = raw.replace(/[│┃]/g, '|');
   if (/\S\s*\|\s*\S/.test(bars) || /^\s*\|.*\|/.test(bars)) return '|';
   if (/\S\t+\S/.test(raw)) return '\t';
+  if (spaces) return 'spaces';
   const semicolons = /^[^,;]*(?:;[^,;]*){1,6}$/.test(raw);
   // "500 g flour; 340 g water": things one after another, and no cells of one thing.
   return semicolons && !raw.split(';').every((cell) => /^\s*[\d½¼¾⅓⅔][\d.,/]*\s*\p{L}/u.test(cell))
@@ -112,6 +116,7 @@ export function tableRows(lines: readonly RawLine[]): RawLine[] {
   let kinds: ReturnType<typeof headingOf>;
   let width = 0;
   let comma = false;
+  let spaced = false;
   let part = '';
   let bread = '';
   return lines.flatMap((line): RawLine[] => {
@@ -120,7 +125,11 @@ export function tableRows(lines: readonly RawLine[]): RawLine[] {
       line.raw.includes(',') && !/\d/.test(line.raw) && headingOf(split(line.raw, ','));
     if (spreadsheet) comma = true;
     else if (!line.raw.trim()) comma = false;
-    const by = comma ? ',' : separatorOf(line.raw);
+    // Columns that spaces part are some only below a heading that is written so.
+    if (/\s{2,}\S/.test(line.raw) && !/\d/.test(line.raw) && headingOf(split(line.raw, 'spaces')))
+      spaced = true;
+    else if (!/\S\s{2,}\S/.test(line.raw)) spaced = false;
+    const by = comma ? ',' : separatorOf(line.raw, spaced);
     if (by === undefined) {
       if (!line.raw.trim()) kinds = undefined;
       return [line];

@@ -229,6 +229,42 @@ describe('a starter that the work speaks of', () => {
   });
 });
 
+describe('parts and columns', () => {
+  it('a part on one row keeps all that is in it, the biga with it', () => {
+    const text =
+      'Ciabatta\nBiga (night before): 250 g bread flour, 140 g water, 1 g instant yeast\nDough: all the biga, 250 g bread flour, 260 g water, 10 g salt';
+    expect(lines(text)).to.deep.equal([
+      'bread-flour 250',
+      'water 140',
+      'instant-yeast 1',
+      'bread-flour 250',
+      'water 260',
+      'salt 10',
+    ]);
+  });
+  it('a row that names a starter beside other things is asked about, and swallows none', () => {
+    const { unread } = read(
+      '500 g bread flour\nflour 100 g and starter 100 g mixed with 50 g honey',
+    );
+    expect(unread).to.have.length(1);
+    expect(unread[0]!.code).to.equal('several');
+  });
+  it('columns that spaces part below their heading, and a title that says sourdough', () => {
+    const { formula } = read(
+      'SOURDOUGH RYE (2 loaves)\n\n             grams    %\nRye flour     500     50\nBread flour   500     50\nWater         750     75\nSalt           20      2\nStarter       200     20\n\nMix, rest 1 hr. Shape.',
+    );
+    expect(formula.name).to.equal('SOURDOUGH RYE (2 loaves)');
+    expect(formula.stages.map((s) => [s.kind, s.lines.length])).to.deep.equal([
+      ['starter', 2],
+      ['dough', 4],
+    ]);
+    expect(formula.steps?.map((s) => s.says)).to.deep.equal(['Mix, rest 1 hr. Shape.']);
+  });
+  it('a cake of yeast is fresh', () => {
+    expect(lines('1 kg flour\n1 cake yeast').at(-1)).to.equal('fresh-yeast 17');
+  });
+});
+
 describe('a starter as a share of the flour', () => {
   it('is so much of it, and no hydration; from 80 in 100 on it is asked', () => {
     expect(lines('500 g bread flour\n330 g water\nlevain 20 %')).to.include.members([
