@@ -157,7 +157,7 @@ describe('API', () => {
         ['200 g water', 0],
         ['3 firkins flour', 1],
         ['5000000 kg flour\n-20 g salt', 2],
-        ['500 g Mehl\n300 g Wasser', 2],
+        ['500 g vehnäjauhoja\n300 g vettä', 2],
         [{ stages: [{ lines: [{ ingredient: 'water', grams: 5 }] }] }, 0],
       ];
       for (const [body, unread] of cases) {
