@@ -40,6 +40,8 @@ export interface Settings {
   readonly glutenFree: boolean;
   /** Somebody here keeps to little salt. */
   readonly lowSodium: boolean;
+  /** Nobody here has a thermometer to put into a bread. */
+  readonly noProbe: boolean;
   /** Id of the yeast in the cupboard, where there is only one. */
   readonly yeastKept?: string;
   /** How it writes masses, temperatures and decimals. */
@@ -92,6 +94,7 @@ export const defaultSettings: Settings = {
   netCarbs: 'eu',
   glutenFree: false,
   lowSodium: false,
+  noProbe: false,
   writing: plainWriting,
   words: {},
   each: {},

@@ -41,6 +41,8 @@ interface LeadFacts {
   readonly atSignal: readonly string[];
   /** What lies on it or in it and not in the dough, in the recipe's words. */
   readonly outside: readonly string[];
+  /** Nobody here has a thermometer to put into it. */
+  readonly noProbe?: boolean;
   /** The oven that it is baked in. */
   readonly oven?: Pick<Appliance, 'lowest' | 'steam'>;
 }
@@ -222,7 +224,12 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
         ? [s(place.steam, 'Steam keeps its skin soft while it springs.')]
         : []),
       ...(place.turn ? [s('Half-way, turn it round.', 'Every oven has a hotter side.')] : []),
-      s('Push the probe into the middle.', 'Colour alone lies; so does the clock.'),
+      f.noProbe
+        ? s(
+            'Knock on its bottom, look at its sides, weigh it.',
+            'One sign alone lies; so does the clock.',
+          )
+        : s('Push the probe into the middle.', 'Colour alone lies; so does the clock.'),
     ];
   },
   programme: (f) => machineLoaf(f),
@@ -323,7 +330,9 @@ export function signOf({
   step,
   style,
   unkneaded,
-}: Pick<LeadFacts, 'step' | 'style' | 'unkneaded'>): string {
+  noProbe,
+}: Pick<LeadFacts, 'step' | 'style' | 'unkneaded' | 'noProbe'>): string {
+  if (noProbe && step.kind === 'bake') return 'it sounds hollow, and its sides are brown';
   if (step.until) return step.until;
   const words: Partial<Record<RunStep['kind'], string>> = {
     mix: unkneaded ? 'no dry flour is left' : 'smooth, and a piece stretches thin without tearing',

@@ -270,9 +270,11 @@ export function bakeOf({
         outside: (formula.outside ?? []).map((o) => o.says),
         ...(all.course ? { course: all.course } : {}),
         ...(all.oven ? { oven: all.oven } : {}),
+        ...(household.noProbe ? { noProbe: true } : {}),
       });
     },
-    sign: () => (step) => signOf({ step, style: formula.style, unkneaded }),
+    sign: () => (step) =>
+      signOf({ step, style: formula.style, unkneaded, noProbe: household.noProbe }),
     gates:
       ({ stages }) =>
       (step, now) =>

@@ -98,4 +98,26 @@ describe('gates: what stands in the way of a step', () => {
         .join(' '),
     ).to.not.match(/boiled water/);
   });
+
+  it('without a probe other signs are told, and no core', () => {
+    const view = bakeOf({
+      id: 'b',
+      formula,
+      method: 'hand',
+      events: [],
+      household: { ...defaultHousehold, noProbe: true },
+      belief: nothingLearned,
+    });
+    const step = view.steps.find((s) => s.kind === 'bake')!;
+    expect(view.sign(step)).to.contain('hollow');
+    expect(
+      view
+        .sentences(step)
+        .map((s) => s.says)
+        .join(' '),
+    )
+      .to.match(/Knock/)
+      .and.not.match(/probe/);
+    expect(bake().sign(bake().steps.find((s) => s.kind === 'bake')!)).to.match(/°C in the middle/);
+  });
 });

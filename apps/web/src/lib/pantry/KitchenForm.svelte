@@ -81,6 +81,7 @@
   const switches = [
     ['glutenFree', 'Somebody here must not eat gluten'],
     ['lowSodium', 'Somebody here keeps to little salt'],
+    ['noProbe', 'Nobody here has a thermometer for bread'],
   ] as const;
 </script>
 

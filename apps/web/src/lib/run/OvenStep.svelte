@@ -6,6 +6,7 @@
     fiveMore,
     ovenSetting,
     ovenTroubles,
+    withoutProbe,
   } from '@tender-crumb/core/hands';
   import { type RunStep } from '@tender-crumb/core/lead';
   import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
@@ -26,6 +27,10 @@
   const readings = $derived(coreReadings(run.view.state.core, step.begunAt ?? now.toISOString()));
   const done = $derived(doneBy(readings, core));
   const probe = $derived(standIns.probe.reading?.celsius);
+
+  const signs = $derived(
+    withoutProbe(run.view.doughGrams / run.view.loaves, styles[run.view.formula.style].loss),
+  );
 
   let typed = $state('');
   let fault = $state('');
@@ -79,7 +84,19 @@
     {/if}
     {place.turn ? 'Half-way, turn it round.' : ''}
   </p>
-  {#if step.kind === 'bake'}
+  {#if step.kind === 'bake' && run.household.noProbe}
+    <section class="bowl grid gap-2 p-4" aria-labelledby="signs">
+      <h3 id="signs">How to tell that it is done</h3>
+      <ul class="grid gap-2 text-lg">
+        {#each signs as sign (sign.id)}<li>{say(sign.says)}</li>{/each}
+      </ul>
+      <div>
+        <button class="knob min-h-14" type="button" onclick={() => run.longer(step, fiveMore)}
+          >{fiveMore} minutes more</button
+        >
+      </div>
+    </section>
+  {:else if step.kind === 'bake'}
     <section class="bowl grid gap-2 p-4" aria-labelledby="core">
       <h3 id="core">
         In the middle, done at {core[0] === core[1]
@@ -128,6 +145,8 @@
         </p>
       {/if}
     </section>
+  {/if}
+  {#if step.kind === 'bake'}
     <section class="grid gap-2" aria-label="Something is wrong">
       <div class="flex flex-wrap gap-2">
         {#each troubleIds as id (id)}

@@ -195,6 +195,7 @@ export const settingsBody = Joi.object<Settings>({
     .default(defaultSettings.netCarbs),
   glutenFree: Joi.boolean().default(false),
   lowSodium: Joi.boolean().default(false),
+  noProbe: Joi.boolean().default(false),
   writing: Joi.object({
     mass: Joi.string()
       .valid(...massSchools)
