@@ -153,18 +153,35 @@ describe('a plan by the clock of the house', () => {
     const plan = timed(question());
     const mix = step(plan, 'mix');
     const at = (ms: number) =>
-      callsDue([mix], [], () => 'Tin', new Date(Date.parse(mix.start) + ms)).map((c) => c.says);
+      callsDue([mix], [], [], () => 'Tin', new Date(Date.parse(mix.start) + ms)).map((c) => c.says);
     expect(at(-1)).to.deep.equal([]);
     expect(at(0)).to.deep.equal(['Weigh, mix and knead: Tin']);
     expect(at(3_600_000 - 1)).to.have.length(1);
     expect(at(3_600_000)).to.deep.equal([]);
     const timers = [{ id: 't', name: 'Tea', dueAt: mix.start }];
-    expect(callsDue([], timers, () => '', new Date(mix.start)).map((c) => c.says)).to.deep.equal([
-      'Tea',
-    ]);
+    expect(
+      callsDue([], [], timers, () => '', new Date(mix.start)).map((c) => c.says),
+    ).to.deep.equal(['Tea']);
     // Nobody is called for a dough that rises by itself.
     const rise = step(plan, 'first-rise');
-    expect(callsDue([rise], [], () => '', new Date(rise.start))).to.deep.equal([]);
+    expect(callsDue([rise], [], [], () => '', new Date(rise.start))).to.deep.equal([]);
+    // In the middle of what has begun: a fold, and for ten minutes.
+    const folds = { ...rise, folds: { times: 2, every: 30, says: '' } };
+    const called = (minute: number) =>
+      callsDue(
+        [],
+        [folds],
+        [],
+        () => 'Tin',
+        new Date(Date.parse(rise.start) + minute * 60_000),
+      ).map((c) => c.says);
+    expect([29, 30, 39, 40, 60].map(called)).to.deep.equal([
+      [],
+      ['Fold 1 of 2: Tin'],
+      ['Fold 1 of 2: Tin'],
+      [],
+      ['Fold 2 of 2: Tin'],
+    ]);
   });
 });
 

@@ -8,5 +8,4 @@ export * from './plait.ts';
 export * from './rested-feel.ts';
 export * from './weigh-in.ts';
 export * from './weighing-list.ts';
-export * from './parts-at.ts';
 export * from './without-probe.ts';

@@ -1,6 +1,6 @@
 import type { WeighingItem } from '../hands/weighing-list.ts';
 import type { BakeState } from '../bake/state.ts';
-import { foldsAt } from '../hands/parts-at.ts';
+import { foldsAt } from '../process/parts-at.ts';
 import type { RunStep } from './run-steps.ts';
 
 /** Something that should have been done before a step, with what to do now. */

@@ -10,3 +10,4 @@ export * from './method-in.ts';
 export * from './minutes-said.ts';
 export * from './oven-heat.ts';
 export * from './part-text.ts';
+export * from './parts-at.ts';

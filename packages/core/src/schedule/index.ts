@@ -2,6 +2,7 @@ export * from './ahead-tasks.ts';
 export * from './amounts.ts';
 export * from './bread-tasks.ts';
 export * from './bread.ts';
+export * from './changes.ts';
 export * from './clash.ts';
 export * from './network.ts';
 export * from './plan.ts';

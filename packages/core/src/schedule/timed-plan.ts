@@ -46,7 +46,18 @@ export interface PlanQuestion {
 /** A step by the clock of the house. */
 export interface TimedStep extends Pick<
   PlannedStep,
-  'id' | 'bake' | 'kind' | 'label' | 'attended' | 'until' | 'says' | 'celsius' | 'uses' | 'doubt'
+  | 'id'
+  | 'bake'
+  | 'kind'
+  | 'label'
+  | 'attended'
+  | 'until'
+  | 'says'
+  | 'celsius'
+  | 'uses'
+  | 'doubt'
+  | 'parts'
+  | 'folds'
 > {
   readonly earliest: string;
   readonly start: string;
@@ -307,7 +318,7 @@ function notTimed({ refused, drop }: NoPlan, at: At): NoTimedPlan {
 
 /** A step by the clock, with the curve of what rises in it. */
 function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: At): TimedStep {
-  const { start, end, earliest, soonest, latest, until, says, celsius } = step;
+  const { start, end, earliest, soonest, latest, until, says, celsius, parts, folds } = step;
   const curve = stepCurve(bread, planned, step).map(({ hours, ...point }) => ({
     minute: Math.round(hours * 60),
     volume: point.volume,
@@ -330,6 +341,8 @@ function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: A
     ...(until === undefined ? {} : { until }),
     ...(says === undefined ? {} : { says }),
     ...(celsius === undefined ? {} : { celsius }),
+    ...(parts ? { parts } : {}),
+    ...(folds ? { folds } : {}),
     ...(curve.length === 0 ? {} : { curve }),
   };
 }

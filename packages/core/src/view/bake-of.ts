@@ -12,7 +12,7 @@ import { restedFeel, stillToDrink } from '../hands/rested-feel.ts';
 import { runOf, type RunView } from '../lead/run-of.ts';
 import { runStepKinds } from '../lead/run-step-kind.ts';
 import { gatesAt, type Gate } from '../lead/gates.ts';
-import { partsAt, type PartAt } from '../hands/parts-at.ts';
+import { partsAt, type PartAt } from '../process/parts-at.ts';
 import { isRise, riseOf, stepNow, type RunStep } from '../lead/run-steps.ts';
 import { cautionsAt } from '../lead/step-cautions.ts';
 import { hasDrunk, wetFor } from '../lead/touch-moment.ts';

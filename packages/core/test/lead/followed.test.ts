@@ -3,8 +3,8 @@ import { nothingLearned } from '@tender-crumb/core/belief';
 import { defaultHousehold } from '@tender-crumb/core/household';
 import { methodView } from '@tender-crumb/core/view';
 import { runOf } from '@tender-crumb/core/lead';
-import { usualShaping } from '@tender-crumb/core/process';
-import { foldsAt, partsAt } from '@tender-crumb/core/hands';
+import { foldsAt, partsAt, usualShaping } from '@tender-crumb/core/process';
+import { changesOf } from '@tender-crumb/core/schedule';
 import { read } from '../build.ts';
 
 const loaf = (...method: string[]) =>
@@ -135,5 +135,34 @@ describe('pieces that a method names', () => {
   });
   it('what the formula says goes before them', () => {
     expect(usualShaping({ ...loaf('Divide into 8 pieces.'), pieces: 6 }).pieces).to.equal(6);
+  });
+});
+
+describe('what is to be done in the middle of a step', () => {
+  const start = '2026-11-30T10:00:00.000Z';
+  const at = (minute: number) => new Date(Date.parse(start) + minute * 60_000).toISOString();
+  it('is the lid, the heat, the place, or a fold, each at its time', () => {
+    const parts = [
+      { minutes: 20, celsius: 240, lid: true, says: '' },
+      { minutes: 20, celsius: 210, lid: false, says: '' },
+    ];
+    expect(changesOf({ start, minutes: 40, parts })).to.deep.equal([
+      { at: at(20), says: 'Lid off, oven to 210 °C' },
+    ]);
+    // An oven that takes a tenth longer has each part as much longer.
+    expect(changesOf({ start, minutes: 44, parts })[0]!.at).to.equal(at(22));
+    const rise = [
+      { minutes: 60, place: 'room', says: '' },
+      { minutes: 720, place: 'fridge', says: '' },
+    ] as const;
+    expect(changesOf({ start, minutes: 780, parts: rise })).to.deep.equal([
+      { at: at(60), says: 'Into the fridge' },
+    ]);
+    expect(
+      changesOf({ start, minutes: 120, folds: { times: 2, every: 30, says: '' } }).map(
+        (c) => c.says,
+      ),
+    ).to.deep.equal(['Fold 1 of 2', 'Fold 2 of 2']);
+    expect(changesOf({ start, minutes: 30 })).to.deep.equal([]);
   });
 });

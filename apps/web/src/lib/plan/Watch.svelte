@@ -20,6 +20,7 @@
     planning
       ? callsDue(
           planning.ahead.filter((s) => !planning!.isBegun(s)),
+          planning.ahead.filter((s) => planning!.isBegun(s)),
           planning.data.timers,
           (bake) => planning!.nameOf(bake),
           planning.now,

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { foldsAt, partsAt } from '@tender-crumb/core/hands';
   import type { RunStep } from '@tender-crumb/core/lead';
-  import { partText } from '@tender-crumb/core/process';
+  import { foldsAt, partsAt, partText } from '@tender-crumb/core/process';
   import Check from '@lucide/svelte/icons/check';
   import { say } from '../ui/writing.ts';
 

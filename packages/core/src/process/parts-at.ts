@@ -1,4 +1,4 @@
-import type { Folds, Phase } from '../process/method-in.ts';
+import type { Folds, Phase } from './method-in.ts';
 
 /** A part of a step by the clock. */
 export interface PartAt extends Phase {
