@@ -421,10 +421,18 @@ test('what a bag has left is said once, and a bake takes from it', async ({ page
   await expect(page.getByText(/2000\sg left/)).toBeVisible();
 });
 
-test('the likeliest bread is taken where nobody said one, and said to be', async ({ page }) => {
+test('the likeliest bread is taken where nobody said one, and said to be; where it is not sure, it is asked', async ({
+  page,
+}) => {
   await visit(page, '/');
+  // Lean, without a name and without a tin: it may stand free, or in a tin.
   await page.locator('#recipe').fill('500 g bread flour\n325 g water\n10 g salt\n3 g yeast');
-  await expect(page.getByText(/Taken for a lean hearth loaf, as it is lean/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'machine or tin loaf' })).toBeVisible();
+  await page.getByRole('button', { name: 'lean hearth loaf with yeast' }).click();
+  await expect(page.getByLabel('It is for')).toHaveValue('hearth-yeast');
+  await expect(page.getByRole('button', { name: 'machine or tin loaf' })).toHaveCount(0);
+  await page.locator('#recipe').fill('');
+  await visit(page, '/');
   await page
     .locator('#recipe')
     .fill('Friday pizza\n\n500 g bread flour\n325 g water\n10 g oil\n10 g salt\n3 g yeast');
