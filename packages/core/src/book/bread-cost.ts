@@ -24,6 +24,8 @@ export interface BreadCost {
     /** Absent where nobody said what a kilowatt hour costs. */
     readonly cost?: number;
   };
+  /** A price of something of it is known; else what it cost is not 0, it is not known. */
+  readonly priced: boolean;
   readonly total: number;
   readonly portions: Portions;
   readonly perPortion: number;
@@ -97,6 +99,7 @@ export function breadCost(
       read: state.kilowattHours !== undefined,
       ...(powerCost === undefined ? {} : { cost: powerCost }),
     },
+    priced: ingredients.known > 0 || powerCost !== undefined,
     total,
     portions,
     perPortion: total / portions.count,

@@ -1,7 +1,7 @@
 import type { WeighingItem } from '../hands/weighing-list.ts';
 import type { BakeState } from '../bake/state.ts';
 import { foldsAt } from '../process/parts-at.ts';
-import type { RunStep } from './run-steps.ts';
+import { stepNow, type RunStep } from './run-steps.ts';
 
 /** Something that should have been done before a step, with what to do now. */
 export interface Gate {
@@ -40,8 +40,10 @@ const foldFor = 15;
 const gates: ReadonlyArray<(facts: GateFacts) => Gate | undefined> = [
   ({ step, steps, heating, now }) => {
     const heat = steps.find((s) => s.kind === 'heat');
-    if (step.kind !== 'bake' || step.standing !== 'ahead' || !heat || isOver(heat))
+    // The dough is ready: what is far ahead is no matter yet.
+    if (step.kind !== 'bake' || step.standing !== 'ahead' || stepNow(steps)?.id !== step.id)
       return undefined;
+    if (!heat || isOver(heat)) return undefined;
     if (heat.begunAt === undefined)
       return {
         id: 'cold-oven',

@@ -3,7 +3,7 @@ const verbs =
   'bake|shape|form|plait|let|leave|knead|rest|prove|proof|rise|rises|cover|uncover|turn|lower|reduce|raise|take|remove|cool|divide|fold|refrigerate|chill|retard|put|brush|glaze|score|slash|mix|heat|preheat|sprinkle|cut|roll|return|knock|punch|start|switch|spray|feed|soak|autolyse|ferment|add|stir|dust|serve|slice|bring|vent|drop';
 /** Commas, "and", "then", "until … then": where one thing that is done gives way to the next. */
 const between = new RegExp(
-  String.raw`\s*;\s*|,?\s+(?:and\s+)?then,?\s+|,\s+(?:and\s+|after that\s+)?(?=(?:${verbs})\b)|\s+and\s+(?=(?:${verbs})\b)|,\s+(?:and\s+)?(?=(?:without|uncovered|\d+\s*(?:min(?!\w*\s+apart)|more)))|,\s+(?=after\s+\d)|\s+(?=while\b)`,
+  String.raw`\s*;\s*|,?\s+(?:and\s+)?then,?\s+|,\s+(?:and\s+|after that\s+)?(?=(?:${verbs})\b)|\s+and\s+(?=(?:${verbs})\b)|,\s+(?:and\s+)?(?=(?:without|uncovered|\d+\s+(?:without|uncovered|covered)\b|\d+\s*(?:min(?!\w*\s+apart)|more)))|,\s+(?=after\s+\d)|\s+(?=while\b)`,
   'i',
 );
 

@@ -236,6 +236,8 @@ class Reading {
     const found: Array<StepKindId | MatterId> = this.#matters(clause);
     if (doNot.test(clause)) {
       this.unkneaded = true;
+      if (!this.steps.has('mix')) this.#phase('mix', says, {});
+      this.#moves('mix', clause);
       return [...found, 'mix'];
     }
     const folds = foldsIn(clause);
@@ -433,12 +435,14 @@ class Reading {
 /** The lid, or what covers it in the oven: on, taken off, or not spoken of. */
 function lidIn(clause: string): boolean | undefined {
   if (
-    /\buncover|\blid off\b|\b(?:take|remove|lift)[^.]*\blid\b|\bwithout (?:it|the lid)\b|\bremove the (?:cover|foil)\b/i.test(
+    /\buncover|\blid off\b|\b(?:take|remove|lift)[^.]*\blid\b|\bwithout (?:it|the lid|lid)\b|^\d+(?:\s*(?:-|–|to)\s*\d+)?(?: min\w*)? without\b|\bremove the (?:cover|foil)\b/i.test(
       clause,
     )
   )
     return false;
-  return /\bcovered\b|\blid on\b|\bwith (?:its|the|a) lid\b|\bunder (?:a|the) lid\b/i.test(clause)
+  return /\bcovered\b|\blid on\b|\bwith (?:its |the |a )?lid\b|\bunder (?:a|the) lid\b/i.test(
+    clause,
+  )
     ? true
     : undefined;
 }

@@ -38,9 +38,11 @@ export function usualShaping(
   const usual = styles[style].form;
   const several =
     method.form === 'loaf' || ofLoaves(formula, pieces) ? 'loaf' : (method.form ?? 'rolls');
+  // One that is shaped “to a ball” is a loaf all the same.
+  const one = method.form === 'plait' ? 'plait' : usual;
   const form =
     (piece?.kind && byPiece[piece.kind]) ??
-    (usual === 'loaf' ? (pieces > 1 ? several : (method.form ?? usual)) : usual);
+    (usual === 'loaf' ? (pieces > 1 ? several : one) : usual);
   return { form, pieces: form === 'plait' && pieces === 1 ? usualStrands : pieces };
 }
 

@@ -23,6 +23,7 @@ describe('what a bread cost', () => {
 
   it('is its ingredients by what was paid for them, and its power by the meter', () => {
     const cost = breadCost(bake, household, nothingLearned);
+    expect(cost.priced).to.equal(true);
     // 500 g at 2, 10 g at 5, 9 g at 1, 5 g at 8 a kilogram; water is free.
     expect(cost.ingredients.known).to.be.closeTo(1 + 0.05 + 0.009 + 0.04, 1e-9);
     expect(cost.ingredients.unpriced).to.deep.equal([]);
@@ -45,6 +46,8 @@ describe('what a bread cost', () => {
 
   it('what has no price is named, and the bread weighs what it is thought to lose', () => {
     const cost = breadCost(aBake(1), defaultHousehold, nothingLearned);
+    // Without a single price it is not free: it is not known.
+    expect(cost.priced).to.equal(false);
     expect(cost.ingredients.unpriced).to.include('strong bread flour');
     expect(cost.grams).to.be.closeTo(844 * 0.88, 1);
     expect(cost.power.read).to.equal(false);

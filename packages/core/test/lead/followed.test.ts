@@ -131,6 +131,7 @@ describe('pieces that a method names', () => {
       form: 'plait',
       pieces: 3,
     });
+    expect(shaping('Shape it to a ball.')).to.deep.equal({ form: 'loaf', pieces: 1 });
     expect(shaping('Shape it.')).to.deep.equal({ form: 'loaf', pieces: 1 });
   });
   it('what the formula says goes before them', () => {

@@ -39,12 +39,14 @@ const weigh = (of: string, minute: number): BakeEvent => {
 
 describe('gates: what stands in the way of a step', () => {
   it('a cold oven, then one that is not hot yet, then nothing', () => {
-    expect(gates('bake', 0)).to.deep.equal(['cold-oven']);
+    const ready = event(0, 'rise', { rise: 'final', sense: 'there' });
+    expect(gates('bake', 0)).to.deep.equal([]);
+    expect(gates('bake', 0, ready)).to.deep.equal(['cold-oven']);
     const heats = begin('heat', 0);
     // The table's oven wants at least a quarter of an hour, and no two hours.
-    expect(gates('bake', 5, heats)).to.deep.equal(['oven-heats']);
-    expect(gates('bake', 120, heats)).to.deep.equal([]);
-    expect(gates('bake', 5, heats, done('heat', 4))).to.deep.equal([]);
+    expect(gates('bake', 5, ready, heats)).to.deep.equal(['oven-heats']);
+    expect(gates('bake', 120, ready, heats)).to.deep.equal([]);
+    expect(gates('bake', 5, ready, heats, done('heat', 4))).to.deep.equal([]);
     expect(gates('bake', 5, begin('bake', 4))).to.deep.equal([]);
   });
 

@@ -54,4 +54,13 @@ describe('methods as recipes write them', () => {
     for (const says of odd) expect(() => methodIn([{ says }]), says).to.not.throw();
     expect(methodIn([{ says: odd[0]! }]).steps.bake?.process).to.deep.equal({ place: 'oven' });
   });
+
+  it('a lid in few words, and what is not kneaded keeps its sentence', () => {
+    expect(factsOf('Bake in a hot pot at 230 °C, 30 minutes with lid, 15 without.')).to.deep.equal([
+      'bake phases 30@230+lid 15@230-lid',
+    ]);
+    const { steps, unkneaded } = methodIn([{ says: 'Stir everything together without kneading.' }]);
+    expect(unkneaded).to.equal(true);
+    expect(steps.mix?.says).to.equal('Stir everything together without kneading.');
+  });
 });

@@ -30,32 +30,36 @@
 
 <section class="bowl grid content-start gap-2 p-4" aria-labelledby="cost">
   <h2 id="cost">What it cost</h2>
-  <p class="text-2xl font-bold">{asMoney(cost.total, money)}</p>
-  <p>
-    {asMoney(cost.perPortion, money)} a {cost.portions.word}{cost.portions.assumed
-      ? ` of ${cost.portions.count}`
-      : ''}, {asMoney(cost.perHundred, money)} for 100 g.
-    {#if cost.shop !== undefined}
-      The shop asks {asMoney(cost.shop, money)} for as much:
-      <b
-        >{cost.shop > cost.total
-          ? `${asMoney(cost.shop - cost.total, money)} less here`
-          : `${asMoney(cost.total - cost.shop, money)} more here`}</b
-      >.
-    {/if}
-  </p>
-  <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
-    <dt>Ingredients</dt>
-    <dd class="text-right">{asMoney(cost.ingredients.known, money)}</dd>
-    <dt>
-      Power <span class="quiet"
-        >{cost.power.kilowattHours.toFixed(2)} kWh, {cost.power.read ? 'read' : 'reckoned'}</span
-      >
-    </dt>
-    <dd class="text-right">
-      {cost.power.cost === undefined ? '' : asMoney(cost.power.cost, money)}
-    </dd>
-  </dl>
+  {#if cost.priced}
+    <p class="text-2xl font-bold">{asMoney(cost.total, money)}</p>
+    <p>
+      {asMoney(cost.perPortion, money)} a {cost.portions.word}{cost.portions.assumed
+        ? ` of ${cost.portions.count}`
+        : ''}, {asMoney(cost.perHundred, money)} for 100 g.
+      {#if cost.shop !== undefined}
+        The shop asks {asMoney(cost.shop, money)} for as much:
+        <b
+          >{cost.shop > cost.total
+            ? `${asMoney(cost.shop - cost.total, money)} less here`
+            : `${asMoney(cost.total - cost.shop, money)} more here`}</b
+        >.
+      {/if}
+    </p>
+    <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+      <dt>Ingredients</dt>
+      <dd class="text-right">{asMoney(cost.ingredients.known, money)}</dd>
+      <dt>
+        Power <span class="quiet"
+          >{cost.power.kilowattHours.toFixed(2)} kWh, {cost.power.read ? 'read' : 'reckoned'}</span
+        >
+      </dt>
+      <dd class="text-right">
+        {cost.power.cost === undefined ? '' : asMoney(cost.power.cost, money)}
+      </dd>
+    </dl>
+  {:else}
+    <p>No price of anything in it is known yet: what it cost cannot be told.</p>
+  {/if}
   {#if unpriced.length > 0}
     <p class="quiet">
       Without {unpriced.slice(0, 4).join(', ')}{unpriced.length > 4
