@@ -130,8 +130,12 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
             s('Take no more flour now: look at it first, at the dough check.'),
           ]
         : machineMix(f),
-  check: ({ check, state }) => [
-    s(checkKinds[check].when),
+  check: ({ check, state, unkneaded }) => [
+    s(
+      unkneaded && check === 'hand'
+        ? 'Once it is stirred together, before it is left alone.'
+        : checkKinds[check].when,
+    ),
     s(checkKinds[check].touch),
     s(
       checkKinds[check].right,

@@ -122,4 +122,23 @@ describe('gates: what stands in the way of a step', () => {
       .and.not.match(/probe/);
     expect(bake().sign(bake().steps.find((s) => s.kind === 'bake')!)).to.match(/°C in the middle/);
   });
+
+  it('a bread that nobody kneads is looked at once it is stirred', () => {
+    const { formula: stirred } = read(
+      'Loaf\n\n500 g bread flour\n380 g water\n10 g salt\n1 g instant yeast\n\nMethod\nStir it together without kneading.',
+    );
+    const whenOf = (of: typeof formula) => {
+      const view = bakeOf({
+        id: 'b',
+        formula: of,
+        method: 'hand',
+        events: [],
+        household: defaultHousehold,
+        belief: nothingLearned,
+      });
+      return view.sentences(view.steps.find((s) => s.kind === 'check')!)[0]!.says;
+    };
+    expect(whenOf(stirred)).to.match(/stirred together/);
+    expect(whenOf(formula)).to.match(/kneading/);
+  });
 });
