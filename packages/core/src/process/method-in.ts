@@ -1,3 +1,4 @@
+import { counted } from '../quantity/counted.ts';
 import type { Place, Process, ProcessEnd } from '../formula/process.ts';
 import type { Step } from '../formula/step.ts';
 import type { Form } from '../style/form.ts';
@@ -137,22 +138,7 @@ function kindOf(
   return timed && ovenHeat(clause) !== undefined && !/^after\b/i.test(clause) ? 'bake' : undefined;
 }
 
-const numbers: Readonly<Record<string, number>> = {
-  once: 1,
-  a: 1,
-  one: 1,
-  twice: 2,
-  two: 2,
-  half: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-};
+const numbers: Readonly<Record<string, number>> = { once: 1, a: 1, twice: 2, half: 2, ...counted };
 const number = String.raw`\d{1,3}|${Object.keys(numbers).join('|')}`;
 const valueOf = (text: string): number => numbers[text.toLowerCase()] ?? Number(text);
 

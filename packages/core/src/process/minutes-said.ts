@@ -1,20 +1,7 @@
+import { counted } from '../quantity/counted.ts';
 import { minutesIn } from '../quantity/duration.ts';
 
-const units: Readonly<Record<string, number>> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  fifteen: 15,
-};
+const units = counted;
 const tens: Readonly<Record<string, number>> = {
   twenty: 20,
   thirty: 30,

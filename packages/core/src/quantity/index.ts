@@ -15,3 +15,4 @@ export * from './temperature.ts';
 export * from './writing.ts';
 export * from './tenth.ts';
 export * from './sum-typed.ts';
+export * from './counted.ts';

@@ -1,3 +1,5 @@
+import { counted } from '../quantity/counted.ts';
+
 const units =
   'cups?|teaspoons?|tsp|tablespoons?|tbsp|pints?|quarts?|pounds?|lbs?|kilos?|ounces?|oz|packets?|sticks?';
 
@@ -5,26 +7,13 @@ const units =
 export const ones: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,
-  one: 1,
   ein: 1,
   eine: 1,
   einen: 1,
   une: 1,
   un: 1,
   una: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  fifteen: 15,
-  twenty: 20,
+  ...counted,
 };
 const one = Object.keys(ones).join('|');
 
