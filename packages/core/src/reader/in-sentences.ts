@@ -17,8 +17,11 @@ const amounts = new RegExp(
 );
 
 /** Most sentences weigh nothing, and a page has thousands: one look finds that out. */
-const mayWeigh =
+const weighs =
   /[\d½¼¾⅓⅔]\s?(?:k?gr?a?m?s?\b|kilo|m?l\b|dl|cl|lit|oz|ounce|lbs?\b|pound|cups?\b|t\b|ta?b|tea|tsp|pint|quart|stick|pack|pkt|sachet|large|eggs?|[ct]\b)|\b(?:an?|half an?|one|two|three)\s+(?:\S+\s+)?(?:cup|pint|t\S*spoon|tsp|tbsp|pinch|knob|handful|packet|sachet|cube|egg|stick)/i;
+
+/** Whether a text may weigh anything at all. */
+export const mayWeigh = (text: string): boolean => weighs.test(text);
 
 /** A name has at most so many words. Own choice. */
 const longestName = 6;
@@ -32,7 +35,7 @@ const stop = /^(?:and|or|into|in|to|at|the|an?|of|with|until|for|together|then|m
  * @example thingsIn('Stir in 340 g of water, then 10 g salt.', plainReading()).map((t) => t.of) // ['water', 'salt']
  */
 export function thingsIn(sentence: string, reading: ReadingWith): SentenceThing[] {
-  if (!mayWeigh.test(sentence)) return [];
+  if (!mayWeigh(sentence)) return [];
   const found: SentenceThing[] = [];
   for (const match of sentence.matchAll(amounts)) {
     const behind = sentence.slice(match.index + match[0].length);

@@ -32,7 +32,7 @@ import { starterWord, type StarterWord } from './starter.ts';
 import { unitPattern } from './units.ts';
 import { wordsOf } from './words.ts';
 import { disagreementsOf } from './against-itself.ts';
-import { thingsIn } from './in-sentences.ts';
+import { mayWeigh, thingsIn } from './in-sentences.ts';
 import { flourPhrase } from './flour-phrase.ts';
 import { mendedScan } from './scan.ts';
 import { sizesIn } from './sizes.ts';
@@ -402,6 +402,9 @@ class Reading {
       const weighs = isMethod(row.text) && thingsIn(row.text, this.#with).length > 1;
       return (this.#begun || weighs) && isMethod(row.text) ? this.#step(row) : this.#note(row);
     }
+    // A long sentence that weighs nothing is the work, or talk: a page has thousands.
+    if (!row.item && row.text.length > 60 && !mayWeigh(row.text) && isMethod(row.text))
+      return this.#begun ? this.#step(row) : this.#note(row);
     if (
       !row.item &&
       row.text.length > 60 &&

@@ -28,7 +28,7 @@
   import Either from '../ui/Either.svelte';
   import { copyText } from '../ui/copy.ts';
   import type { Deed } from '../ui/deed.ts';
-  import { later } from '../ui/later.ts';
+  import { idle, later } from '../ui/later.ts';
   import Menu from '../ui/Menu.svelte';
   import { download as handOut } from '../ui/download.ts';
   import { say } from '../ui/writing.ts';
@@ -125,6 +125,9 @@
   let moreOpen = $state(false);
   const unread = later(() => import('./Unread.svelte'));
   const method = later(() => import('./MethodSheet.svelte'));
+  /** What leads a bake is not fetched before the sheet stands: it comes while nothing else does. */
+  let rested = $state(false);
+  onMount(() => idle(() => (rested = true)));
   const code = later(() => import('../ui/CodeDialog.svelte'));
   let codeOpen = $state(false);
   const more: readonly Deed[] = [
@@ -324,7 +327,7 @@
         </ul>
       </details>
     {/if}
-    {#if bench.formula.steps || whole}
+    {#if rested && (bench.formula.steps || whole)}
       {#await method() then { default: MethodSheet }}<MethodSheet {bench} />{/await}
     {/if}
     <div class="mt-4">
