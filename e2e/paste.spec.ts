@@ -84,9 +84,11 @@ test('takes no size of several, and measures as they do where the recipe is from
     'Machine loaf     1 lb     2 lb\nstrong white flour     300 g     450 g\ntepid water     195 g     290 g\nsalt     5 g     8 g\nyeast     3 g     5 g',
   );
   const size = page.getByRole('combobox', { name: /sizes/ });
-  await expect(page.getByTestId('unread')).toHaveCount(4);
-  await size.selectOption('2 lb');
+  // One question for all four rows.
+  await expect(ledger(page).locator('[data-to="question"]')).toHaveCount(4);
   await expect(page.getByTestId('unread')).toHaveCount(0);
+  await size.selectOption('2 lb');
+  await expect(ledger(page).locator('[data-to="question"]')).toHaveCount(0);
   await expect(ledger(page)).toContainText('450 g strong bread flour');
 
   await page

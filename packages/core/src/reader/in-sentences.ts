@@ -37,8 +37,10 @@ const stop = /^(?:and|or|into|in|to|at|the|an?|of|with|until|for|together|then|m
 export function thingsIn(sentence: string, reading: ReadingWith): SentenceThing[] {
   if (!mayWeigh(sentence)) return [];
   const found: SentenceThing[] = [];
-  for (const match of sentence.matchAll(amounts)) {
-    const behind = sentence.slice(match.index + match[0].length);
+  const all = [...sentence.matchAll(amounts)];
+  for (const [i, match] of all.entries()) {
+    // Up to the next amount: that is of another thing.
+    const behind = sentence.slice(match.index + match[0].length, all[i + 1]?.index);
     // What stands in brackets behind an amount says it in another measure.
     const bracket = /^\s*\([^)]*\)/.exec(behind)?.[0] ?? '';
     const name = /^[^.,;:()]*/.exec(behind.slice(bracket.length))![0];

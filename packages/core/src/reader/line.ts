@@ -27,6 +27,8 @@ export type UnreadCode =
   | 'scan'
   /** In a sentence of the method, and nowhere in the list. */
   | 'in-method'
+  /** An amount for each of several sizes, of which none is chosen yet. */
+  | 'sizes'
   | 'too-long';
 
 /** Why a line cannot be read, and the words that name something in it. */

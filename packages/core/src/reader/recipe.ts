@@ -253,7 +253,7 @@ class Reading {
   ofSizes(row: TextRow): void {
     const answer = this.#reader.answers?.[row.raw];
     if (answer && 'not' in answer) return this.row(row, undefined);
-    this.#handBack(row, { code: 'several', says: 'an amount for each size: which size is baked?' });
+    this.#handBack(row, { code: 'sizes', says: 'an amount for each size: which size is baked?' });
   }
 
   row(row: TextRow, next: TextRow | undefined): void {

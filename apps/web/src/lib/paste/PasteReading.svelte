@@ -135,11 +135,12 @@
   </p>
   <ul class="grid text-sm" aria-label="What was read">
     {#each shown as row, i (`${row.line} ${i}`)}
-      {#if row.as === 'unread'}
+      {@const question = asked.get(`${row.line} ${row.text}`)}
+      {#if row.as === 'unread' && question?.code !== 'sizes'}
         <li class="py-1" data-testid="unread">
           <AskRow
             text={row.text}
-            unread={asked.get(`${row.line} ${row.text}`)}
+            unread={question}
             {household}
             {pantry}
             onanswer={(answer, learned) => answerRow(row.text, answer, learned)}
