@@ -114,7 +114,7 @@ const tin =
   /\b(?:tins?|loaf pans?|bread pans?|pullman|sandwich|toast|\d+(?:\.\d+)?\s?x\s?\d+(?:\.\d+)?|lb loaf|pan loaf|pain de mie)\b/;
 const machine = /\b(?:bread ?(?:machine|maker)|machine loaf|basic programme)\b/;
 const hearth =
-  /\b(?:banneton|proofing basket|dutch oven|pot|hearth|boule|batard|stone|baguettes?|score)\b/;
+  /\b(?:banneton|proofing basket|dutch oven|pot|hearth|boule|batard|stone(?![- ]?ground)|baguettes?|score)\b/;
 
 const evidence: readonly Evidence[] = [
   // What a thing is made of overrules its name: a low-carb roll is no roll to the level.

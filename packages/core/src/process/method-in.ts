@@ -93,7 +93,7 @@ const about: ReadonlyArray<readonly [words: RegExp, kind: StepKindId]> = [
 ];
 const waits = /\b(?:leave|let|rest|stand|wait)\b/i;
 /** What happened once, and is no step: "my oven took 40 minutes". */
-const told = /\b(?:my|took|keeps?|thinking|toast|next day)\b/i;
+const told = /\b(?:took|keeps|thinking|toast)\b/i;
 const doNot = /\b(?:do not|don[’']t|without|never) knead|\bno[- ]knead|\bneeds no kneading/i;
 
 /** Words of what goes on: "another 20", "then", "for 10 more". */
@@ -188,8 +188,13 @@ const forms: ReadonlyArray<readonly [RegExp, Form]> = [
   [/\broll(?:ed)? out\b|\brounds\b|\bflat\b/i, 'flat'],
   [/\bloa(?:f|ves)\b/i, 'loaf'],
 ];
-const pieces = new RegExp(
-  String.raw`\b(?:divide|cut|shape|make|form)\b[^.]*?\b(?:in|into|shape|make|form)?\s*\b(${number.replace('|a|', '|')})\b(?!\s*(?:mm|cm|min|hours?|g\b))`,
+/** What is divided, and nothing else: butter is cut into cubes, a loaf into slices. */
+const divided = new RegExp(
+  String.raw`\b(?:divide|cut|split|portion)(?:\s+(?:it|the (?:\w+ )?dough|dough))?(?:\s+(?:equally|evenly|again|up))*\s+(?:in|into|in to)\s+(${number.replace('|a|', '|')})\b(?!\s*-?(?:mm|cm|inch|g\b|min|hours?|slices|cubes))`,
+  'i',
+);
+const shaped = new RegExp(
+  String.raw`\b(?:shape|form|make|roll)(?:\s+(?:it|them|the dough))?(?:\s+(?:in|into|up|out))*\s+(${number.replace('|a|', '|')})\s+(?:\w+\s+){0,2}(?:loaves|balls|rolls|buns|bagels|rings|pieces|baguettes|sticks|rounds|strands|pizzas|pies|flatbreads)\b`,
   'i',
 );
 
@@ -273,7 +278,7 @@ class Reading {
       this.rack ??= /^(?:low|bottom)/.test(rack) ? 'low' : rack === 'middle' ? 'middle' : 'high';
       found.push('rack');
     }
-    const many = pieces.exec(clause)?.[1];
+    const many = (divided.exec(clause) ?? shaped.exec(clause))?.[1];
     if (many && this.pieces === undefined) this.pieces = valueOf(many);
     if (/\b(?:divide|cut|shape|make|form|plait|braid|roll)\b/i.test(clause)) {
       const form = forms.find(([words]) => words.test(clause))?.[1];

@@ -42,7 +42,8 @@ function sums(formula: Formula, all: readonly Ingredient[]) {
     const of = byId.get(l.ingredient);
     return of?.role === 'liquid' ? sum + (l.grams * of.composition.water) / 100 : sum;
   }, 0);
-  return { flour, water, dough: sumGrams(lines) };
+  const poured = sumGrams(lines.filter((l) => byId.get(l.ingredient)?.role === 'liquid'));
+  return { flour, water, poured, dough: sumGrams(lines) };
 }
 
 /**
@@ -57,7 +58,7 @@ export function disagreementsOf(
   formula: Formula,
   all: readonly Ingredient[] = catalogue,
 ): Disagreement[] {
-  const { flour, water, dough } = sums(formula, all);
+  const { flour, water, poured, dough } = sums(formula, all);
   if (flour <= 0) return [];
   const found: Disagreement[] = [];
   const hold = (what: Disagreement['what'], said: number, read: number, unit: '%' | 'g') => {
@@ -68,13 +69,12 @@ export function disagreementsOf(
     .filter((row) => !/\b(?:starter|levain|leaven|poolish|biga|sponge)\b/i.test(row));
   const bare = rows.join('\n');
   const wet = hydration.exec(bare);
-  if (wet)
-    hold(
-      'hydration',
-      Number((wet[1] ?? wet[2])!.replace(',', '.')),
-      Math.round((100 * water) / flour),
-      '%',
-    );
+  // Some count milk as the water that is in it, some as all that is poured: either may be meant.
+  const said = wet ? Number((wet[1] ?? wet[2])!.replace(',', '.')) : 0;
+  const [nearest] = [water, poured]
+    .map((of) => Math.round((100 * of) / flour))
+    .sort((a, b) => Math.abs(a - said) - Math.abs(b - said));
+  hold('hydration', said, nearest!, '%');
   const weight = ofDough.exec(bare);
   if (weight) hold('dough', grams(weight[1]!, weight[2]!), Math.round(dough), 'g');
   const flours = ofFlour.exec(bare);

@@ -513,7 +513,7 @@ function freshLine(given: string, reading: ReadingWith): ReadLine | CannotRead {
   const cubes = said?.options[0]?.[0]?.unit?.unit;
   const { of: named, notes } = found2 ?? { of: choice!.of[0]!, notes: [...left, ...after] };
   // A cube or a cake of yeast is fresh.
-  const of = named.yeast && (cubes === 'cube' || cubes === 'cake') ? (words.fresh ?? named) : named;
+  const of = named.yeast && (cubes === 'cube' || cubes === 'cake') ? words.fresh : named;
   const taken = choice && `“${what}”: ${of.name} is taken`;
   const note = [...notes, more?.[0].replace(/^[,;\s]+/, ''), warmth?.trim()]
     .filter(Boolean)

@@ -133,8 +133,10 @@ const amountAnywhere = new RegExp(
 const moreOfIt =
   /,?\s*(?:\+|\bplus\b|\band\b)\s+(?:another\s+|an?\s+(?:extra|further)\s+)?((?:\d|[½¼¾⅓⅔])[\d.,/\s½¼¾⅓⅔]*(?:kg|g|ml|l|oz|lb|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?(?:\s*\([^)]*\))?|an? (?:knob|handful|splash|drizzle|pinch))\s*((?:more|extra|later|with|for|at the end|held back|kept back|to)\b.*)?$/iu;
 
+/** "2 eggs, plus 1 for the glaze": counted things, of which some are for something else. */
 const countedFor = /,?\s*(?:\+|\bplus\b)\s+(an?|one|two|\d{1,2})\s+(for\b.*)$/iu;
 
+/** "½ cup oats, soaked in ½ cup boiling water": a thing, and what it drinks beforehand. */
 const soakedIn =
   /^(?<thing>.*?\p{L}.*?),?\s*\(?(?:soaked|scalded|steeped|softened|cooked|simmered)(?:\s+overnight|\s+for [^,]*?)?\s+(?:in|with|over)\s+(?<liquid>(?:\d|[½¼¾⅓⅔]|an?\s|half\s).*?)\)?(?:\s+(?:overnight|for\b.*|and (?:left|drained|cooled)\b.*))?$/iu;
 
@@ -180,6 +182,7 @@ interface SpokenOf {
 
 /** More dried yeast than this, as a share of the flour, is none: it is the fresh kind. Common practice, no source. */
 const mostDriedYeast = 0.025;
+/** A yeast whose kind is said. */
 const kindOfYeast =
   /\b(?:fresh|dry|dried|instant|active|rapid|fast|quick|machine|osmotolerant|compressed|cube|cake)\b/i;
 
@@ -213,6 +216,8 @@ class Reading {
   readonly #outside: Outside[] = [];
   readonly #percents: Array<{ stage: OpenStage; line: Line; percent: number; row: TextRow }> = [];
   readonly #spokenOf: SpokenOf[] = [];
+  /** Starters of the dough that are a share of its flour, and are built nowhere. */
+  readonly #shares: Array<{ row: TextRow; word: StarterWord; percent: number }> = [];
   #yield: Yield = {};
   #name: string | undefined;
   #open: OpenStage | undefined;
@@ -351,8 +356,8 @@ class Reading {
   #otherThings(text: string): boolean {
     const bare = text.replace(/\([^)]*\)/g, ' ');
     return thingsIn(bare, this.#with).some(({ at }) => {
-      const own = /^[^,;+&]*/.exec(bare.slice(at))![0];
-      return !starterWord(own) && at > 0;
+      const own = bare.slice(at).split(/[,;+&]|\b(?:with|and)\b/)[0]!;
+      return !starterWord(own);
     });
   }
 
@@ -379,7 +384,7 @@ class Reading {
   /** "add 10 g salt and the levain": what is weighed, and what is built above. */
   #beside(row: TextRow): boolean {
     const match =
-      /^(?:add|then add|mix in|stir in|with)?\s*(\d.*?)\s*(?:\+|&|\band\b|,)\s*((?:all (?:of )?)?the\s+(.+)|(?:levain|starter|poolish|biga|sponge|soaker))$/iu.exec(
+      /^(?:add|then add|mix in|stir in|with)?\s*(\d.*?)\s*(?:\+|&|\b(?:and|with)\b|,)\s*((?:all (?:of )?)?the\s+(.+)|(?:levain|starter|poolish|biga|sponge|soaker))$/iu.exec(
         row.text,
       );
     if (!match || !starterWord(match[2]!)) return false;
@@ -741,13 +746,16 @@ class Reading {
     for (const stage of this.#stages)
       stage.lines = stage.lines.map((line) => {
         const said = line.asWritten ?? '';
-        const bare = /\byeast\b/i.test(said) && !kindOfYeast.test(said);
+        const bare =
+          /\byeast\b/i.test(said) && !kindOfYeast.test(said) && !this.#reader.words?.['yeast'];
         if (!bare || this.#roleOf(line) !== 'leaven' || line.ingredient === 'fresh-yeast')
           return line;
         // Where the flour itself may be among what was not read, its share says nothing.
         if (flour <= 0 || this.#unread.length > 0 || line.grams <= mostDriedYeast * flour)
           return line;
         const row = this.#rows.find((r) => r.lines?.includes(line.id));
+        // What the baker said it is, it is.
+        if (row && this.#reader.answers?.[row.text]) return line;
         this.#assumptions.push({
           line: row?.line ?? 1,
           ...(row ? { row: row.text } : {}),
@@ -1055,7 +1063,10 @@ class Reading {
       (s) => (s.kind === 'starter' || s.kind === 'preferment') && s.lines.length > 0,
     );
     for (const { row, word, grams, percent, read } of this.#spokenOf) {
-      if (percent !== undefined && built.length === 0) continue;
+      if (percent !== undefined && built.length === 0) {
+        this.#shares.push({ row, word, percent });
+        continue;
+      }
       const meant =
         built.find((s) => s.kind === word.kind) ??
         (word.kind === 'preferment' ? undefined : built.find((s) => s.kind === 'preferment')) ??
@@ -1076,14 +1087,12 @@ class Reading {
 
   /** Starters that are so much of the flour, once all of that has its grams. */
   #settleShares(): void {
-    const shares = this.#spokenOf.filter((s) => s.percent !== undefined);
-    if (shares.length === 0 || this.#rows.some((r) => shares.some((s) => s.row.at === r.line)))
-      return;
+    if (this.#shares.length === 0) return;
     const flour = this.#stages.flatMap((s) => s.lines).filter((l) => this.#roleOf(l) === 'flour');
     const whole = sumGrams(flour) || usualFlour;
-    for (const { row, word, percent } of shares) {
+    for (const { row, word, percent } of this.#shares) {
       this.#open = undefined;
-      this.#pushStarter(row, word, (percent! * whole) / 100, byScale);
+      this.#pushStarter(row, word, (percent * whole) / 100, byScale);
     }
   }
 

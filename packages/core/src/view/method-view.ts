@@ -4,6 +4,7 @@ import type { Household } from '../household/household.ts';
 import { followedIn, type SentenceLed } from '../lead/followed.ts';
 import { runOf } from '../lead/run-of.ts';
 import type { DeviceId } from '../machine/device.ts';
+import { sentencesOf } from '../process/clauses.ts';
 import { partText } from '../process/part-text.ts';
 import { methodOf } from '../process/written-steps.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
@@ -47,12 +48,13 @@ export function methodView({
 }): MethodView {
   const method = methodOf(formula);
   const { tasks } = runOf({ id: 'method', formula, device, events: [], household, belief });
-  const led = [...followedIn(method, tasks)];
+  const led = followedIn(method, tasks);
+  let at = 0;
+  // Sentences come in the order of the rows that they stand in.
   const rows = (formula.steps ?? []).map(({ says }) => {
-    const sentences: SentenceLed[] = [];
-    // Sentences come in the order of the rows that they stand in.
-    while (led.length > 0 && says.includes(led[0]!.says)) sentences.push(led.shift()!);
-    return { says, sentences };
+    const from = at;
+    at += sentencesOf(says).length;
+    return { says, sentences: led.slice(from, at) };
   });
   const { folds } = method;
   return {

@@ -38,6 +38,11 @@ describe('a recipe’s method beside the bake that is led', () => {
     expect(sentences[4]!.why).to.match(/nothing that a step goes by/);
   });
 
+  it('a sentence stands with the row that it is in, though another row holds the same words', () => {
+    const { rows } = viewOf('Shape it. Bake it for 35 minutes at 220 °C.', 'Shape it.');
+    expect(rows.map((r) => r.sentences.length)).to.deep.equal([2, 1]);
+  });
+
   it('what is said twice counts once', () => {
     expect(led('Bake for 35 minutes at 220 °C.', 'Bake for 50 minutes.')).to.deep.equal([
       'followed',

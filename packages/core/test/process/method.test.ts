@@ -63,4 +63,28 @@ describe('methods as recipes write them', () => {
     expect(unkneaded).to.equal(true);
     expect(steps.mix?.says).to.equal('Stir everything together without kneading.');
   });
+
+  it('pieces are of the dough alone, and a figure beside them is none', () => {
+    const none = [
+      'Make a well in the flour and add 2 eggs.',
+      'Make sure that the tin is half full.',
+      'Cut the butter into 8 cubes.',
+      'Cut each loaf into 12 slices.',
+      'Shape it once more.',
+    ];
+    for (const says of none) expect(methodIn([{ says }]).pieces, says).to.equal(undefined);
+    const some = [
+      ['Divide the dough equally into 6 pieces.', 6],
+      ['Split it into two.', 2],
+      ['Cut the risen dough in half.', 2],
+      ['Roll into 10 small balls.', 10],
+    ] as const;
+    for (const [says, pieces] of some) expect(methodIn([{ says }]).pieces, says).to.equal(pieces);
+  });
+
+  it('keeping a dough warm, or the day, takes no sentence out', () => {
+    expect(factsOf('Keep it covered and let it rise for 1 hour.')).to.include('first-rise 60');
+    expect(factsOf('The next day, bake for 30 minutes at 220 °C.')).to.include('bake 30');
+    expect(factsOf('Bake in my oven at 230 °C for 30 minutes.')).to.include('bake 30');
+  });
 });

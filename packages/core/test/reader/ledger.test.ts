@@ -72,8 +72,7 @@ describe('a reading, accounted for by place', () => {
       const { text } = who.write(random, who.region);
       const { rows, formula } = read(text);
       const grams = new Map(formula.stages.flatMap((s) => s.lines).map((l) => [l.id, l.grams]));
-      for (const { as, text: said, lines = [] } of rows.filter((r) => r.as === 'line')) {
-        void as;
+      for (const { text: said, lines = [] } of rows.filter((r) => r.as === 'line')) {
         const amounts = [...said.matchAll(/(?<![\d.,-])(\d+) ?(?:g|gr|grams)\b/g)].map(
           (m) => +m[1]!,
         );

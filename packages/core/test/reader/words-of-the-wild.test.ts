@@ -255,6 +255,14 @@ describe('parts and columns', () => {
     expect(unread).to.have.length(1);
     expect(unread[0]!.code).to.equal('several');
   });
+  it('water with the starter is water, and no more starter', () => {
+    expect(lines('500 g flour\n350 g water with the starter\n100 g starter')).to.deep.equal([
+      'bread-flour 50',
+      'water 50',
+      'plain-flour 500',
+      'water 350',
+    ]);
+  });
   it('columns that spaces part below their heading, and a title that says sourdough', () => {
     const { formula } = read(
       'SOURDOUGH RYE (2 loaves)\n\n             grams    %\nRye flour     500     50\nBread flour   500     50\nWater         750     75\nSalt           20      2\nStarter       200     20\n\nMix, rest 1 hr. Shape.',
@@ -279,6 +287,8 @@ describe('a starter as a share of the flour', () => {
     ]);
     expect(lines('500 g bread flour\n330 g water\n79 % starter')).to.include('water 197.5');
     expect(read('500 g bread flour\n330 g water\nstarter 80 %').unread).to.have.length(1);
+    // Of several on one row none is gone.
+    expect(lines('100 % bread flour, 65 % water, 20 % starter')).to.include('water 50');
     expect(lines('100 % bread flour\n65 % water\n20 % starter')).to.deep.equal([
       'bread-flour 50',
       'water 50',
@@ -352,6 +362,14 @@ describe('a recipe held against itself', () => {
     expect(of('Total dough weight 900 g')).to.deep.equal([]);
     expect(of('Total dough weight 905 g')).to.have.length(1);
   });
+  it('milk may be counted as the water in it, or as all that is poured', () => {
+    const milk = (said: number) =>
+      read(`Hydration ${said} %\n500 g bread flour\n350 g milk`).disagrees;
+    // 70 % poured; 88 g of water in 100 g of milk (USDA 01077, from memory): 62 %.
+    expect(milk(70)).to.deep.equal([]);
+    expect(milk(62)).to.deep.equal([]);
+    expect(milk(80)).to.deep.equal([{ what: 'hydration', said: 80, read: 70, unit: '%' }]);
+  });
   it('a starter’s own hydration is not the dough’s', () => {
     expect(of('with starter at 100 % hydration')).to.deep.equal([]);
     expect(disagreementsOf('Hydration 80 %', read('nothing').formula)).to.deep.equal([]);
@@ -366,5 +384,10 @@ describe('yeast that says no kind', () => {
     expect(yeast(13)).to.equal('fresh-yeast 13');
     expect(yeast(12)).to.equal('active-dry-yeast 12');
     expect(lines('500 g bread flour\n20 g instant yeast').at(-1)).to.equal('instant-yeast 20');
+    // What the baker says it is, it is.
+    const answers = { '42 g yeast': { is: 'instant-yeast' } };
+    expect(lines('1000 g bread flour\n42 g yeast', { answers }).at(-1)).to.equal(
+      'instant-yeast 42',
+    );
   });
 });
