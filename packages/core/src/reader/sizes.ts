@@ -1,4 +1,5 @@
 import { readAmount } from './amount.ts';
+import { matchIngredient } from './match.ts';
 
 /** A recipe that stands in a text in several sizes, side by side. */
 export interface Sizes {
@@ -45,8 +46,9 @@ export function sizesIn(text: string): Sizes | undefined {
   const lines = text.split(/\r\n|\r|\n/).slice(0, 2000);
   // The row above all others that names the sizes weighs nothing itself.
   const headAt = lines.findIndex((line) => {
-    const cells = cellsOf(line).slice(1);
-    return cells.length >= 2 && cells.every((c) => size.test(c));
+    const [name = '', ...cells] = cellsOf(line);
+    // "Flour | 300 g | 450 g" names no sizes: it is the first of the rows.
+    return cells.length >= 2 && cells.every((c) => size.test(c)) && !matchIngredient(name);
   });
   const rows = lines.flatMap((line, i) => {
     const [name = '', ...cells] = cellsOf(line);

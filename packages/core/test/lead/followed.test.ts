@@ -2,9 +2,9 @@ import { expect } from 'chai';
 import { nothingLearned } from '@tender-crumb/core/belief';
 import { defaultHousehold } from '@tender-crumb/core/household';
 import { methodView } from '@tender-crumb/core/view';
-import { runOf } from '@tender-crumb/core/lead';
-import { foldsAt, partsAt, usualShaping } from '@tender-crumb/core/process';
-import { changesOf } from '@tender-crumb/core/schedule';
+import { followedIn, runOf } from '@tender-crumb/core/lead';
+import { foldsAt, methodOf, partsAt, usualShaping } from '@tender-crumb/core/process';
+import { changesOf, type Task } from '@tender-crumb/core/schedule';
 import { read } from '../build.ts';
 
 const loaf = (...method: string[]) =>
@@ -41,6 +41,17 @@ describe('a recipe’s method beside the bake that is led', () => {
   it('a sentence stands with the row that it is in, though another row holds the same words', () => {
     const { rows } = viewOf('Shape it. Bake it for 35 minutes at 220 °C.', 'Shape it.');
     expect(rows.map((r) => r.sentences.length)).to.deep.equal([2, 1]);
+  });
+
+  it('within five minutes, or a tenth, a time is followed', () => {
+    const method = methodOf(loaf('Bake at 220 °C for 35 minutes.'));
+    const of = (usual: number) =>
+      followedIn(method, [{ kind: 'bake', usual } as unknown as Task]).map((s) => s.led)[0];
+    expect([30, 29, 40, 41].map(of)).to.deep.equal(['followed', 'changed', 'followed', 'changed']);
+    const long = methodOf(loaf('Bake at 150 °C for 100 minutes.'));
+    const ofLong = (usual: number) =>
+      followedIn(long, [{ kind: 'bake', usual } as unknown as Task]).map((s) => s.led)[0];
+    expect([110, 111].map(ofLong)).to.deep.equal(['followed', 'changed']);
   });
 
   it('what is said twice counts once', () => {

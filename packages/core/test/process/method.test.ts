@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { methodIn } from '@tender-crumb/core/process';
+import { methodIn, ovenHeat } from '@tender-crumb/core/process';
 import { tally } from '../checks/near.ts';
 import { factsOf } from './methods/facts.ts';
 import { methods } from './methods/written.ts';
@@ -86,5 +86,18 @@ describe('methods as recipes write them', () => {
     expect(factsOf('Keep it covered and let it rise for 1 hour.')).to.include('first-rise 60');
     expect(factsOf('The next day, bake for 30 minutes at 220 °C.')).to.include('bake 30');
     expect(factsOf('Bake in my oven at 230 °C for 30 minutes.')).to.include('bake 30');
+  });
+
+  it('a figure without a scale is Fahrenheit from 290 on', () => {
+    expect(ovenHeat('Bake at 289 degrees.')).to.equal(289);
+    // 290 °F are 143 °C.
+    expect(ovenHeat('Bake at 290 degrees.')).to.equal(143);
+  });
+
+  it('a rest of 20 minutes before the kneading is part of the work, a longer one an autolyse', () => {
+    const rest = (minutes: number) =>
+      factsOf(`Mix everything but the salt, rest ${minutes} minutes, and knead for 5 minutes.`);
+    expect(rest(20)).to.deep.equal(['mix 5']);
+    expect(rest(21)).to.include('autolyse 21');
   });
 });

@@ -126,6 +126,8 @@ describe('a choice in a row', () => {
     expect(choiceIn('plain or bread flour')?.alike).to.equal(true);
     expect(choiceIn('bread or cake flour')?.alike).to.equal(false);
     expect(choiceIn('water/milk')?.alike).to.equal(true);
+    // Water and cream: 100 and 58 g of water in 100 (USDA 01053, from memory).
+    expect(choiceIn('water or cream')?.alike).to.equal(false);
     expect(choiceIn('butter or blorp')).to.equal(undefined);
   });
 });
@@ -182,6 +184,13 @@ describe('a recipe in several sizes', () => {
     ).to.equal(undefined);
     expect(sizesIn('flour | 100 | 500\nwater | 65 | 325\nsalt | 2 | 10')).to.equal(undefined);
     expect(sizesIn('flour | 300 g | 450 g\nwater | 195 g | 290 g')).to.equal(undefined);
+    expect(sizesIn('flour | 300 g | 450 g\nwater | 195 g | 290 g\nsalt | 5 g | 8 g')).to.not.equal(
+      undefined,
+    );
+    // Amounts in columns that do not grow together are two breads, and no two sizes of one.
+    expect(sizesIn('flour | 300 g | 450 g\nwater | 300 g | 90 g\nsalt | 2 g | 14 g')).to.equal(
+      undefined,
+    );
   });
 });
 
@@ -334,6 +343,16 @@ describe('where a recipe is from', () => {
     const measures: Measures = { ...defaultMeasures, ...regionOf('1 pint tepid water')!.measures };
     const [line] = readRecipe('1 pint water', { measures }).formula.stages[0]!.lines;
     expect(line!.grams).to.be.closeTo(568.3, 1);
+  });
+});
+
+describe('an amount that is left over in a row', () => {
+  const asked = (row: string) => read(`500 g bread flour\n${row}`).unread.map((u) => u.code);
+  it('is asked about, where it does not say the first once more', () => {
+    // A US cup of water is 237 g; within three tenths an amount is taken for the same, filled otherwise.
+    expect(asked('240 g water (1 cup of it warm)')).to.deep.equal([]);
+    expect(asked('240 g water (300 g if it is dry)')).to.deep.equal([]);
+    expect(asked('240 g water (320 g if it is dry)')).to.deep.equal(['several']);
   });
 });
 
