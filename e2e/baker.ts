@@ -15,7 +15,10 @@ export class Baker {
   async begins(formula: string, device: string): Promise<string> {
     await setClock(this.page, this.#now);
     await visit(this.page, `/bench/${formula}`);
-    await this.page.getByRole('combobox', { name: 'Made in' }).selectOption({ label: device });
+    await this.page
+      .getByRole('group', { name: 'How it is made' })
+      .getByText(device, { exact: true })
+      .click();
     await this.page.getByRole('button', { name: 'Bake this' }).click();
     await expect(this.page).toHaveURL(/\/bake\/.+/);
     await this.page.locator('html[data-ready]').waitFor({ state: 'attached' });

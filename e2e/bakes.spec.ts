@@ -13,7 +13,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
 
   test('an enriched plait by machine and oven', async ({ page }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('sluice-gate-plait', 'machine, liquids first');
+    await baker.begins('sluice-gate-plait', 'Two-paddle machine');
     await baker.at('Weigh and load');
     await expect(page.getByText('Two-paddle machine: Dough')).toBeVisible();
     await baker.switchesOn();
@@ -66,7 +66,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     { tag: '@long' },
     async ({ page }) => {
       const baker = new Baker(page, morning);
-      await baker.begins('towpath-sourdough', 'machine, liquids first');
+      await baker.begins('towpath-sourdough', 'Two-paddle machine');
       await baker.at('Feed the starter');
       const fed = page.getByRole('list', { name: 'What it is fed with' });
       await expect(fed.getByRole('listitem')).toHaveCount(3);
@@ -125,7 +125,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
       await page.getByRole('tab', { name: 'Leaven' }).click();
       await page.getByRole('button', { name: 'Poolish, overnight: do that' }).click();
       await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
-      await baker.begins(formula, 'bowl, by hand');
+      await baker.begins(formula, 'By hand');
       await baker.at('Stir Poolish');
       await baker.switchesOn();
       expect(await baker.weighsAll()).toBe(3);
@@ -170,7 +170,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
 
   test('nine low-carb buns, weighed in the pan', { tag: '@long' }, async ({ page }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('thin-slice-seed', 'bowl, by hand');
+    await baker.begins('thin-slice-seed', 'By hand');
     await baker.switchesOn();
     await baker.weighsAll();
     await baker.taps('All in');
@@ -220,7 +220,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     page,
   }) => {
     const baker = new Baker(page, morning);
-    const first = await baker.begins('lockside-white', 'bowl, by hand');
+    const first = await baker.begins('lockside-white', 'By hand');
     for (const tick of await page.locator('button.tick').all()) await tick.click();
     await baker.taps('All in');
     await baker.taps('It kneads');
@@ -230,7 +230,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await baker.taps('It stays as it is');
     await baker.at('First rise');
     await expect(page.getByText('All written down')).toBeVisible();
-    const second = await baker.begins('wash-house-hundred', 'machine, liquids first');
+    const second = await baker.begins('wash-house-hundred', 'Two-paddle machine');
     for (const tick of await page.locator('button.tick').all()) await tick.click();
     await baker.taps('All in: it runs');
     const meanwhile = page.getByRole('list', { name: 'Meanwhile, of the other bakes' });

@@ -21,7 +21,7 @@ test.describe('a season is walked through', () => {
     await expect(page.getByText('the book learns nothing from it')).toBeVisible();
     await page.getByRole('link', { name: 'Side by side' }).click();
     await expect(page).toHaveURL(/compare/);
-    await expect(page.getByRole('table')).toContainText('how it came out');
+    await expect(page.getByRole('table')).toContainText('verdict');
     await expect(page.getByRole('heading', { name: 'Which of them stood where?' })).toBeVisible();
     await page.goBack();
     await page.getByRole('button', { name: 'Let it count again' }).click();

@@ -41,7 +41,7 @@ test.describe('kitchens as they are', () => {
     page,
   }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('lockside-white', 'machine, liquids first');
+    await baker.begins('lockside-white', 'Two-paddle machine');
     await baker.switchesOn();
     await baker.puts(548);
     const scale = page.getByRole('region', { name: 'On the scale' });
@@ -73,7 +73,7 @@ test.describe('kitchens as they are', () => {
     page,
   }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('sluice-gate-plait', 'bowl, by hand');
+    await baker.begins('sluice-gate-plait', 'By hand');
     const list = page.getByRole('list', { name: 'To weigh' });
     await expect(list).toContainText(/500\sg/);
     await baker.taps('Half of it');
@@ -94,7 +94,7 @@ test.describe('kitchens as they are', () => {
     page,
   }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('lockside-white', 'bowl, by hand');
+    await baker.begins('lockside-white', 'By hand');
     await toStep(page, 'First rise');
     await baker.taps('All before this is done already');
     await baker.at('First rise');
@@ -113,7 +113,7 @@ test.describe('kitchens as they are', () => {
 
   test('last time’s note stands at its step, and a note is kept for the next', async ({ page }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('sluice-gate-plait', 'bowl, by hand');
+    await baker.begins('sluice-gate-plait', 'By hand');
     await toStep(page, 'Divide and shape');
     await expect(page.getByText('Strands thinner at the ends')).toBeVisible();
     await page.getByText('A note for the next time').click();
@@ -129,7 +129,7 @@ test.describe('kitchens as they are', () => {
     page,
   }) => {
     const baker = new Baker(page, morning);
-    const id = await baker.begins('lockside-white', 'bowl, by hand');
+    const id = await baker.begins('lockside-white', 'By hand');
     const input = page.locator('input[type=file]');
     const png = await photo(page);
     await input.setInputFiles({ name: 'bowl.png', mimeType: 'image/png', buffer: png });
@@ -165,7 +165,7 @@ test.describe('kitchens as they are', () => {
     context,
   }) => {
     const baker = new Baker(page, morning);
-    const id = await baker.begins('lockside-white', 'bowl, by hand');
+    const id = await baker.begins('lockside-white', 'By hand');
     const other = await context.newPage();
     await setClock(other, morning);
     await visit(other, `/bake/${id}`);
@@ -194,7 +194,7 @@ test.describe('kitchens as they are', () => {
 
   test('a power cut in the machine: its clock stands, and goes on', async ({ page }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('lockside-white', 'machine, liquids first');
+    await baker.begins('lockside-white', 'Two-paddle machine');
     await baker.taps('All in: it runs');
     await baker.taps('It stays as it is');
     await baker.at('The machine bakes it');
@@ -214,7 +214,7 @@ test.describe('kitchens as they are', () => {
 
   test('over midnight times go on, with their day', async ({ page }) => {
     const baker = new Baker(page, thursday('22:40:00Z'));
-    await baker.begins('lockside-white', 'bowl, by hand');
+    await baker.begins('lockside-white', 'By hand');
     for (const tick of await page.locator('button.tick').all()) await tick.click();
     await baker.taps('All in');
     await baker.taps('It kneads');
@@ -306,7 +306,7 @@ test.describe('kitchens as they are', () => {
     const kept = async () => (await (await page.request.get('/api/v1/household')).json()).custom;
     await expect.poll(kept).toEqual({ name: 'A piece set aside', fromFlour: 400, grams: 30 });
     const baker = new Baker(page, morning);
-    await baker.begins('lockside-white', 'bowl, by hand');
+    await baker.begins('lockside-white', 'By hand');
     await expect(page.getByText(/A piece set aside: with 420\sg of flour/)).toBeVisible();
     await toStep(page, 'Divide and shape');
     await page.getByRole('combobox', { name: /^In/ }).selectOption({ label: 'Long tin' });
@@ -320,7 +320,7 @@ test.describe('kitchens as they are', () => {
 
   test('a probe in the fire, a bread at 900 °C: refused in words', async ({ page }) => {
     const baker = new Baker(page, morning);
-    await baker.begins('lockside-white', 'bowl, by hand');
+    await baker.begins('lockside-white', 'By hand');
     await toStep(page, /^Bake/);
     await page.getByLabel('The probe shows').fill('900');
     await page.getByRole('button', { name: 'Keep' }).last().click();

@@ -1,6 +1,7 @@
 import { wayIds } from '../schedule/way-id.ts';
 import { crustIds, machineSizeIds } from '../machine/machine.ts';
 import { courseIds } from '../course/courses.ts';
+import { deviceIds } from '../machine/device.ts';
 import {
   flag,
   grams,
@@ -160,6 +161,16 @@ export const eventKinds = {
     teaches: true,
     says: 'who bakes it',
     fold: (state, { data }) => ({ ...state, baker: data.baker }),
+  }),
+  /** In what its dough is made after all, and in what it was to be until then: a programme of another machine is none of it. */
+  made: kind({
+    shape: { device: word(deviceIds), was: word(deviceIds) },
+    teaches: true,
+    says: 'in what it is made',
+    fold({ course, ...state }, { data }) {
+      void course;
+      return { ...state, device: data.device };
+    },
   }),
   /** How it goes through a machine, and which way it rises. */
   course: kind({

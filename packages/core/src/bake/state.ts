@@ -1,4 +1,5 @@
 import type { CourseId } from '../course/courses.ts';
+import type { DeviceId } from '../machine/device.ts';
 import type { CrustId, MachineSizeId } from '../machine/machine.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import type { Form } from '../style/form.ts';
@@ -60,6 +61,8 @@ export interface BakeState {
   readonly batch?: number;
   /** Who bakes it; the usual one where nobody said. */
   readonly baker?: string;
+  /** In what it is made; what it was begun in where nobody said otherwise. */
+  readonly device?: DeviceId;
   readonly course?: CourseNoted;
   readonly way?: WayId;
   /** The oven that was chosen, and what was known of it as the bread went in; the usual one where nobody said. */

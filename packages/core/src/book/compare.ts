@@ -1,5 +1,6 @@
 import type { Household } from '../household/household.ts';
 import { gramsText, percentText } from '../quantity/number.ts';
+import { judgements } from '../bake/outcome.ts';
 import { measureIds, measureOf, valueText } from './measures.ts';
 import type { BakeRecord } from './record.ts';
 import { flourName, traitIds, traitOf } from './traits.ts';
@@ -44,11 +45,46 @@ function lines(records: readonly BakeRecord[]): ComparedRow[] {
   });
 }
 
+/** What was said of each as it came out, and what was noted on the way: of use where it is the same, too. */
+function said(records: readonly BakeRecord[]): ComparedRow[] {
+  const rows: ReadonlyArray<readonly [key: string, says: string, of: (r: BakeRecord) => string]> = [
+    [
+      'verdict',
+      'verdict',
+      ({ state: { outcome } }) =>
+        outcome?.stars === undefined ? '' : (judgements[outcome.stars - 1] ?? ''),
+    ],
+    [
+      'words',
+      'what it was like',
+      ({ state: { outcome } }) =>
+        [
+          ...(outcome?.words ?? []),
+          ...(outcome?.crumb ?? []),
+          ...(outcome?.crust ?? []),
+          ...(outcome?.taste ?? []),
+        ].join(', '),
+    ],
+    ['said', 'in your own words', ({ state: { outcome } }) => outcome?.note.trim() ?? ''],
+    [
+      'notes',
+      'notes on the way',
+      ({ state: { notes } }) => Object.values(notes).filter(Boolean).join(' · '),
+    ],
+  ];
+  return rows.flatMap(([key, says, of]) => {
+    const values = records.map((r) => of(r) || undefined);
+    return values.some((v) => v !== undefined)
+      ? [{ key, says, of: 'result' as const, values }]
+      : [];
+  });
+}
+
 /**
  * Bakes side by side: only what differs, what went in before what was done before what came out.
  *
  * @param records two to four of them
- * @example compareBakes([last, this], household).map((r) => r.says) // ['water', 'first rise', 'how it came out']
+ * @example compareBakes([last, this], household).map((r) => r.says) // ['water', 'first rise', 'verdict']
  */
 export function compareBakes(records: readonly BakeRecord[], household: Household): ComparedRow[] {
   const traits = traitIds.flatMap((id): ComparedRow[] => {
@@ -80,5 +116,7 @@ export function compareBakes(records: readonly BakeRecord[], household: Househol
     ];
   });
   const work = [...traits, ...measured.filter((r) => r.of === 'work')];
-  return [...lines(records), ...work, ...measured.filter((r) => r.of === 'result')];
+  // The verdict stands there in its word, and not as a figure too.
+  const results = measured.filter((r) => r.of === 'result' && r.key !== 'stars');
+  return [...lines(records), ...work, ...results, ...said(records)];
 }

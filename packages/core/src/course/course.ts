@@ -9,6 +9,7 @@ import {
   bakes,
   kneadMinutes,
   kneadsFrom,
+  kneadsTo,
   paddleStill,
   programmeMinutes,
   risesByClock,
@@ -26,6 +27,8 @@ export interface Course {
   readonly crust: CrustId;
   /** Minutes until it begins. */
   readonly delay?: number;
+  /** Minutes of kneading that its flour stands, where that is less than the programme has: it is switched off then. */
+  readonly stands?: number;
 }
 
 /** The programme of a machine for a use; the plain one where it has none of that. */
@@ -75,6 +78,8 @@ interface CourseTimes {
   readonly first: number;
   readonly kneadsFrom: number;
   readonly kneads: number;
+  /** Its paddle turns no more until it knocks the dough down. */
+  readonly kneadsTo: number;
   readonly signal?: number;
   /** The paddle turns no more from then. */
   readonly still?: number;
@@ -95,20 +100,25 @@ export function courseTimes({
   size,
   crust,
   delay = 0,
+  stands = Infinity,
 }: Course): CourseTimes {
   const shift = bakeShift(machine, size, crust);
   const from = kneadsFrom(programme) ?? 0;
   const kneads = kneadMinutes(programme);
   const bakeOnly = machine.programmes.find((p) => p.use === 'bake');
   const still = paddleStill(programme);
+  const kneaded = kneads > stands ? from + stands : still;
   const first =
-    kind === 'by-eye' ? (still ?? programmeMinutes(programme)) : programmeMinutes(programme, shift);
+    kind === 'by-eye'
+      ? (kneaded ?? programmeMinutes(programme))
+      : programmeMinutes(programme, shift);
   const wanted = bakeOnly ? programmeMinutes(bakeOnly, shift) : 0;
   return {
     delay,
     first,
     kneadsFrom: from,
-    kneads,
+    kneads: Math.min(kneads, stands),
+    kneadsTo: kneadsTo(programme) ?? first,
     ...(kind === 'whole' && programme.signal !== undefined ? { signal: programme.signal } : {}),
     ...(kind === 'whole' && bakes(programme) && still !== undefined ? { still } : {}),
     ...(kind === 'by-eye' && bakeOnly

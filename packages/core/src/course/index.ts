@@ -1,4 +1,5 @@
 export * from './courses.ts';
 export * from './course.ts';
 export * from './machine-fit.ts';
+export * from './timer.ts';
 export * from './wants.ts';

@@ -20,6 +20,8 @@ export type MachineFix =
       readonly grams: number;
       /** Of the dough as it stands. */
       readonly share: number;
+      /** That takes so much. */
+      readonly size: MachineSizeId;
       readonly label: string;
     }
   | { readonly kind: 'size'; readonly size: MachineSizeId; readonly label: string }
@@ -97,16 +99,35 @@ const toCourse = (course: CourseId, label: string = courses[course].label): Mach
 });
 const beginNow: MachineFix = { kind: 'no-delay', label: 'Begin now' };
 
+type Takes = readonly [size: MachineSizeId, grams: number];
+
+/** What a size takes that is nearest to so much flour. */
+const nearest = (size: MachineSizeId, flour: number): Takes => {
+  const [least, most] = machineSizes[size].flour;
+  return [size, Math.min(most, Math.max(least, flour))];
+};
+
+/** The nearest amounts of flour that some size takes, below and above. */
+function scaled(flour: number, sizes: readonly MachineSizeId[]): Takes[] {
+  const takes = sizes.map((size) => nearest(size, flour)).sort(([, a], [, b]) => a - b);
+  const below = takes.findLast(([, grams]) => grams < flour);
+  const above = takes.find(([, grams]) => grams > flour);
+  return [...(below ? [below] : []), ...(above ? [above] : [])];
+}
+
 /** More flour than the size takes, or less than its paddle finds. */
-function size({ course: { machine, size }, flour }: FitFacts): MachineFinding | undefined {
+function size({ course: { machine, size, kind }, flour }: FitFacts): MachineFinding | undefined {
   const { label, flour: takes } = machineSizes[size];
   const [least, most] = takes;
   const large = flour > most;
   if (!large && flour >= least * fewest) return undefined;
+  // Dough that is baked elsewhere only has to go round: between two sizes it does.
+  const all = machine.sizes.flatMap((id) => machineSizes[id].flour);
+  const between = flour >= Math.min(...all) * fewest && flour <= Math.max(...all);
+  if (kind === 'dough' && between) return undefined;
   const fits = (id: MachineSizeId) =>
     flour >= machineSizes[id].flour[0] * fewest && flour <= machineSizes[id].flour[1];
   const other = machine.sizes.find(fits);
-  const to = large ? most : least;
   const span = `${least} to ${most} g`;
   return {
     id: large ? 'too-large' : 'too-small',
@@ -114,10 +135,19 @@ function size({ course: { machine, size }, flour }: FitFacts): MachineFinding | 
       ? `${gramsText(flour)} of flour is more than the ${label} size takes (${span}): it would lift the lid.`
       : `${gramsText(flour)} of flour is less than the ${label} size wants (${span}): the paddle would miss it.`,
     fixes: [
-      ...(other && other !== size
+      ...(other
         ? [{ kind: 'size', size: other, label: `The ${machineSizes[other].label} size` } as const]
         : []),
-      { kind: 'flour', grams: to, share: to / flour, label: `Scale the bread to ${to} g of flour` },
+      ...(other ? [nearest(size, flour)] : scaled(flour, machine.sizes)).map(
+        ([of, grams]): MachineFix => ({
+          kind: 'flour',
+          grams,
+          share: grams / flour,
+          size: of,
+          label: `Scale the bread to ${grams} g of flour`,
+        }),
+      ),
+      ...(kind === 'whole' && !other && between ? [toCourse('dough')] : []),
     ],
   };
 }

@@ -38,6 +38,7 @@ export type ComingRise = Omit<Rise, 'forecast'>;
 /**
  * The first rise of a formula's dough where it stands, through a fridge or not.
  *
+ * @param once it rises once, and goes into the oven then
  * @returns undefined for a dough without flour, or with nothing that raises it
  * @example firstRise(lines, {celsius: 25, air: [{hours: 1, celsius: 22}], vessel: 'bowl'})?.id // 'first'
  */
@@ -46,12 +47,19 @@ export function firstRise(
   standing: Standing,
   work: YeastWork = massPerWork,
   model: RiseModel = usualRise,
+  once = false,
 ): ComingRise | undefined {
   const dough = risingDough(lines, standing, work, model);
   if (!dough || dough.yeast + dough.starter === 0) return undefined;
-  const end = ripeEnd(dough, model);
-  return { id: 'first', label: 'First rise', until: words(end, dough, false), dough, end };
+  const end = once ? proofedEnd(dough) : ripeEnd(dough, model);
+  const label = once ? 'Rise' : 'First rise';
+  return { id: 'first', label, until: words(end, dough, once), dough, end };
 }
+
+/** How far a dough rises that goes into the oven then. */
+const proofedEnd = (dough: RisingDough): RiseEnd => ({
+  volume: isSour(dough) ? proofed.sourdough : proofed.yeast - proofed.wholeLess * dough.whole,
+});
 
 /**
  * The final rise of the shaped pieces, which begins as warm or cold as the first left it.
@@ -77,16 +85,15 @@ export function finalRise(
     fromVolume: sour ? shapedVolume.sourdough : shapedVolume.yeast,
     awake: true,
   };
-  const end: RiseEnd = {
-    volume: sour ? proofed.sourdough : proofed.yeast - proofed.wholeLess * first.whole,
-  };
+  const end = proofedEnd(first);
   return { id: 'final', label: 'Final proof', until: words(end, dough, true), dough, end };
 }
 
 /**
- * Both rises of a formula's dough, with their times.
+ * The rises of a formula's dough, with their times: both, or the one that it has.
  *
  * @param shaped what the pieces stand in for the last
+ * @param once it rises once, and goes into the oven then
  * @returns none for a dough without flour, or with nothing that raises it
  * @example risesOf(lines, {celsius: 25, air: [{hours: 1, celsius: 22}], vessel: 'bowl'}, 'tin').map((r) => r.until)
  */
@@ -97,10 +104,11 @@ export function risesOf(
   paces: Paces = {},
   work: YeastWork = massPerWork,
   model: RiseModel = usualRise,
+  once = false,
 ): Rise[] {
-  const first = firstRise(lines, standing, work, model);
+  const first = firstRise(lines, standing, work, model, once);
   if (!first) return [];
-  return [first, finalRise(first, shaped, paces, model)].map((rise) => ({
+  return (once ? [first] : [first, finalRise(first, shaped, paces, model)]).map((rise) => ({
     ...rise,
     forecast: riseForecast(rise.dough, rise.end, paces, model),
   }));

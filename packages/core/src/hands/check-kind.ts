@@ -11,6 +11,8 @@ interface CheckKind {
   readonly touch: string;
   /** What is right, in words. */
   readonly right: string;
+  /** It is looked at while it is kneaded, and not once that is over. */
+  readonly within: boolean;
   /** What of the drawing tells the kinds apart. */
   readonly drawn: 'ball' | 'sheet' | 'paste' | 'rubber';
 }
@@ -22,6 +24,7 @@ export const checkKinds = {
     when: 'Five to ten minutes into the kneading, after its rest: open the lid and scrape the sides down once.',
     touch: 'Stop it, or wait for a pause, and touch the top with a fingertip.',
     right: 'One ball round the paddle, its sides clean: tacky, and it lets go of the finger.',
+    within: true,
     drawn: 'ball',
   },
   hand: {
@@ -29,6 +32,7 @@ export const checkKinds = {
     when: 'After five minutes of kneading, before any flour goes on the bench.',
     touch: 'Press a fingertip in and lift it off.',
     right: 'Smooth, just tacky: it lets go of the finger and holds its shape.',
+    within: true,
     drawn: 'ball',
   },
   slack: {
@@ -36,6 +40,7 @@ export const checkKinds = {
     when: 'After the first fold, with a wet hand.',
     touch: 'Lift an edge: it stretches like a curtain before it tears.',
     right: 'It clings to the bowl’s bottom, comes off its sides, and folds over itself.',
+    within: false,
     drawn: 'sheet',
   },
   rye: {
@@ -44,6 +49,7 @@ export const checkKinds = {
     touch:
       'Draw a wet spatula through it. It has no gluten: it does not stretch, and is not kneaded.',
     right: 'A paste that keeps the furrow and shines where it is smoothed wet.',
+    within: false,
     drawn: 'paste',
   },
   'low-carb': {
@@ -51,6 +57,7 @@ export const checkKinds = {
     when: 'Five minutes into the one short knead; fibre still drinks for ten.',
     touch: 'Pull a piece: it is springy like rubber, and wet on its face.',
     right: 'One springy lump, slightly sticky. Too wet, it takes oat fibre or gluten, not flour.',
+    within: true,
     drawn: 'rubber',
   },
 } as const satisfies Record<string, CheckKind>;

@@ -1,6 +1,6 @@
 import { commonPractice, figure } from '../figure/figure.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
-import type { Form } from '../style/form.ts';
+import { usualPiece, type Form } from '../style/form.ts';
 import { mostOfPieces } from '../bake/event-kinds.ts';
 
 /** What stays on hands, scraper and bench, as a share of the dough. Handbook section 12: 1 to 2 %. */
@@ -19,43 +19,43 @@ interface FormRow {
 export const formRows = {
   loaf: {
     label: 'one loaf, or some',
-    usual: [250, 1200],
+    usual: usualPiece.loaf,
     how: 'Press it flat, fold both sides in, roll it up tightly towards you; seam below.',
     source: commonPractice,
   },
   rolls: {
     label: 'rolls',
-    usual: [60, 105],
+    usual: usualPiece.rolls,
     how: 'Cup a hand over the piece and roll it on the bare bench in small circles, until its skin is tight.',
     source: commonPractice,
   },
   rings: {
     label: 'rings',
-    usual: [100, 115],
+    usual: usualPiece.rings,
     how: 'Round it, push a thumb through its middle, and turn it on two fingers until the hole is twice as wide as you want it.',
     source: 'bagels, from memory',
   },
   balls: {
     label: 'balls for pizza or flatbread',
-    usual: [80, 350],
+    usual: usualPiece.balls,
     how: 'Pull its edges under until the top is smooth, pinch it shut below; oil it, and let it rest before it is stretched.',
     source: commonPractice,
   },
   plait: {
     label: 'a plait',
-    usual: [80, 300],
+    usual: usualPiece.plait,
     how: 'Roll each piece to a rope, let all of them rest for five minutes, then plait loosely: it grows.',
     source: 'strands, common practice, no source',
   },
   sticks: {
     label: 'sticks',
-    usual: [250, 350],
+    usual: usualPiece.sticks,
     how: 'Press it to a rectangle, fold it in three, rest it; then roll it out from the middle with both hands.',
     source: commonPractice,
   },
   flat: {
     label: 'one flat sheet',
-    usual: [200, 1200],
+    usual: usualPiece.flat,
     how: 'Oil the tray and your hands, press it out from the middle; where it springs back, wait ten minutes.',
     source: commonPractice,
   },
@@ -125,6 +125,20 @@ export function dividing(dough: number, pieces: number, weighed: readonly number
   return open > 0
     ? { next: Math.max(0, left / open), left, done: weighed.length }
     : { next: 0, left, done: weighed.length, over: left / pieces };
+}
+
+/**
+ * What a scale shows in turn where all pieces go into one pan, from the next one on.
+ *
+ * @param dough grams to divide, scraps and what is set aside taken off
+ * @param weighed pieces that lie in it already, grams
+ * @example panMarks(900, 9, []).slice(0, 2) // [100, 200]
+ */
+export function panMarks(dough: number, pieces: number, weighed: readonly number[]): number[] {
+  const { next } = dividing(dough, pieces, weighed);
+  const there = weighed.reduce((sum, g) => sum + g, 0);
+  const open = Math.max(0, pieces - weighed.length);
+  return Array.from({ length: open }, (_, i) => there + next * (i + 1));
 }
 
 /** A piece further off than this from what it was to be is said, as a share. Common practice, no source. */

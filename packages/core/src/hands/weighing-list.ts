@@ -90,7 +90,7 @@ export const weighedGrams = (
 
 function item(line: ResolvedLine, hints: LoadingOrder['hints']): WeighingItem {
   const { of } = line;
-  const hint = hints[of.role];
+  const hint = hintOf(line, hints);
   return {
     id: line.id,
     name: of.name,
@@ -102,6 +102,13 @@ function item(line: ResolvedLine, hints: LoadingOrder['hints']): WeighingItem {
     ...(hint ? { hint } : {}),
   };
 }
+
+/** Fat that is liquid already goes in with the liquids, and wants no hint of butter. */
+const isOil = ({ of }: ResolvedLine): boolean => /\boil\b/i.test(of.name);
+
+/** What is said beside a thing, by what it is. */
+const hintOf = (line: ResolvedLine, hints: LoadingOrder['hints']): string | undefined =>
+  line.of.role === 'fat' ? hints[isOil(line) ? 'oil' : 'fat'] : hints[line.of.role];
 
 const starterItem = (id: string, name: string, lines: readonly ResolvedLine[]): WeighingItem => ({
   id: `stage:${id}`,

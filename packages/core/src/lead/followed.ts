@@ -1,4 +1,5 @@
 import type { Method, MethodSentence, MatterId } from '../process/method-in.ts';
+import { ledAs } from '../process/rises-once.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
 import type { Task } from '../schedule/task.ts';
 
@@ -30,8 +31,12 @@ const withStep: Readonly<Record<MatterId, readonly StepKindId[]>> = {
   score: ['shape', 'bake'],
   steam: ['bake'],
   rack: ['bake'],
+  // Where it stands, it is done: with the step after it.
+  deed: [],
 };
-const isMatter = (id: StepKindId | MatterId): id is MatterId => id in withStep;
+export const isMatter = (id: StepKindId | MatterId): id is MatterId => id in withStep;
+/** The steps at which a matter is wanted, in the order of work. */
+export const stepsOfMatter = (id: MatterId): readonly StepKindId[] => withStep[id];
 
 const told = (minutes: number): string =>
   minutes >= 120 ? `${Math.round(minutes / 6) / 10} hours` : `${Math.round(minutes)} minutes`;
@@ -42,9 +47,11 @@ function ofKind(
   { steps }: Method,
   tasks: readonly Task[],
 ): Pick<SentenceLed, 'led' | 'why'> {
-  const task = tasks.find((t) => t.kind === kind);
+  const oneRise = !(steps['first-rise'] && steps['final-proof']);
+  const at = oneRise ? ledAs(kind, (k) => tasks.some((t) => t.kind === k)) : kind;
+  const task = tasks.find((t) => t.kind === at);
   if (!task) {
-    const machine = tasks.find((t) => t.kind === 'programme');
+    const machine = tasks.some((t) => t.uses.some((u) => u.resource === 'machine'));
     if (machine) return { led: 'changed', why: 'The machine does it in its programme.' };
     return {
       led: 'not-used',
@@ -85,7 +92,7 @@ export function followedIn(method: Method, tasks: readonly Task[]): SentenceLed[
       return { ...sentence, led: 'not-used', why: 'It says nothing that a step goes by.' };
     const found = about.map((id) =>
       isMatter(id)
-        ? tasks.some((t) => withStep[id].includes(t.kind))
+        ? id === 'deed' || tasks.some((t) => withStep[id].includes(t.kind))
           ? { led: 'followed' as const }
           : { led: 'not-used' as const, why: 'The step that it belongs to is not in this bake.' }
         : ofKind(id, sentence, method, tasks),

@@ -3,6 +3,7 @@ export * from './lead.ts';
 export * from './machine-clock.ts';
 export * from './plan-facts.ts';
 export * from './poke-says.ts';
+export * from './recipe-words.ts';
 export * from './run-of.ts';
 export * from './run-step-kind.ts';
 export * from './run-steps.ts';

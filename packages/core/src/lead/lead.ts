@@ -4,10 +4,13 @@ import { type DeviceId, devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 import { styles, type StyleId } from '../style/style.ts';
 import { type Course, bakesOnly, courseTimes } from '../course/course.ts';
+import { keptWarm, timerText } from '../course/timer.ts';
+import { hoursText } from '../quantity/duration.ts';
 import type { MixingAdvice } from '../dough/mixing.ts';
 import { machineSizes } from '../machine/machine.ts';
 import { checkKinds, type CheckKindId } from '../hands/check-kind.ts';
 import { coolingOf } from '../style/cooling.ts';
+import type { Mixings } from '../machine/mixings.ts';
 import { formRows } from '../hands/divide.ts';
 import { ovenPlace, warmPlaces } from '../hands/oven-plan.ts';
 import type { RunStep } from './run-steps.ts';
@@ -37,10 +40,12 @@ interface LeadFacts {
   readonly unkneaded?: boolean;
   /** How long this dough is worked in that device. */
   readonly mixing: Pick<MixingAdvice, 'minutes' | 'says' | 'tooLong'>;
+  /** In how many mixings it goes through the mixer; one where that takes it. */
+  readonly mixings?: Mixings;
+  /** Something raises it that is put into a dent. */
+  readonly yeast: boolean;
   /** Things that go in at the signal, by name. */
   readonly atSignal: readonly string[];
-  /** What lies on it or in it and not in the dough, in the recipe's words. */
-  readonly outside: readonly string[];
   /** Nobody here has a thermometer to put into it. */
   readonly noProbe?: boolean;
   /** The oven that it is baked in. */
@@ -54,6 +59,8 @@ const s = (says: string, why?: string, word?: string): Sentence => ({
 });
 
 const bowl = ({ device }: LeadFacts): boolean => devices[device].loading === loadingOrders.bowl;
+
+const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 
 /** What is to be done at a step, sentence by sentence, the first one the whole of it in short. */
 const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly Sentence[] } = {
@@ -96,7 +103,7 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       bowl(f)
         ? 'Weigh everything into the bowl, in this order.'
         : 'Weigh everything into the pan, in this order, the paddle in its place.',
-      devices[f.device].loading.says,
+      f.yeast ? devices[f.device].loading.says : devices[f.device].loading.saysWithoutYeast,
     ),
     s('One thing at a time: set the scale to nothing in between, or let it count on.'),
     ...(f.atSignal.length > 0
@@ -120,14 +127,22 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       : bowl(f)
         ? [
             s(
-              'Bring it together, then knead.',
-              `About ${f.mixing.minutes} minutes: ${f.mixing.says}.`,
+              f.mixings
+                ? `Bring it together, then knead, in ${f.mixings.count} mixings: about ${f.mixing.minutes} minutes each.`
+                : `Bring it together, then knead for about ${f.mixing.minutes} minutes.`,
+              f.mixings
+                ? 'One after the other; then all of it goes into one large bowl and is folded over a few times.'
+                : sentence(f.mixing.says),
             ),
-            s(
-              'Push it away with the heel of a hand, fold it back, turn it, again.',
-              'Stretching builds the gluten that holds the gas.',
-            ),
-            s('Take no more flour now: look at it first, at the dough check.'),
+            ...(f.check === 'low-carb' || f.check === 'rye'
+              ? []
+              : [
+                  s(
+                    'Push it away with the heel of a hand, fold it back, turn it, again.',
+                    'Stretching builds the gluten that holds the gas.',
+                  ),
+                ]),
+            s('Take no more flour yet: look at the dough first.'),
           ]
         : machineMix(f),
   check: ({ check, state, unkneaded }) => [
@@ -186,9 +201,6 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
           ...(f.shaping.pieces > 1 ? [s(`Divide it into ${f.shaping.pieces} equal pieces.`)] : []),
           s(formRows[f.shaping.form].how, 'A tight skin holds it up while it proofs.'),
         ]),
-    ...(f.outside.length > 0
-      ? [s(`What lies outside the dough is ready now: ${f.outside.join('; ')}.`)]
-      : []),
   ],
   'final-proof': (f) => [
     s(
@@ -223,7 +235,6 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
     return [
       s(`Into the oven: ${place.rack}.`, parts === undefined ? place.lid : undefined),
       ...(parts === undefined ? [] : [s(parts, 'As the recipe has it.')]),
-      ...(f.outside.length > 0 ? [s(`Before it goes in: ${f.outside.join('; ')}.`)] : []),
       ...(place.steam && !hasLid(f.step.parts)
         ? [s(place.steam, 'Steam keeps its skin soft while it springs.')]
         : []),
@@ -269,11 +280,11 @@ function machineMix(f: LeadFacts): Sentence[] {
       s('Start the dough programme.'),
       s('Take it out when it has been kneaded and has risen.'),
     ];
-  const { kneads, kneadsFrom, first } = courseTimes(course);
+  const { first } = courseTimes(course);
   if (course.kind === 'by-eye')
     return [
       s(
-        `Start ${course.programme.label}, and switch it off after ${kneadsFrom + (f.mixing.tooLong ? Math.min(kneads, f.mixing.minutes) : kneads)} minutes.`,
+        `Start ${course.programme.label}, and switch it off after ${first} minutes.`,
         'Left on it goes on to warm the dough by its own clock, and overheats it.',
       ),
     ];
@@ -292,10 +303,13 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
       s('Start its programme for this bread.'),
       s('Out of the pan within twenty minutes of its end.'),
     ];
-  const { signal, still, delay } = courseTimes(course);
+  const { signal, still, delay, first } = courseTimes(course);
   return [
     s(
-      `${course.programme.label}, ${machineSizes[course.size].label}, crust ${course.crust}${delay > 0 ? `, set to begin in ${delay} minutes` : ''}: start.`,
+      `${course.programme.label}, ${machineSizes[course.size].label}, crust ${course.crust}${delay > 0 ? `, its timer at ${timerText(delay + first)}` : ''}: start.`,
+      delay > 0
+        ? `Hours and minutes until it is ready; it begins after ${hoursText(delay / 60)}.`
+        : undefined,
     ),
     ...(atSignal.length > 0
       ? [
@@ -317,7 +331,7 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
         ]),
     s(
       'Out of the pan within twenty minutes of its end.',
-      'Longer, its own steam makes the crust soft and the sides sink.',
+      `Longer, its own steam makes the crust soft and the sides sink.${keptWarm(course) > 0 ? ` It keeps it warm for ${hoursText(keptWarm(course) / 60)}.` : ''}`,
     ),
   ];
 }
@@ -329,17 +343,27 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
  */
 export const leadOf = (facts: LeadFacts): readonly Sentence[] => leads[facts.step.kind](facts);
 
+/** When a dough is kneaded enough, by what kind of dough it is. Common practice, no source. */
+const kneaded: Readonly<Record<CheckKindId, string>> = {
+  machine: 'smooth, and a piece stretches thin without tearing',
+  hand: 'smooth, and a piece stretches thin without tearing',
+  slack: 'it holds together, and stretches before it tears',
+  rye: 'no dry flour is left',
+  'low-carb': 'one springy lump',
+};
+
 /** What ends a step, in words, where its plan has none. */
 export function signOf({
   step,
   style,
   unkneaded,
   noProbe,
-}: Pick<LeadFacts, 'step' | 'style' | 'unkneaded' | 'noProbe'>): string {
+  check,
+}: Pick<LeadFacts, 'step' | 'style' | 'unkneaded' | 'noProbe' | 'check'>): string {
   if (noProbe && step.kind === 'bake') return 'it sounds hollow, and its sides are brown';
   if (step.until) return step.until;
   const words: Partial<Record<RunStep['kind'], string>> = {
-    mix: unkneaded ? 'no dry flour is left' : 'smooth, and a piece stretches thin without tearing',
+    mix: unkneaded ? 'no dry flour is left' : kneaded[check],
     autolyse: 'no dry flour, and it pulls like taffy',
     soak: 'no water stands on it',
     heat: 'its light goes out, and five minutes more',

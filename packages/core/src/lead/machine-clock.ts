@@ -2,7 +2,7 @@ import { commonPractice, figure } from '../figure/figure.ts';
 import { courseTimes, type Course } from '../course/course.ts';
 import type { BakeState } from '../bake/state.ts';
 
-/** A machine's dough is looked at so many minutes into its kneading. Handbook section 11: 5 to 10. */
+/** A dough is looked at so many minutes into its kneading. Handbook section 11: 5 to 10. */
 const lookFrom = figure(5, 'min', 1, commonPractice);
 const lookTo = figure(10, 'min', 2, commonPractice);
 
@@ -55,15 +55,15 @@ export function machineClock(
 }
 
 /**
- * When the dough of a machine that was started is looked at.
+ * When a dough is looked at that is being kneaded: by hands or a mixer from the tap on, by a machine once it kneads.
  *
  * @example lookInto('2026-11-26T08:00:00Z', course).from // five minutes into its kneading
  */
 export function lookInto(
   startedAt: string,
-  course: Course,
+  course?: Course,
 ): { readonly from: string; readonly to: string } {
-  const { delay, kneadsFrom } = courseTimes(course);
+  const { delay, kneadsFrom } = course ? courseTimes(course) : { delay: 0, kneadsFrom: 0 };
   return {
     from: after(startedAt, delay + kneadsFrom + lookFrom.value),
     to: after(startedAt, delay + kneadsFrom + lookTo.value),

@@ -1,6 +1,12 @@
 import type { Formula } from '../formula/formula.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { Belief } from '../belief/belief.ts';
+import { checkKindOf, checkKinds } from '../hands/check-kind.ts';
+import { isUnkneaded } from '../process/unkneaded.ts';
+import { baseOf } from '../formula/base.ts';
+import { kitchenOf } from '../belief/kitchen.ts';
+import { windowIn } from '../dough/own-window.ts';
+import type { CheckKindId } from '../hands/check-kind.ts';
 import type { DeviceId } from '../machine/device.ts';
 import type { Course } from '../course/course.ts';
 import { bakedByMachine, breadTasks } from '../schedule/bread-tasks.ts';
@@ -11,6 +17,8 @@ import type { WayId } from '../schedule/way-id.ts';
 import { breadMade, wayOf } from '../bake/bread-made.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import type { BakeEvent } from '../bake/event.ts';
+import { nobodyUpAt } from '../schedule/clock.ts';
+import { lookInto } from './machine-clock.ts';
 import { runSteps, type RunStep } from './run-steps.ts';
 import { bakeState, type BakeState, type CourseNoted } from '../bake/state.ts';
 
@@ -32,6 +40,7 @@ export interface RunView {
   /** None where a machine does all of it, or no model tells. */
   readonly way?: WayId;
   readonly tasks: readonly Task[];
+  readonly checkKind: CheckKindId;
   readonly steps: readonly RunStep[];
 }
 
@@ -54,7 +63,9 @@ export function courseOf(
 }
 
 /** How a bake goes, apart from how far it is: worked out anew only where it goes otherwise. */
-interface Going extends Pick<RunView, 'formula' | 'bread' | 'way' | 'tasks'> {
+interface Going extends Pick<RunView, 'formula' | 'bread' | 'way' | 'tasks' | 'checkKind'> {
+  /** Hands or a mixer knead it, and it is looked at before that is over. */
+  readonly within: boolean;
   readonly key: string;
   readonly given: RunGiven;
 }
@@ -62,19 +73,33 @@ const goings = new WeakMap<Formula, Going>();
 
 /** What of a bake's events decides how it goes. */
 const decides = (state: BakeState): string => {
-  const { batch, instead, course, way, warmth, wished, divided, oven, weighed, added } = state;
+  const { batch, instead, device, course, way, warmth, wished, divided, oven, weighed, added } =
+    state;
   const went = [...weighed].map(([item, { grams }]) => [item, grams]);
-  return JSON.stringify([batch, instead, course, way, warmth, wished, divided, oven, went, added]);
+  return JSON.stringify([
+    batch,
+    instead,
+    device,
+    course,
+    way,
+    warmth,
+    wished,
+    divided,
+    oven,
+    went,
+    added,
+  ]);
 };
 
 function goingOf(given: RunGiven, state: BakeState): Going {
-  const { id, formula, device, household, belief } = given;
+  const { id, formula, household, belief } = given;
+  const device = state.device ?? given.device;
   const key = decides(state);
   const known = goings.get(formula);
   if (
     known?.key === key &&
     known.given.id === id &&
-    known.given.device === device &&
+    known.given.device === given.device &&
     known.given.household === household &&
     known.given.belief === belief
   )
@@ -92,8 +117,13 @@ function goingOf(given: RunGiven, state: BakeState): Going {
         .map((way) => ({ way, rises: ways[way].of(bread) }))
         .find((w) => w.rises);
   const { tasks } = breadTasks(bread, found?.rises);
+  const { dryness } = baseOf(bread.lines);
+  const { window } = windowIn(formula.style, dryness, kitchenOf(household, belief));
+  const checkKind = checkKindOf(formula.style, device, dryness > dryFrom, window);
   const going: Going = {
     key,
+    checkKind,
+    within: checkKinds[checkKind].within && !isUnkneaded(bread.formula),
     given,
     formula: bread.formula,
     bread,
@@ -104,6 +134,23 @@ function goingOf(given: RunGiven, state: BakeState): Going {
   return going;
 }
 
+/** A machine that waits kneads while nobody is up: there is no look at the dough then. */
+function isUnseen(
+  { course }: Pick<Bread, 'course'>,
+  { steps }: BakeState,
+  household: Household,
+): boolean {
+  const begunAt = (steps['programme'] ?? steps['mix'])?.begunAt;
+  return (
+    (course?.delay ?? 0) > 0 &&
+    begunAt !== undefined &&
+    nobodyUpAt(lookInto(begunAt, course).from, household)
+  );
+}
+
+/** A dough that stands on its dry base by more than that is looked at as one. Own choice, no source. */
+const dryFrom = 0.5;
+
 /**
  * A bake as it is led, from its events alone.
  *
@@ -111,13 +158,15 @@ function goingOf(given: RunGiven, state: BakeState): Going {
  */
 export function runOf(given: RunGiven): RunView {
   const state = bakeState(given.events);
-  const { formula, bread, way, tasks } = goingOf(given, state);
+  const { household } = given;
+  const { formula, bread, way, tasks, checkKind, within } = goingOf(given, state);
   return {
     state,
     formula,
     bread,
     ...(way ? { way } : {}),
     tasks,
-    steps: runSteps(tasks, formula, state),
+    checkKind,
+    steps: runSteps(tasks, formula, state, { within, unseen: isUnseen(bread, state, household) }),
   };
 }

@@ -21,6 +21,8 @@ export interface RunStep {
   readonly cold?: true;
   /** A machine does it, and is looked into meanwhile. */
   readonly runs?: true;
+  /** It is looked at while it is kneaded: the kneading goes on after it. */
+  readonly within?: true;
   readonly standing: RunStanding;
   readonly begunAt?: string;
   readonly doneAt?: string;
@@ -46,8 +48,16 @@ const nameOf = ({ id, bake }: Pick<Task, 'id' | 'bake'>): string => id.slice(bak
 
 type Seen = Omit<RunStep, 'standing' | 'begunAt' | 'doneAt'>;
 
+/** Whether and when a dough is looked at. */
+export interface Look {
+  /** Hands or a mixer knead it, and it is looked at before that is over. */
+  readonly within?: boolean;
+  /** A machine kneads it while nobody is up. */
+  readonly unseen?: boolean;
+}
+
 /** The plan's tasks as the steps that a baker is led through. */
-function seen(tasks: readonly Task[], main: string): Seen[] {
+function seen(tasks: readonly Task[], main: string, { within, unseen }: Look): Seen[] {
   const steps = tasks.flatMap((task): Seen[] => {
     const id = nameOf(task);
     const at = id.lastIndexOf(':');
@@ -71,11 +81,12 @@ function seen(tasks: readonly Task[], main: string): Seen[] {
       label: runStepKinds[kind].label,
       task: id,
       ...(kind === 'weigh' ? { stage: main } : {}),
+      ...(kind === 'check' && within ? { within: true as const } : {}),
     });
     if (task.kind !== 'mix' && task.kind !== 'programme') return [step];
     // A machine is looked into while its programme runs.
     return task.uses.some((u) => u.resource === 'machine')
-      ? [part('weigh'), part('check'), { ...step, runs: true }]
+      ? [part('weigh'), ...(unseen ? [] : [part('check')]), { ...step, runs: true }]
       : [part('weigh'), step, part('check')];
   });
   const last = tasks.at(-1);
@@ -122,11 +133,17 @@ const mainWeighed = (formula: Formula, state: BakeState): string | undefined => 
  * says that those before it are over, though nobody said so; an oven that is heated says nothing of the dough.
  *
  * @param tasks of the bread in the order of work, as `breadTasks` has them
+ * @param look whether and when its dough is looked at
  * @example runSteps(tasks, formula, bakeState([]))[0] // {id: 'weigh', standing: 'ahead', …}
  */
-export function runSteps(tasks: readonly Task[], formula: Formula, state: BakeState): RunStep[] {
+export function runSteps(
+  tasks: readonly Task[],
+  formula: Formula,
+  state: BakeState,
+  look: Look = {},
+): RunStep[] {
   const main = mainStage(formula).id;
-  const steps = seen(tasks, main);
+  const steps = seen(tasks, main, look);
   const said = steps.map((s) => noted(s, state));
   const weighedAt = mainWeighed(formula, state);
   const aheadOnly = (s: Seen): boolean => s.stage !== undefined && s.stage !== main;
@@ -142,6 +159,8 @@ export function runSteps(tasks: readonly Task[], formula: Formula, state: BakeSt
       if (besideOthers(other.kind)) return besideOthers(step.kind) ? [at] : [];
       // Two things that are mixed ahead know nothing of each other.
       if (aheadOnly(other)) return aheadOnly(step) && other.stage === step.stage ? [at] : [];
+      // So is a dough that is still kneaded.
+      if (other.within && step.kind === 'mix') return [];
       // A machine is looked into while it runs: only its end says that it was.
       if (other.runs && step.kind === 'check') return said[k]!.doneAt ?? [];
       return [at];
@@ -175,8 +194,15 @@ export function runSteps(tasks: readonly Task[], formula: Formula, state: BakeSt
 
 const besideOthers = (kind: RunStepKindId): boolean => 'beside' in runStepKinds[kind];
 
-/** The step that is to be done or waited for: the first that is not over. */
-export const stepNow = (steps: readonly RunStep[]): RunStep | undefined =>
-  steps.find(
+/**
+ * The step that is to be done or waited for: the first that is not over. A dough that is kneaded is looked at meanwhile,
+ * and then the kneading is ended.
+ */
+export function stepNow(steps: readonly RunStep[]): RunStep | undefined {
+  const open = steps.filter(
     (s) => (s.standing === 'ahead' || s.standing === 'under-way') && !besideOthers(s.kind),
   );
+  const [first] = open;
+  const kneading = first?.kind === 'mix' && first.standing === 'under-way';
+  return (kneading ? open.find((s) => s.within) : undefined) ?? first;
+}

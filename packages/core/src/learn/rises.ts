@@ -94,7 +94,10 @@ export function learnFromRises(bake: MadeBake, belief: Belief): FromRises {
   for (const id of ['first', 'final'] as const) {
     for (const note of telling(state.rises[id] ?? { notes: [] })) {
       const believed = pacesFor(now, keys);
-      const { dough, end } = comingRises({ ...bread, paces: believed }, way)![id];
+      const coming = comingRises({ ...bread, paces: believed }, way)![id];
+      // A rise that this bread does not have by its recipe teaches nothing of one that it has.
+      if (!coming) continue;
+      const { dough, end } = coming;
       const forecast = notedForecast(dough, end, believed, model);
       if (!isForecast(forecast)) continue;
       const paces = { ...now.paces };

@@ -44,6 +44,8 @@ export interface Appliance {
   /** The lowest that an oven can be set to, °C. */
   readonly lowest?: number;
   readonly steam?: SteamId;
+  /** Grams of flour that a mixer kneads at once. */
+  readonly takes?: number;
   /** What a bread machine can do, as it came or as it was told otherwise. */
   readonly machine?: Machine;
 }

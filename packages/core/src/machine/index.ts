@@ -4,6 +4,7 @@ export * from './kneading.ts';
 export * from './loading-order.ts';
 export * from './machine.ts';
 export * from './machines.ts';
+export * from './mixings.ts';
 export * from './pan.ts';
 export * from './power.ts';
 export * from './programme.ts';

@@ -3,9 +3,12 @@ import type { Role } from '../ingredient/role.ts';
 export interface LoadingOrder {
   /** What it comes to, in a sentence. */
   readonly says: string;
+  /** The same where nothing raises it that wants a place of its own. */
+  readonly saysWithoutYeast: string;
   /** Place of each role in the order. */
   readonly ranks: Readonly<Record<Role, number>>;
-  readonly hints: Readonly<Partial<Record<Role, string>>>;
+  /** What is said beside a thing by its role; of fat that is an oil, by that. */
+  readonly hints: Readonly<Partial<Record<Role | 'oil', string>>>;
 }
 
 const places = (order: readonly Role[]): Record<Role, number> =>
@@ -15,6 +18,7 @@ const places = (order: readonly Role[]): Record<Role, number> =>
 export const loadingOrders = {
   'liquids-first': {
     says: 'Water first, yeast last in a dent that does not reach the water. Nothing is mixed by hand.',
+    saysWithoutYeast: 'Water first, flour on top. Nothing is mixed by hand.',
     ranks: places([
       'liquid',
       'egg',
@@ -35,7 +39,8 @@ export const loadingOrders = {
     ]),
     hints: {
       salt: 'into the water, away from the yeast',
-      fat: 'oil before honey in the same spoon; soft butter in bits round the edge',
+      oil: 'before honey in the same spoon',
+      fat: 'soft, in bits round the edge',
       gluten: 'whisked through the flour',
       flour: 'level it so that it covers all the water',
       powder: 'on top of the flour, where it stays dry',
@@ -45,6 +50,7 @@ export const loadingOrders = {
   },
   'dry-first': {
     says: 'Yeast first under the flour, liquids last on top. Nothing is mixed by hand.',
+    saysWithoutYeast: 'Flour first, liquids last on top. Nothing is mixed by hand.',
     ranks: places([
       'leaven',
       'gluten',
@@ -73,6 +79,7 @@ export const loadingOrders = {
   },
   bowl: {
     says: 'Salt on one side, yeast on the other, flour between them; then the liquids.',
+    saysWithoutYeast: 'Everything dry first, then the liquids.',
     ranks: places([
       'flour',
       'gluten',
@@ -95,7 +102,8 @@ export const loadingOrders = {
       gluten: 'whisked through the flour',
       salt: 'on one side of the bowl',
       leaven: 'on the other side',
-      fat: 'butter once the dough has come together',
+      oil: 'with the liquids',
+      fat: 'soft, once the dough has come together',
       addIn: 'folded in at the end',
     },
   },

@@ -88,6 +88,13 @@ export function kneadMinutes({ stages }: Pick<Programme, 'stages'>): number {
 export const kneadsFrom = (programme: Pick<Programme, 'stages'>): number | undefined =>
   spansOf(programme).find((s) => s.kind === 'knead')?.from;
 
+/** Minute at which it has kneaded: what rises after that is not to be touched. */
+export function kneadsTo(programme: Pick<Programme, 'stages'>): number | undefined {
+  const spans = spansOf(programme);
+  const rises = spans.findIndex((s) => s.kind === 'rise' || s.kind === 'proof');
+  return (rises < 0 ? spans : spans.slice(0, rises)).findLast((s) => s.kind === 'knead')?.to;
+}
+
 /** Minute from which the paddle turns no more: it can be taken out then. */
 export const paddleStill = (programme: Pick<Programme, 'stages'>): number | undefined =>
   spansOf(programme).findLast((s) => machineStageKinds[s.kind].turns)?.to;

@@ -45,7 +45,7 @@ export interface MethodSentence {
 }
 
 /** What a method says besides its steps. */
-export type MatterId = 'folds' | 'shape' | 'brush' | 'score' | 'steam' | 'rack';
+export type MatterId = 'folds' | 'shape' | 'brush' | 'score' | 'steam' | 'rack' | 'deed';
 
 /** A recipe's method, read. */
 export interface Method {
@@ -83,6 +83,10 @@ const about: ReadonlyArray<readonly [words: RegExp, kind: StepKindId]> = [
     /\bsecond (?:rise|proof)\b|\bfinal (?:rise|proof)\b|\bproof\b|\bprove\b|\bpuff|\bretard the shaped\b/i,
     'final-proof',
   ],
+  [
+    /\b(?:put|load|tip|pour|everything|all)\b[^.]*\b(?:bread[- ]?(?:machine|maker)|(?:its|the) pan of the machine)\b|\bdough (?:programme|program|cycle|setting)\b/i,
+    'mix',
+  ],
   [/\bknead|\bstir(?:red)?\b|\bcombine\b|\bmix(?:es|ed)?\b(?!\s+for \d+ (?:more )?hours)/i, 'mix'],
   [
     /\bshap(?:e|ed|ing)\b|\bdivide|\bplait|\bbraid|\bform (?:in)?to\b|\broll(?:ed)? (?:out|into)\b|\bcut in(?:to)? (?:two|half|three|\d|rounds)|^make (?:\d|two|three)/i,
@@ -91,6 +95,9 @@ const about: ReadonlyArray<readonly [words: RegExp, kind: StepKindId]> = [
   [/\bris(?:e|en|es|ing)\b|\bferment|\bdoubl|\btripl/i, 'first-rise'],
   [/\bfridge\b|\brefrigerat|\bchill\b|\bretard/i, 'first-rise'],
 ];
+/** Something that hands do and no clock tells: it stands with the step that it comes before. */
+const deeds =
+  /^(?:(?:then|and|now|meanwhile|carefully|gently|lightly|finally|once \w+|day \d+\S*),?\s+)*(?:add|arrange|beat|boil|brush|butter|chop|cover|crush|cut|dimple|dip|dissolve|drain|drizzle|dust|empty|fill|flatten|flour|glaze|grate|grease|grind|invert|layer|lay|lift|line|load|melt|mill|moisten|move|oil|open|place|poach|pour|press|prick|put|remove|rinse|roll|rub|scald|scatter|scoop|score|scrape|seal|separate|serve|set|sift|simmer|slash|slide|slip|smooth|soften|spoon|spray|spread|sprinkle|stretch|strew|switch|take|tip|toast|top|transfer|tuck|turn|warm|wash|weigh|wet|whisk|wrap)\b/i;
 const waits = /\b(?:leave|let|rest|stand|wait)\b/i;
 /** What happened once, and is no step: "my oven took 40 minutes". */
 const told = /\b(?:took|keeps|thinking|toast)\b/i;
@@ -190,7 +197,7 @@ const forms: ReadonlyArray<readonly [RegExp, Form]> = [
 ];
 /** What is divided, and nothing else: butter is cut into cubes, a loaf into slices. */
 const divided = new RegExp(
-  String.raw`\b(?:divide|cut|split|portion)(?:\s+(?:it|the (?:\w+ )?dough|dough))?(?:\s+(?:equally|evenly|again|up))*\s+(?:in|into|in to)\s+(${number.replace('|a|', '|')})\b(?!\s*-?(?:mm|cm|inch|g\b|min|hours?|slices|cubes))`,
+  String.raw`\b(?:divide|cut|split|portion)(?:\s+(?:it|the (?:\w+ )?dough|dough))?(?:\s+(?:equally|evenly|again|up))*\s+(?:in|into|in to|between|among)\s+(?:the\s+)?(${number.replace('|a|', '|')})\b(?!\s*-?(?:mm|cm|inch|g\b|min|hours?|slices|cubes))`,
   'i',
 );
 const shaped = new RegExp(
@@ -285,6 +292,7 @@ class Reading {
       if (form && (this.form === undefined || this.form === 'loaf')) this.form = form;
       if (many || form) found.push('shape');
     }
+    if (deeds.test(clause)) found.push('deed');
     for (const matter of found) this.matters.add(matter);
     return found;
   }
@@ -471,7 +479,7 @@ export function methodIn(steps: readonly Pick<Step, 'says'>[]): Method {
     steps: Object.fromEntries(
       [...reading.steps].map(([kind, step]) => [
         kind,
-        whole(step, kind === 'bake' && placeIn(step.says) !== 'machine'),
+        whole(step, kind === 'bake' && !inMachine(step, reading)),
       ]),
     ),
     sentences,
@@ -483,6 +491,17 @@ export function methodIn(steps: readonly Pick<Step, 'says'>[]): Method {
     ...(unkneaded ? { unkneaded } : {}),
   };
 }
+
+/** A loaf that is loaded into a machine and neither shaped nor given an oven's heat is baked there. */
+function inMachine(
+  { says, phases }: { readonly says: string; readonly phases: readonly Phase[] },
+  { sentences, steps }: Reading,
+): boolean {
+  if (placeIn(says) === 'machine') return true;
+  const hot = phases.some((p) => p.celsius !== undefined) || /\boven\b/i.test(says);
+  return !hot && !steps.has('shape') && sentences.some((s) => ofMachine.test(s.says));
+}
+const ofMachine = /\bbread[- ]?(?:machine|maker)\b/i;
 
 /** A step with what its parts come to: the time of all, the warmth and the place of the first. */
 function whole(

@@ -1,5 +1,6 @@
 import type { Formula } from '../formula/formula.ts';
-import type { Form } from '../style/form.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
+import { usualPiece, type Form } from '../style/form.ts';
 import { styles } from '../style/style.ts';
 import { methodOf } from './written-steps.ts';
 
@@ -30,12 +31,12 @@ export interface Shaping {
  */
 export function usualShaping(
   formula: Pick<Formula, 'style' | 'pieces' | 'piece' | 'steps' | 'size'> &
-    Partial<Pick<Formula, 'name'>>,
+    Partial<Pick<Formula, 'name' | 'stages'>>,
 ): Shaping {
   const { style, piece } = formula;
   const method = methodOf(formula);
-  const pieces = formula.pieces ?? method.pieces ?? 1;
   const usual = styles[style].form;
+  const pieces = formula.pieces ?? method.pieces ?? usualCount(usual, formula);
   const several =
     method.form === 'loaf' || ofLoaves(formula, pieces) ? 'loaf' : (method.form ?? 'rolls');
   // One that is shaped “to a ball” is a loaf all the same.
@@ -45,6 +46,23 @@ export function usualShaping(
     (usual === 'loaf' ? (pieces > 1 ? several : one) : usual);
   return { form, pieces: form === 'plait' && pieces === 1 ? usualStrands : pieces };
 }
+
+/** Forms that nobody makes one of. */
+const always: ReadonlySet<Form> = new Set(['rolls', 'rings', 'balls', 'sticks']);
+
+/** Pieces that a dough makes where nobody said: of what is always made small, as many as are usually made of so much. */
+function usualCount(
+  form: Form,
+  { piece, stages = [] }: Partial<Pick<Formula, 'piece' | 'stages'>>,
+): number {
+  if (piece?.kind === 'loaf' || !always.has(form)) return 1;
+  const dough = stages.reduce((sum, s) => sum + sumGrams(s.lines), 0);
+  const [least, most] = usualPiece[form];
+  const each = piece?.grams ?? (least + most) / 2;
+  return Math.min(mostUsual, Math.max(1, Math.round(dough / each)));
+}
+/** Nobody means more without saying so. Own choice, no source. */
+const mostUsual = 24;
 
 /** Few pieces that go into tins are loaves: nobody bakes two rolls. */
 const mostLoaves = 4;

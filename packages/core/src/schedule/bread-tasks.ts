@@ -108,7 +108,7 @@ function kneading(bread: Bread): Stretch {
   const kneads =
     saidBy(stepsWritten(bread).mix?.process)?.usual ??
     mixingAdvice(bread.lines).find((m) => m.by === by)!.minutes;
-  return handwork(usualMinutes.weigh.value + kneads);
+  return handwork((usualMinutes.weigh.value + kneads) * (bread.mixings?.count ?? 1));
 }
 
 /** Whose hands and what device a dough takes hold of while it is worked. */
@@ -160,11 +160,18 @@ function raised(bread: Bread, chain: TaskChain, mix: Task, rises: RiseWays | und
           // It stands in its pan, and nothing else goes into that.
           ...(inMachine && !way.cold ? [{ resource: 'machine' } as const] : []),
         ],
-        label: way.cold ? `${stepKinds[kind].label} in the fridge` : stepKinds[kind].label,
+        label: way.cold ? `${called(kind)} in the fridge` : called(kind),
       });
+    const called = (kind: 'first-rise' | 'final-proof') =>
+      rises.final ? stepKinds[kind].label : 'Rise';
     if (rises.frozen) {
       last = chain.follow(last, chain.add('freeze', rises.frozen.freezer));
       last = chain.follow(last, chain.add('thaw', rises.frozen.thawing), dawdle);
+    }
+    // One rise: it is shaped before it, or poured into its pan.
+    if (!rises.final) {
+      last = chain.follow(last, shape(), bread.course ? kneadedStands : dawdle);
+      return chain.follow(last, rise('first-rise', rises.first));
     }
     if (!bread.course || !risesInMachine(bread.course))
       last = chain.follow(last, rise('first-rise', rises.first));

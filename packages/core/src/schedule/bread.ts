@@ -1,12 +1,12 @@
 import type { Paces } from '../ferment/rise-doubt.ts';
 import { risesOf, type Rise } from '../ferment/rises.ts';
 import { shapedIn } from '../ferment/shaped-in.ts';
-import type { VesselId } from '../ferment/vessel.ts';
 import type { Air, RiseModel } from '../ferment/rise.ts';
 import { riseModelIn } from '../ferment/rise-model.ts';
 import { pacesFor } from '../ferment/believed-paces.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
 import { usualWarmth } from '../ferment/usual-warmth.ts';
+import { mixingAdvice } from '../dough/mixing.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../belief/belief.ts';
@@ -14,12 +14,15 @@ import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
 import { ovenIn, ovenPace, type OvenChosen } from '../belief/oven.ts';
 import type { Appliance } from '../machine/appliance.ts';
+import { mixingsIn, type Mixings } from '../machine/mixings.ts';
 import { frictionOf } from '../belief/friction.ts';
 import { kneadingOf, type DeviceId } from '../machine/device.ts';
 import { deviceFor } from '../process/device-for.ts';
 import { usualShaping, type Shaping } from '../process/shaping.ts';
-import { writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
-import type { Course } from '../course/course.ts';
+import { risesOnce } from '../process/rises-once.ts';
+import { methodOf, writtenSteps, type WrittenSteps } from '../process/written-steps.ts';
+import { risesInMachine, type Course } from '../course/course.ts';
+import { fillingGrams } from '../course/machine-fit.ts';
 import { usualCourse } from './usual-course.ts';
 
 /** A bread that is to be timed: what goes in, where it is made, what is known of its leavens. */
@@ -51,6 +54,8 @@ export interface Bread {
   readonly ripe?: boolean;
   /** How it goes through a machine, where that is chosen. */
   readonly course?: Course;
+  /** In how many mixings it goes through the household's mixer, where one does not take it. */
+  readonly mixings?: Mixings;
 }
 
 /** What is said of a bread beside its formula; the household's usual where absent. */
@@ -94,7 +99,14 @@ export function breadOf(
   const lines = mixed ?? resolve(formula, pantry);
   const oven = ovenIn(household, baked);
   const made = device ?? deviceFor(formula, {}, household);
-  const course = chosen ?? usualCourse(formula, lines, made, household);
+  const course = asItStands(chosen ?? usualCourse(formula, lines, made, household), lines);
+  const mixings =
+    made === 'mixer'
+      ? mixingsIn(
+          household.appliances.find((a) => a.kind === 'mixer'),
+          fillingGrams(lines),
+        )
+      : undefined;
   return {
     id,
     name: formula.name,
@@ -113,19 +125,32 @@ export function breadOf(
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
     ...(course ? { course } : {}),
+    ...(mixings ? { mixings } : {}),
   };
 }
 
-/** The rises of a bread in that air. */
-export const breadRises = (bread: Bread, air: readonly Air[], vessel: VesselId = 'bowl'): Rise[] =>
-  risesOf(
-    bread.lines,
-    { celsius: bread.dough, air, vessel },
-    shapedIn(bread.formula, bread.lines, bread.shaping),
-    bread.paces,
-    bread.work,
-    bread.model,
-  );
+/** A course that is switched off by hand, with the kneading that this flour stands. */
+function asItStands(
+  course: Course | undefined,
+  lines: readonly ResolvedLine[],
+): Course | undefined {
+  if (course?.kind !== 'by-eye') return course;
+  const { minutes, tooLong } = mixingAdvice(lines).find((m) => m.by === 'machine')!;
+  return tooLong ? { ...course, stands: minutes } : course;
+}
+
+/** Whether a bread rises once, shaped or in its pan, as its recipe has it; a machine that lets it rise does that besides. */
+export const isOneRise = ({ formula, course }: Pick<Bread, 'formula' | 'course'>): boolean =>
+  !(course && risesInMachine(course)) && risesOnce(formula, methodOf(formula));
+
+/** The rises of a bread in that air: where it has only one, that goes as far as the last. */
+export function breadRises(bread: Bread, air: readonly Air[]): Rise[] {
+  const { formula, lines, shaping, paces, work, model } = bread;
+  const once = isOneRise(bread);
+  const shaped = shapedIn(formula, lines, shaping);
+  const standing = { celsius: bread.dough, air, vessel: once ? shaped : ('bowl' as const) };
+  return risesOf(lines, standing, shaped, paces, work, model, once);
+}
 
 /** What its recipe says of its steps. */
 export const stepsWritten = ({ formula }: Pick<Bread, 'formula'>): WrittenSteps =>

@@ -1,4 +1,4 @@
-import { clockMinutes, type Hours, type Week } from '../household/week.ts';
+import { clockMinutes, isClock, type Hours, type Week } from '../household/week.ts';
 import { longestPlan } from './plan.ts';
 import { type Closed } from './task.ts';
 import { DateTime, Interval } from 'luxon';
@@ -69,6 +69,19 @@ export function cheapAt(
   return intervals(clock, week.power).some((i) => i.contains(clock.origin));
 }
 
+/**
+ * Whether nobody is up at a moment, or nobody is home.
+ *
+ * @param moment ISO
+ */
+export function nobodyUpAt(
+  moment: string,
+  { week, zone }: { readonly week: Week; readonly zone?: string },
+): boolean {
+  const clock = clockFrom(moment, zone ?? 'local');
+  return intervals(clock, [...week.asleep, ...week.away]).some((i) => i.contains(clock.origin));
+}
+
 /** When nobody is there, or power is dear, as a plan takes it. */
 export function closedIn(clock: Clock, { asleep, away, power }: Week): Closed[] {
   const minutes = (at: DateTime): number => Math.round(at.diff(clock.origin).as('minutes'));
@@ -85,4 +98,19 @@ export function closedIn(clock: Clock, { asleep, away, power }: Week): Closed[] 
     ...Interval.merge(intervals(clock, away)).map(closed('hands', 'away')),
     ...(cheap.length === 0 ? [] : all.difference(...cheap).map(closed('power', 'power'))),
   ];
+}
+
+/**
+ * Minutes from a moment to the next time that a clock shows so; undefined where that is no time of day.
+ *
+ * @param clock 'HH:MM'
+ * @example minutesUntil('07:00', new Date('2026-11-26T21:30:00Z'), 'UTC') // 570
+ */
+export function minutesUntil(clock: string, now: Date, zone = 'local'): number | undefined {
+  if (!isClock(clock)) return undefined;
+  const from = DateTime.fromJSDate(now).setZone(zone);
+  const at = clockMinutes(clock);
+  const today = from.set({ hour: Math.floor(at / 60), minute: at % 60, second: 0, millisecond: 0 });
+  const next = today > from ? today : today.plus({ days: 1 });
+  return next.diff(from).as('minutes');
 }

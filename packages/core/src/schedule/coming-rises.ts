@@ -1,20 +1,21 @@
 import { riseForecast } from '../ferment/rise-doubt.ts';
 import { finalRise, firstRise, type ComingRise, type Rise } from '../ferment/rises.ts';
 import { shapedIn } from '../ferment/shaped-in.ts';
-import type { Bread } from './bread.ts';
+import type { Standing } from '../ferment/rising-dough.ts';
+import { isOneRise, type Bread } from './bread.ts';
 import type { WayId } from './way-id.ts';
 import { inRoom, wayPlaces } from './way-places.ts';
 
 /** What of a bread decides how it rises. */
 export type RisingBread = Pick<
   Bread,
-  'formula' | 'lines' | 'room' | 'dough' | 'shaping' | 'paces' | 'work' | 'model'
+  'formula' | 'course' | 'lines' | 'room' | 'dough' | 'shaping' | 'paces' | 'work' | 'model'
 >;
 
-/** Both rises of a bread, before their times are told. */
+/** The rises of a bread, before their times are told; none at last where it has only one. */
 export interface ComingRises {
   readonly first: ComingRise;
-  readonly final: ComingRise;
+  readonly final?: ComingRise;
 }
 
 /**
@@ -27,16 +28,20 @@ export function comingRises(bread: RisingBread, way: WayId): ComingRises | undef
   const { formula, lines, shaping, paces, work, model } = bread;
   const place = wayPlaces[way];
   const room = place.room ?? bread.room;
-  const first = firstRise(
-    lines,
-    { celsius: bread.dough, air: inRoom(room), vessel: 'bowl' },
-    work,
-    model,
-  );
-  if (!first) return undefined;
-  const final = finalRise(first, shapedIn(formula, lines, shaping), paces, model);
+  const once = isOneRise(bread);
+  const shaped = shapedIn(formula, lines, shaping);
+  const standing: Standing = {
+    celsius: bread.dough,
+    air: inRoom(room),
+    vessel: once ? shaped : 'bowl',
+  };
+  const rising = firstRise(lines, standing, work, model, once);
+  if (!rising) return undefined;
+  const first = place.first ? { ...rising, dough: place.first(rising.dough, room) } : rising;
+  if (once) return { first };
+  const final = finalRise(rising, shaped, paces, model);
   return {
-    first: place.first ? { ...first, dough: place.first(first.dough, room) } : first,
+    first,
     final: place.final ? { ...final, dough: place.final(final.dough, room) } : final,
   };
 }
@@ -45,7 +50,7 @@ export function comingRises(bread: RisingBread, way: WayId): ComingRises | undef
 export function risesBy(bread: RisingBread, way: WayId): Rise[] {
   const coming = comingRises(bread, way);
   if (!coming) return [];
-  return [coming.first, coming.final].map((rise) => ({
+  return [coming.first, ...(coming.final ? [coming.final] : [])].map((rise) => ({
     ...rise,
     forecast: riseForecast(rise.dough, rise.end, bread.paces, bread.model),
   }));

@@ -1,11 +1,14 @@
 import { methodOf } from '../process/written-steps.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
-import { stepsWritten, type Bread } from './bread.ts';
+import { isOneRise, stepsWritten, type Bread } from './bread.ts';
 import type { Stretch } from './rise-span.ts';
 import type { Link, Task, Use } from './task.ts';
 
 /** After a wait the next step may come so much later, minutes. Own choice, no source. */
 export const dawdle = 10;
+
+/** A bread that rises once has that as its first rise. */
+const other = (kind: StepKindId): StepKindId => (kind === 'first-rise' ? 'final-proof' : kind);
 
 type More = Partial<Pick<Task, 'label' | 'attended' | 'hands' | 'uses' | 'until' | 'celsius'>>;
 
@@ -22,7 +25,9 @@ export class TaskChain {
   /** One step more; what its recipe says of it is its words. */
   add(kind: StepKindId, takes: Stretch, more: More = {}, stage = ''): Task {
     const row = stepKinds[kind];
-    const says = stepsWritten(this.#bread)[kind];
+    const written = stepsWritten(this.#bread);
+    // Where it rises once, that is its rise, by whatever name.
+    const says = written[kind] ?? (isOneRise(this.#bread) ? written[other(kind)] : undefined);
     const { folds } = methodOf(this.#bread.formula);
     const use: readonly Use[] =
       'uses' in row

@@ -31,7 +31,8 @@ export interface RiseWays {
   /** It is frozen before its first rise, and thawed in the fridge. */
   readonly frozen?: { readonly freezer: Stretch; readonly thawing: Stretch };
   readonly first: RiseWay;
-  readonly final: RiseWay;
+  /** None of a bread that rises once. */
+  readonly final?: RiseWay;
 }
 
 /** A way to let a bread rise. */
@@ -69,14 +70,15 @@ const minutes = (hours: number): number => Math.round(hours * 60);
 /** Both rises in one air. */
 function standing(bread: Bread, celsius: number): RiseWays | undefined {
   const [first, final] = breadRises(bread, inRoom(celsius));
-  if (!first || !final) return undefined;
-  const [a, b] = [
-    riseSpan(first, bread.paces, bread.model),
-    riseSpan(final, bread.paces, bread.model),
-  ];
-  if (!a || !b) return undefined;
+  if (!first) return undefined;
+  const a = riseSpan(first, bread.paces, bread.model);
+  const b = final && riseSpan(final, bread.paces, bread.model);
+  if (!a || (final && !b)) return undefined;
   const at = { celsius, cold: false };
-  return { first: { span: a, rise: first, ...at }, final: { span: b, rise: final, ...at } };
+  return {
+    first: { span: a, rise: first, ...at },
+    ...(final && b ? { final: { span: b, rise: final, ...at } } : {}),
+  };
 }
 
 /** By bread: three of the ways begin with its rises in the room. */
@@ -119,7 +121,10 @@ function withAmount(bread: Bread): RiseWays | undefined {
   const [soonest, latest] = leavenHours(first.rise, bread, slowest.value);
   if (!(soonest < latest)) return undefined;
   const span = { ...first.span, least: minutes(soonest), most: minutes(latest) };
-  return { first: { ...first, span, leaven: kindOf(first.rise.dough) }, final };
+  return {
+    first: { ...first, span, leaven: kindOf(first.rise.dough) },
+    ...(final ? { final } : {}),
+  };
 }
 
 function coldFirst(bread: Bread): RiseWays | undefined {
@@ -128,11 +133,8 @@ function coldFirst(bread: Bread): RiseWays | undefined {
   const of = usual.first.rise;
   const place = wayPlaces['cold-first'];
   const first: Rising = { ...of, dough: place.first!(of.dough, bread.room) };
-  const last = usual.final.rise;
-  const dough = place.final!(last.dough, bread.room);
-  const forecast = riseForecast(dough, last.end, bread.paces, bread.model);
-  const final = riseSpan({ dough, end: last.end, forecast }, bread.paces, bread.model);
-  if (!final) return undefined;
+  const final = usual.final && coldShaped(bread, usual.final.rise);
+  if (usual.final && !final) return undefined;
   const { least, most, mostChosen } = coldHours;
   const ready =
     riseUntil(withPaces(first.dough, bread.paces), first.end, bread.model, most.value).hours ??
@@ -154,13 +156,21 @@ function coldFirst(bread: Bread): RiseWays | undefined {
       span: { least: minutes(soonest), usual: minutes(middle), most: minutes(to), doubt: 0 },
       ...(asIs ? {} : { leaven: kindOf(first.dough) }),
     },
-    final: { rise: { ...last, dough }, celsius: bread.room, cold: false, span: final },
+    ...(final ? { final } : {}),
   };
+}
+
+/** The last rise of a dough that comes out of the fridge, shaped cold. */
+function coldShaped(bread: Bread, last: Rising): RiseWay | undefined {
+  const dough = wayPlaces['cold-first'].final!(last.dough, bread.room);
+  const forecast = riseForecast(dough, last.end, bread.paces, bread.model);
+  const span = riseSpan({ dough, end: last.end, forecast }, bread.paces, bread.model);
+  return span && { rise: { ...last, dough }, celsius: bread.room, cold: false, span };
 }
 
 function coldProof(bread: Bread): RiseWays | undefined {
   const usual = inTheRoom(bread);
-  if (!usual) return undefined;
+  if (!usual?.final) return undefined;
   const { rise } = usual.final;
   const dough = wayPlaces['cold-proof'].final!(rise.dough, bread.room);
   const most = isSour(dough) ? coldHours.most.value : coldHours.mostShaped.value;
@@ -221,7 +231,7 @@ function frozen(bread: Bread): RiseWays | undefined {
       },
     },
     first: { ...usual.first, rise: { ...rise, dough }, span },
-    final: usual.final,
+    ...(usual.final ? { final: usual.final } : {}),
   };
 }
 

@@ -1,3 +1,14 @@
 /** What the pieces of a dough are shaped to. */
 export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'flat'] as const;
 export type Form = (typeof forms)[number];
+
+/** What a piece of a form usually weighs, raw grams, least and most. Handbook section 12; common practice, no source. */
+export const usualPiece: Readonly<Record<Form, readonly [least: number, most: number]>> = {
+  loaf: [250, 1200],
+  rolls: [60, 105],
+  rings: [100, 115],
+  balls: [80, 350],
+  plait: [80, 300],
+  sticks: [250, 350],
+  flat: [200, 1200],
+};

@@ -243,7 +243,7 @@ export const styles = {
       },
     },
   ),
-  laminated: style('laminated', 'a laminated dough', [-11, -3], [10.5, 13], tinned, {
+  laminated: style('laminated', 'a laminated dough', [-11, -3], [10.5, 13], shapedTo('rolls'), {
     edge: 3,
     baking: baking(195, 20, 0.08, lean, { heating: 20, cooling: 20 }),
     words: { tight: 'tight, so that the butter is rolled out in it and not into it' },

@@ -1,15 +1,15 @@
 import { checkDough, type DoughAdvice } from '../hands/dough-check.ts';
-import { checkKindOf, type CheckKindId } from '../hands/check-kind.ts';
 import { kindOfEvent, type BakeEvent } from '../bake/event.ts';
 import { senseSays } from '../bake/event-kinds.ts';
 import type { Unsaid } from '../bake/from-plan.ts';
 import { leadOf, signOf, type Sentence } from '../lead/lead.ts';
-import { lookInto } from '../lead/machine-clock.ts';
+import { lookInto, machineClock } from '../lead/machine-clock.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import { overPour } from '../hands/over-pour.ts';
 import { ovenPlace } from '../hands/oven-plan.ts';
 import { restedFeel, stillToDrink } from '../hands/rested-feel.ts';
 import { runOf, type RunView } from '../lead/run-of.ts';
+import { recipeWords } from '../lead/recipe-words.ts';
 import { runStepKinds } from '../lead/run-step-kind.ts';
 import { gatesAt, type Gate } from '../lead/gates.ts';
 import { partsAt, type PartAt } from '../process/parts-at.ts';
@@ -21,12 +21,14 @@ import { weighingList, type WeighingItem } from '../hands/weighing-list.ts';
 import { tellingDifference } from '../dough/telling-difference.ts';
 import { bakesOnly, courseTimes, type Course } from '../course/course.ts';
 import { machineFit } from '../course/machine-fit.ts';
+import { doughWants } from '../course/wants.ts';
 import { level, type Level } from '../dough/level.ts';
 import { mixingAdvice } from '../dough/mixing.ts';
 import { windowIn } from '../dough/own-window.ts';
 import { filledByHabit } from '../dough/parameter.ts';
 import type { Rise } from '../ferment/rises.ts';
 import { baseOf } from '../formula/base.ts';
+import type { Outside } from '../formula/beside.ts';
 import type { Change, Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { withBaker } from '../household/baker.ts';
@@ -41,8 +43,10 @@ import type { Appliance } from '../machine/appliance.ts';
 import { kneadingOf, type DeviceId } from '../machine/device.ts';
 import { loavesOf, type Shaping } from '../process/shaping.ts';
 import { isUnkneaded } from '../process/unkneaded.ts';
+import { methodOf } from '../process/written-steps.ts';
 import { isRefused, type Refused } from '../quantity/refusal.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
+import { stepsWritten } from '../schedule/bread.ts';
 import { risesBy } from '../schedule/coming-rises.ts';
 import type { Stirred } from '../starter/feeding.ts';
 import { jarOf } from '../starter/jar-of.ts';
@@ -84,7 +88,6 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly byCup: boolean;
   /** Where this bread is right here. */
   readonly window: Window;
-  readonly checkKind: CheckKindId;
   /** Whether slow drinkers make the moment of the touch matter. */
   readonly momentMatters: boolean;
   /** Minutes after which slow drinkers have had enough here. */
@@ -99,7 +102,11 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly course: Course | undefined;
   readonly courseTimes: ReturnType<typeof courseTimes> | undefined;
   readonly findings: ReturnType<typeof machineFit>;
-  /** When a machine's dough is looked at. */
+  /** The house told of a mixer or a machine: it may be made in that after all. */
+  readonly toldHow: boolean;
+  /** What it wants of a machine, and why; where it goes through one. */
+  readonly wants: ReturnType<typeof doughWants> | undefined;
+  /** When a dough is looked at while it is kneaded. */
   readonly lookAt: ReturnType<typeof lookInto> | undefined;
   /** The household's machine that it goes through. */
   readonly machine: Appliance | undefined;
@@ -130,7 +137,15 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly inMeasure: (item: WeighingItem) => string | undefined;
   /** What is to be done at a step. */
   readonly sentences: (step: RunStep) => readonly Sentence[];
+  /** The recipe's own sentences, by the kind of the step at which they are wanted. */
+  readonly words: ReturnType<typeof recipeWords>;
   readonly sign: (step: RunStep) => string;
+  /** What lies outside the dough and is wanted at a step, in the recipe's words. */
+  readonly outsideAt: (step: RunStep) => readonly Outside[];
+  /** A machine kneads no more at a moment: its dough rises. */
+  readonly isRising: (now: string) => boolean;
+  /** Dough that goes into the oven: all of it but what was set aside, grams. */
+  readonly bakedGrams: number;
   /** What stands in the way of a step at a moment, or is due in it. */
   readonly gates: (step: RunStep, now: string) => readonly Gate[];
   /** A step with its oven as its part of the moment has it. */
@@ -168,6 +183,7 @@ export function bakeOf({
 }: BakeGiven): BakeView {
   const run = runOf({ id, formula: written, device: method, events, household, belief });
   const { state, formula, steps, bread } = run;
+  const { device } = bread;
   const baker = withBaker(household, state.baker);
   const unkneaded = isUnkneaded(formula);
   return lazily<BakeView>({
@@ -186,8 +202,7 @@ export function bakeOf({
     byCup: ({ planned, kitchen }) => planned.some((l) => filledByHabit(l, kitchen)),
     window: ({ planned, kitchen }) =>
       windowIn(formula.style, baseOf(planned).dryness, kitchen).window,
-    checkKind: ({ planned, window }) =>
-      checkKindOf(formula.style, method, baseOf(planned).dryness > dryFrom, window),
+    checkKind: () => run.checkKind,
     momentMatters: ({ level: at }) => at !== undefined && stillToDrink(at) >= tellingDifference,
     restMinutes: ({ kitchen }) => kitchen.coefficients.restMinutes.value,
     felt: () => state.felt.at(-1)?.points,
@@ -209,9 +224,14 @@ export function bakeOf({
     courseTimes: ({ course }) => course && courseTimes(course),
     findings: ({ course, planned }) =>
       course ? machineFit(formula, course, household, planned) : [],
+    toldHow: () => household.appliances.some((a) => a.kind === 'mixer' || a.machine),
+    wants: ({ course, planned }) => course && doughWants(formula, planned),
     lookAt: ({ course }) => {
-      const runs = steps.find((s) => s.runs && s.standing === 'under-way');
-      return runs?.begunAt && course ? lookInto(runs.begunAt, course) : undefined;
+      const runs = steps.find((s) => (s.runs || s.kind === 'mix') && s.standing === 'under-way');
+      const within = steps.some((s) => s.within);
+      return runs?.begunAt && (course || (within && !runs.runs))
+        ? lookInto(runs.begunAt, course)
+        : undefined;
     },
     machine: ({ course }) =>
       household.appliances.find((a) => a.machine && a.machine === course?.machine),
@@ -221,7 +241,7 @@ export function bakeOf({
     doughGrams: ({ lines }) => sumGrams(lines),
     shaping: () => bread.shaping,
     loaves: ({ shaping }) => loavesOf(shaping),
-    stages: ({ pantry }) => weighingList(formula, method, pantry),
+    stages: ({ pantry }) => weighingList(formula, device, pantry),
     items: ({ stages }) => stages.flatMap((s) => s.items),
     atSignal: ({ stages }) => (stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'),
     goesIn: ({ oven, course }) =>
@@ -255,26 +275,50 @@ export function bakeOf({
           ? undefined
           : measureText(grams, pantry.ingredient(ingredient), household.measures),
     sentences: (all) => (step) => {
-      const kneading = kneadingOf(method);
+      const kneading = kneadingOf(device);
       return leadOf({
         step,
         style: formula.style,
-        device: method,
+        device,
         check: all.checkKind,
         unkneaded,
         state,
         shaping: all.shaping,
         pieceGrams: all.doughGrams / all.loaves,
-        mixing: mixingAdvice(all.planned).find((m) => m.by === kneading)!,
+        mixing: {
+          ...mixingAdvice(all.planned).find((m) => m.by === kneading)!,
+          ...kneadsFor(bread),
+        },
+        yeast: all.planned.some((l) => l.of.yeast && l.grams > 0),
+        ...(bread.mixings ? { mixings: bread.mixings } : {}),
         atSignal: all.atSignal.map((i) => i.name),
-        outside: (formula.outside ?? []).map((o) => o.says),
         ...(all.course ? { course: all.course } : {}),
         ...(all.oven ? { oven: all.oven } : {}),
         ...(household.noProbe ? { noProbe: true } : {}),
       });
     },
-    sign: () => (step) =>
-      signOf({ step, style: formula.style, unkneaded, noProbe: household.noProbe }),
+    words: () =>
+      recipeWords(
+        methodOf(formula),
+        steps.map((s) => s.kind),
+      ),
+    sign:
+      ({ checkKind: check }) =>
+      (step) =>
+        signOf({ step, style: formula.style, unkneaded, check, noProbe: household.noProbe }),
+    outsideAt: () => (step) => {
+      const at = wantedAt(steps);
+      return (formula.outside ?? []).filter((o) => at(o.use) === step.id);
+    },
+    isRising:
+      ({ courseTimes: times }) =>
+      (now) => {
+        const runs = steps.find((s) => s.runs && s.standing === 'under-way');
+        if (!runs?.begunAt || !bread.course || !times) return false;
+        const { minute } = machineClock(runs.begunAt, bread.course, state.power, now);
+        return bread.course.kind !== 'by-eye' && minute > times.kneadsTo;
+      },
+    bakedGrams: ({ doughGrams }) => doughGrams - (state.aside ?? 0),
     gates:
       ({ stages }) =>
       (step, now) =>
@@ -297,7 +341,7 @@ export function bakeOf({
         cautionsAt({
           coated: course?.machine.coatedPan ?? true,
           kind: step.kind,
-          device: method,
+          device,
           lines: planned,
           pot: place.lid !== undefined || (step.parts?.some((p) => p.lid === true) ?? false),
           steam: place.steam !== undefined,
@@ -340,8 +384,25 @@ export function bakeOf({
   });
 }
 
-/** A dough that stands on its dry base by more than that is looked at as one. Own choice, no source. */
-const dryFrom = 0.5;
+/** At which step what lies outside a dough is wanted: flour for the bench as it is shaped, a glaze before the oven. */
+function wantedAt(steps: readonly RunStep[]): (use: Outside['use']) => string | undefined {
+  const first = (...kinds: ReadonlyArray<RunStep['kind']>) =>
+    kinds.flatMap((kind) => steps.find((s) => s.kind === kind) ?? [])[0]?.id;
+  const places = {
+    dusting: first('shape', 'bake', 'programme'),
+    filling: first('shape', 'bake', 'programme'),
+    glaze: first('bake', 'programme'),
+    topping: first('bake', 'programme'),
+    boil: first('bake', 'programme'),
+  } as const satisfies Record<Outside['use'], string | undefined>;
+  return (use) => places[use];
+}
+
+/** Minutes of kneading as its recipe has them, where hands or a mixer knead it. */
+function kneadsFor(bread: RunView['bread']): { readonly minutes?: number } {
+  const { minutes } = stepsWritten(bread).mix?.process ?? {};
+  return minutes === undefined || bread.course ? {} : { minutes };
+}
 
 /** What a tap said, for whoever takes it back. */
 function tapSays(event: BakeEvent, { steps, items }: Pick<BakeView, 'steps' | 'items'>): string {

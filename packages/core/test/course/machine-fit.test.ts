@@ -130,10 +130,12 @@ describe('just below and just above each share', () => {
   it('what it offers to scale to is what fits, whatever it stands at', () => {
     for (const grams of [200, 520, 900]) {
       const of = build({ 'bread-flour': grams, water: 0.6 * grams, 'instant-yeast': 5 });
-      const fix = found(of, { size: '1.5lb' })[0]!.fixes.find((f) => f.kind === 'flour');
-      if (fix?.kind !== 'flour') throw new Error('there is one');
-      expect(grams * fix.share).to.be.closeTo(fix.grams, 1e-9);
-      expect(ids(scaleBy(of, fix.share), { size: '1.5lb' })).to.deep.equal([]);
+      const fixes = found(of, { size: '1.5lb' })[0]!.fixes.filter((f) => f.kind === 'flour');
+      expect(fixes).not.to.deep.equal([]);
+      for (const { share, grams: to, size } of fixes) {
+        expect(grams * share).to.be.closeTo(to, 1e-9);
+        expect(ids(scaleBy(of, share), { size })).to.deep.equal([]);
+      }
     }
   });
 });
@@ -141,6 +143,26 @@ describe('just below and just above each share', () => {
 describe('what does not fit a machine, with what puts it right', () => {
   it('nothing where it fits', () => {
     for (const of of [white, whole]) expect(ids(of)).to.deep.equal([]);
+  });
+
+  it('between two sizes there are ways down, up, and out of it; its dough alone goes round', () => {
+    const upright = (flour: number, kind?: 'dough') => {
+      const of = build({ 'bread-flour': flour, water: 0.6 * flour, 'instant-yeast': 5 });
+      const course = courseFor(machines.upright, doughWants(of, resolve(of)), flour)!;
+      return machineFit(of, { ...course, ...(kind ? { kind } : {}) }, household).flatMap((f) =>
+        f.fixes.map((x) => x.label),
+      );
+    };
+    expect(upright(500)).to.deep.equal([
+      'Scale the bread to 450 g of flour',
+      'Scale the bread to 600 g of flour',
+      'dough only, then the oven',
+    ]);
+    expect(upright(500, 'dough')).to.deep.equal([]);
+    expect(upright(651, 'dough')).to.deep.equal(['Scale the bread to 650 g of flour']);
+    expect(upright(450)).to.deep.equal([]);
+    expect(upright(540)).to.deep.equal([]);
+    expect(upright(539)).to.have.length(3);
   });
 
   it('more flour than the size takes: another size, or scaled to it; just at its end it fits', () => {

@@ -99,7 +99,7 @@ describe('first loaves go by their own recipe', () => {
       pieceGrams: 780,
       mixing: { minutes: 10, says: 'knead', tooLong: false },
       atSignal: [],
-      outside: [],
+      yeast: true,
     } as const;
     const led = (unkneaded: boolean) =>
       leadOf({ ...facts, unkneaded })

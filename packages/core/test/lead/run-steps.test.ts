@@ -163,7 +163,7 @@ describe('the steps of a run', () => {
             pieceGrams: 800,
             mixing: { minutes: 10, says: 'knead', tooLong: false },
             atSignal: ['raisins'],
-            outside: [],
+            yeast: true,
           });
           expect(lead.length, `${id} ${s.id}`).to.be.at.least(1);
           for (const { says } of lead) expect(says, `${id} ${s.id}`).to.match(/[.!?]$/);
@@ -173,7 +173,8 @@ describe('the steps of a run', () => {
           if (s.kind === 'heat' || (s.kind === 'bake' && !inIt))
             expect(JSON.stringify(lead), `${id} ${s.id}`).to.contain(rack);
           expect(runStepKinds[s.kind].doneSays).not.to.equal('');
-          expect(signOf({ step: s, style: formula.style })).to.be.a('string');
+          const check = checkKindOf(formula.style, device, false);
+          expect(signOf({ step: s, style: formula.style, check })).to.be.a('string');
         }
       }
   });

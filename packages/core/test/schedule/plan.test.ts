@@ -300,9 +300,9 @@ describe('a plan of breads', () => {
 
   it('dough in the fridge stands at its warmth, and is not left there to go over', () => {
     const way = ways['cold-proof'].of(bread(sour))!;
-    expect(way.final.celsius).to.equal(fridgeCelsius.value);
-    expect(way.final.span.least).to.equal(8 * 60);
-    expect(way.final.span.most).to.be.at.most(36 * 60);
+    expect(way.final!.celsius).to.equal(fridgeCelsius.value);
+    expect(way.final!.span.least).to.equal(8 * 60);
+    expect(way.final!.span.most).to.be.at.most(36 * 60);
     // With so much yeast it goes over in a few hours, even there.
     const quick = build({ 'bread-flour': 500, water: 320, salt: 5, 'instant-yeast': 15 }, 'pan');
     expect(ways['cold-proof'].of(bread(quick, { room: 26 }))).to.equal(undefined);

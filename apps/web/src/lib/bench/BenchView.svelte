@@ -11,7 +11,7 @@
   } from '@tender-crumb/core/exchange';
   import { schoolNames } from '@tender-crumb/core/formula';
   import { percentageSchools, usualBaker } from '@tender-crumb/core/household';
-  import { deviceIds, devices, type DeviceId } from '@tender-crumb/core/machine';
+  import MadeChoice from '../made/MadeChoice.svelte';
   import { oddsText } from '@tender-crumb/core/quantity';
   import { styleIds, styles, type StyleId } from '@tender-crumb/core/style';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
@@ -277,17 +277,11 @@
           {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
         </select>
       </label>
-      <label class="flex items-center gap-2"
-        ><span class="quiet">Made in</span>
-        <select
-          class="field max-w-48"
-          value={bench.view.device}
-          onchange={(e) =>
-            bench.edit({ ...bench.formula, device: e.currentTarget.value as DeviceId })}
-        >
-          {#each deviceIds as id (id)}<option value={id}>{devices[id].label}</option>{/each}
-        </select>
-      </label>
+      <MadeChoice
+        household={bench.household}
+        device={bench.view.device}
+        onpick={(device) => bench.edit({ ...bench.formula, device })}
+      />
       <Makes {bench} />
       {#if bench.view.byCup && bench.household.bakers.length > 1}
         <label class="flex items-center gap-2"

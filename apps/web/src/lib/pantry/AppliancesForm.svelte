@@ -4,6 +4,7 @@
     applianceKinds,
     machineRowIds,
     machines,
+    mixerTakes,
     steamIds,
     steams,
     type MachineRowId,
@@ -26,7 +27,7 @@
 
   function change(i: number, edit: Partial<Appliance>) {
     const next = appliances.map((a, k) => (k === i ? { ...a, ...edit } : a));
-    const { holds, offset, lowest, name: called } = next[i]!;
+    const { holds, offset, lowest, takes, name: called } = next[i]!;
     fault =
       called.trim() === ''
         ? 'A name is wanted.'
@@ -36,7 +37,9 @@
             ? 'An oven is off by −60 to 60 degrees.'
             : lowest !== undefined && !(lowest >= 20 && lowest <= 150)
               ? 'The lowest that an oven can be set to is 20 to 150 °C.'
-              : '';
+              : takes !== undefined && !(takes >= mixerTakes[0] && takes <= mixerTakes[1])
+                ? `A mixer kneads ${mixerTakes[0]} to ${mixerTakes[1]} g of flour at once.`
+                : '';
     if (!fault) onkeep(next);
   }
 
@@ -100,6 +103,13 @@
             onchange={(e) => change(i, { fan: e.currentTarget.checked })}
           /> its fan runs</label
         >
+      {:else if one.kind === 'mixer'}
+        <KeptNumber
+          label="Flour it kneads at once, g"
+          placeholder="not known"
+          value={one.takes}
+          onkeep={(takes) => change(i, { takes } as Partial<Appliance>)}
+        />
       {:else if one.kind === 'machine'}
         <Pick
           label="It is like"

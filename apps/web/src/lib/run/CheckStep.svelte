@@ -70,6 +70,11 @@
         It feels like this
       </button>
     </div>
+  {:else if run.view.advice && run.view.isRising(run.clock)}
+    <p class="big">
+      It is rising now: leave it as it is. What goes in now is not kneaded in. The book remembers
+      how it felt.
+    </p>
   {:else if run.view.advice}
     <p class="big">{say(run.view.advice.says)}</p>
     {#if run.view.advice.action === 'add'}

@@ -29,11 +29,12 @@
       <span class="quiet">{untilText(at(cooling.outOfPan), now)}</span>
     </p>
   {/if}
-  <p>
-    <span class="quiet block">{ready ? 'It may be cut since' : 'It may be cut at'}</span>
-    <b class="figure">{time(at(cooling.cut))}</b>
-    <span class="text-lg">{untilText(at(cooling.cut), now)}</span>
-    <span class="block">{cooling.says}</span>
+  <p class="text-lg">
+    {#if cooling.cut > 0}
+      {ready ? 'It may be cut since' : 'It may be cut at'}
+      <b>{time(at(cooling.cut))}</b>.
+    {/if}
+    {cooling.says}
   </p>
   {#if sliced}
     <section class="grid gap-2" aria-label="Slices">
@@ -57,10 +58,6 @@
 </div>
 
 <style>
-  .figure {
-    font-size: 3rem;
-    line-height: 1;
-  }
   input[type='range'] {
     width: 12rem;
     height: 3.5rem;

@@ -1,7 +1,17 @@
 <script lang="ts">
   import { type CourseNoted } from '@tender-crumb/core/bake';
   import { courseReady } from '@tender-crumb/core/lead';
-  import { courses, courseIds, type Course, type MachineFix } from '@tender-crumb/core/course';
+  import {
+    courseIds,
+    courses,
+    keptWarm,
+    timerFor,
+    timerText,
+    type Course,
+    type MachineFix,
+  } from '@tender-crumb/core/course';
+  import { isRefused } from '@tender-crumb/core/quantity';
+  import { minutesUntil } from '@tender-crumb/core/schedule';
   import {
     bakeShift,
     crusts,
@@ -25,6 +35,11 @@
   const times = $derived(run.view.courseTimes!);
   const ends = $derived(courseReady(now.toISOString(), course));
   let fault = $state('');
+  const later = (iso: string, minutes: number) =>
+    new Date(Date.parse(iso) + minutes * 60_000).toISOString();
+  const begins = $derived(later(now.toISOString(), times.delay));
+  const warm = $derived(keptWarm(course));
+  const warmUntil = $derived(later(ends, warm));
 
   function choose(edit: Partial<CourseNoted>) {
     if (!run.view.machine) return;
@@ -58,20 +73,27 @@
     else if (fix.kind === 'course') goes(fix.course);
     else if (fix.kind === 'no-delay') choose({ delay: 0 });
     else if (fix.kind === 'instead') fault = run.takeInstead(fix.line, fix.choice, fix.label) ?? '';
-    else run.scaleBy(fix.share);
+    else run.scaleTo(fix.share, () => choose({ size: fix.size }));
   }
-  const delays = [0, 60, 120, 240, 480, 600] as const;
+  /** Set by when the bread is to be ready: what the machine's timer shows is worked out. */
+  let wanted = $state('');
+  let late = $state('');
+  function readyBy(clock: string) {
+    wanted = clock;
+    const minutes = minutesUntil(clock, now, run.household.zone);
+    if (minutes === undefined) return;
+    const set = timerFor(course, minutes);
+    late = isRefused(set) ? set.refused.says : '';
+    if (!isRefused(set)) choose({ delay: set.delay });
+  }
+  const why = $derived(run.view.wants?.why);
 </script>
 
 <section class="grid gap-2" aria-labelledby="machine">
   <details class="border-b border-line pb-1">
     <summary class="flex min-h-14 flex-wrap items-baseline gap-x-2 text-lg">
       <b id="machine">{run.view.machine?.name}: {course.programme.label}</b>
-      <span
-        >{machineSizes[course.size].label}, crust {crusts[course.crust].label}{times.delay > 0
-          ? `, begins in ${times.delay / 60} h`
-          : ''}</span
-      >
+      <span>{machineSizes[course.size].label}, crust {crusts[course.crust].label}</span>
       <span
         >{course.kind === 'whole' ? 'ready' : 'dough ready'} about
         <b class="text-2xl tabular-nums">{time(ends)}</b></span
@@ -130,20 +152,43 @@
           {#each machine.crusts as id (id)}<option value={id}>{crusts[id].label}</option>{/each}
         </select>
       </label>
-      <label class="quiet grid gap-1"
-        >Begins
-        <select
-          class="field min-h-14 text-base text-ink"
-          value={String(course.delay ?? 0)}
-          onchange={(e) => choose({ delay: Number(e.currentTarget.value) })}
-        >
-          {#each delays as delay (delay)}
-            <option value={String(delay)}>{delay === 0 ? 'now' : `in ${delay / 60} h`}</option>
-          {/each}
-        </select>
-      </label>
     </div>
   </details>
+  {#if why}<p>{why}</p>{/if}
+  {#if course.kind !== 'by-eye'}
+    <div class="flex flex-wrap items-end gap-3">
+      <label class="quiet grid gap-1"
+        >Ready at
+        <input
+          class="field min-h-14 text-lg text-ink"
+          type="time"
+          value={wanted}
+          onchange={(e) => readyBy(e.currentTarget.value)}
+        /></label
+      >
+      {#if times.delay > 0}
+        <p class="text-lg">
+          Set its timer to <b class="text-2xl tabular-nums"
+            >{timerText(times.delay + times.first)}</b
+          >
+          <span class="quiet block"
+            >hours and minutes until it is ready: it begins at {time(begins)}, is ready at {time(
+              ends,
+            )}{warm > 0 ? `, and keeps it warm until ${time(warmUntil)}` : ''}</span
+          >
+        </p>
+        <button
+          class="knob min-h-14"
+          type="button"
+          onclick={() => {
+            wanted = '';
+            choose({ delay: 0 });
+          }}>Begin now</button
+        >
+      {/if}
+    </div>
+    {#if late}<p class="text-act" role="alert">{late}</p>{/if}
+  {/if}
   {#each run.view.findings as finding (finding.id)}
     <div class="border-l-4 border-act pl-3" role="status">
       <p>{say(finding.says)}</p>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { machineClock, type RunStep } from '@tender-crumb/core/lead';
-  import type { Course } from '@tender-crumb/core/course';
+  import { keptWarm, type Course } from '@tender-crumb/core/course';
   import { machineStageKinds, spansOf, bakeShift } from '@tender-crumb/core/machine';
   import { scaleLinear } from 'd3-scale';
   import { standIns } from '../devices/stand-ins.svelte.ts';
@@ -70,9 +70,13 @@
         It has not been started.
       {:else if cut}
         <b>The power is out.</b>
+      {:else if clock && minute <= 0 && times.delay > 0}
+        It waits, and begins at <b>{at(0)}</b>.
+      {:else if minute >= whole}
+        It is done, since <b>{at(whole)}</b>.
       {:else}
         It {stage ? machineStageKinds[stage.kind].label : 'is done'}:
-        <b>minute {Math.floor(minute)}</b> of {whole}.
+        <b>minute {Math.max(1, Math.ceil(minute))}</b> of {whole}.
       {/if}
     </figcaption>
   </figure>
@@ -90,6 +94,9 @@
       <b>{at(times.first)}</b>
       {course.kind === 'whole' ? 'the loaf is done' : 'switch it off, or take the dough out'}
     </li>
+    {#if keptWarm(course) > 0}
+      <li><b>{at(times.first + keptWarm(course))}</b> it keeps it warm until then</li>
+    {/if}
   </ul>
   {#if step.standing === 'under-way'}
     <div class="flex flex-wrap gap-2">

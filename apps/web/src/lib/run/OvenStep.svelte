@@ -1,5 +1,6 @@
 <script lang="ts">
   import { coreSpan } from '@tender-crumb/core/bake';
+  import { bakesOnly } from '@tender-crumb/core/course';
   import {
     coreReadings,
     doneBy,
@@ -23,6 +24,7 @@
   const lids = $derived(step.parts?.some((p) => p.lid !== undefined) ?? false);
   const setting = $derived(celsius === undefined ? undefined : ovenSetting(celsius, run.view.oven));
   const place = $derived(run.view.ovenPlace);
+  const inMachine = $derived(run.view.course && bakesOnly(run.view.course) !== undefined);
   const core = $derived(coreAt(styles[run.view.formula.style].baking, run.household.altitude));
   const readings = $derived(coreReadings(run.view.state.core, step.begunAt ?? now.toISOString()));
   const done = $derived(doneBy(readings, core));
@@ -53,7 +55,7 @@
 </script>
 
 <div class="grid gap-4">
-  {#if run.view.ovens.length > 1}
+  {#if run.view.ovens.length > 1 && !inMachine}
     <div class="flex flex-wrap gap-2" role="group" aria-label="Which oven">
       {#each run.view.ovens as oven (oven.id)}
         <button
@@ -65,7 +67,7 @@
       {/each}
     </div>
   {/if}
-  {#if setting}
+  {#if setting && !inMachine}
     <p>
       <span class="quiet block">{run.view.oven?.name ?? 'The oven'}, set to</span>
       <b class="figure">{asWarmth(setting.set)}</b>
@@ -74,16 +76,20 @@
         >{/if}
     </p>
   {/if}
-  <p class="text-lg">
-    On {place.rack}.
-    {#if lids}
-      {part?.lid === false ? 'The lid is off.' : part?.lid ? 'The lid is on.' : ''}
-    {:else}
-      {place.lid ?? ''}
-      {place.steam ?? 'No steam.'}
-    {/if}
-    {place.turn ? 'Half-way, turn it round.' : ''}
-  </p>
+  {#if inMachine}
+    <p class="text-lg">In the machine, with its own programme: nothing is heated, set or turned.</p>
+  {:else}
+    <p class="text-lg">
+      On {place.rack}.
+      {#if lids}
+        {part?.lid === false ? 'The lid is off.' : part?.lid ? 'The lid is on.' : ''}
+      {:else}
+        {place.lid ?? ''}
+        {place.steam ?? 'No steam.'}
+      {/if}
+      {place.turn ? 'Half-way, turn it round.' : ''}
+    </p>
+  {/if}
   {#if step.kind === 'bake' && run.household.noProbe}
     <section class="bowl grid gap-2 p-4" aria-labelledby="signs">
       <h3 id="signs">How to tell that it is done</h3>

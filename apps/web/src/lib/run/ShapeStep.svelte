@@ -4,6 +4,7 @@
     divide,
     dividing,
     formRows,
+    panMarks,
     pieceSlack,
     plaits,
     plaitStrands,
@@ -17,6 +18,7 @@
   import { isRefused, numberTyped, sumTyped } from '@tender-crumb/core/quantity';
   import { untrack } from 'svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
+  import Either from '../ui/Either.svelte';
   import PlaitDrawing from '../drawing/PlaitDrawing.svelte';
   import { asMass, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
@@ -35,6 +37,10 @@
   const division = $derived(divide(run.view.doughGrams, pieces, { aside, form }));
   const whole = $derived(isRefused(division) ? 0 : division.whole);
   const weighed = $derived(run.view.state.pieces.map((p) => p.grams));
+  const marks = $derived(panMarks(whole, pieces, weighed));
+  const inPan = $derived(weighed.reduce((sum, g) => sum + g, 0));
+  /** All go into one pan, and what the scale shows is of all of them. */
+  let together = $state(false);
   const standing = $derived(dividing(whole, pieces, weighed));
 
   function say(edit: Partial<{ pieces: number; form: Form; pan: string | undefined }>) {
@@ -75,9 +81,12 @@
   let pieceTyped = $state('');
   function typePiece(event: SubmitEvent) {
     event.preventDefault();
-    const grams = sumTyped(pieceTyped, writing());
+    const shown = sumTyped(pieceTyped, writing());
+    const grams = shown === undefined ? undefined : together ? shown - inPan : shown;
     if (grams === undefined || !(grams >= 1 && grams <= 20_000)) {
-      fault = 'What the piece weighs, in grams, such as 102.';
+      fault = together
+        ? `What the scale shows with this piece in the pan: more than ${asMass(inPan)}.`
+        : 'What the piece weighs, in grams, such as 102.';
       return;
     }
     fault = '';
@@ -196,6 +205,10 @@
           {/if}
         </p>
       {/if}
+      <p class="tabular-nums">
+        <span class="quiet">All into one pan, the scale shows in turn</span>
+        {marks.map((g) => asMass(g)).join(', ')}
+      </p>
       {#if reading && standing.over === undefined}
         <p class="text-xl tabular-nums">
           On the scale: <b>{piece === undefined ? '…' : asMass(piece)}</b>
@@ -216,6 +229,16 @@
         </div>
       {:else if standing.over === undefined}
         <form class="flex flex-wrap items-end gap-2" onsubmit={typePiece}>
+          <Either
+            label="How the pieces are weighed"
+            size="large"
+            value={together ? 'pan' : 'each'}
+            choices={[
+              ['each', 'one by one'],
+              ['pan', 'all into one pan'],
+            ]}
+            onpick={(picked) => (together = picked === 'pan')}
+          />
           <label class="quiet grid gap-1"
             >The scale shows
             <input

@@ -31,6 +31,7 @@
   const hours = $derived(timed ? timed.minutes / 60 : undefined);
   const cautions = $derived(run.view.cautions(step, hours));
   const gates = $derived(run.view.gates(step, now.toISOString()));
+  const outside = $derived(run.view.outsideAt(step));
   const note = $derived(run.lastNotes[step.id]);
   /** A part of what is timed has no time of its own: a look into the machine has the kneading's. */
   const isPart = $derived(step.kind === 'weigh' || step.kind === 'check');
@@ -39,8 +40,10 @@
   /** Sentences of a guided step that were read. */
   const read = $derived(Math.min(run.view.state.read[step.id] ?? 0, sentences.length - 1));
   const guided = $derived(run.view.state.guided === true);
-  const shown = $derived(guided ? sentences.slice(0, read + 1) : sentences.slice(0, 1));
-  const more = $derived(guided ? [] : sentences.slice(1));
+  /** Where somebody only looks on, there is nothing else to read: all of it stands there. */
+  const first = $derived(['check', 'programme'].includes(step.kind) ? sentences.length : 1);
+  const shown = $derived(guided ? sentences.slice(0, read + 1) : sentences.slice(0, first));
+  const more = $derived(guided ? [] : sentences.slice(first));
 </script>
 
 <div class="grid gap-3">
@@ -111,8 +114,22 @@
   {:else}
     <p class="does">{say(shown[0]?.says ?? '')}</p>
     {#if shown[0]?.why}<p class="quiet">{say(shown[0].why)}</p>{/if}
+    {#each shown.slice(1) as sentence (sentence.says)}
+      <p class="text-lg">{say(sentence.says)}</p>
+      {#if sentence.why}<p class="quiet">{say(sentence.why)}</p>{/if}
+    {/each}
   {/if}
-  {#if step.says}<p class="quiet italic">“{step.says}”</p>{/if}
+  {#each run.view.words.get(step.kind) ?? [] as words, i (i)}
+    <p class="italic">“{words}”</p>
+  {/each}
+  {#if outside.length > 0}
+    <div>
+      <p class="quiet">Ready beside it</p>
+      <ul class="grid gap-1 text-lg" aria-label="Ready beside it">
+        {#each outside as { id, says } (id)}<li>{says}</li>{/each}
+      </ul>
+    </div>
+  {/if}
   {#if sign && !over}<p><b>Until</b> {say(sign)}</p>{/if}
   {#if more.length > 0}
     <details>

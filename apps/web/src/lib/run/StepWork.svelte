@@ -5,6 +5,7 @@
   import AddIns from './AddIns.svelte';
   import CheckStep from './CheckStep.svelte';
   import CoolStep from './CoolStep.svelte';
+  import MadeChoice from '../made/MadeChoice.svelte';
   import FeedStep from './FeedStep.svelte';
   import MachineChoice from './MachineChoice.svelte';
   import MachineStep from './MachineStep.svelte';
@@ -40,6 +41,16 @@
 {:else if step.kind === 'ripen' && step.stage !== undefined}
   <RipenStep {run} stage={step.stage} {time} />
 {:else if step.kind === 'weigh' || step.kind === 'preferment' || step.kind === 'soak' || step.kind === 'autolyse'}
+  {#if step.kind === 'weigh' && run.view.state.weighed.size === 0 && run.view.toldHow}
+    <div class="mb-3">
+      <MadeChoice
+        household={run.household}
+        device={run.view.bread.device}
+        size="large"
+        onpick={(device) => run.makesIn(device)}
+      />
+    </div>
+  {/if}
   {#if step.kind === 'weigh' && run.view.course}
     <div class="mb-3">
       <MachineChoice {run} course={run.view.course} {now} {time} />
@@ -62,5 +73,5 @@
 {:else if step.kind === 'cool'}
   <CoolStep {run} {step} {now} {time} />
 {:else if step.kind === 'taste'}
-  <OutcomeStep bake={run.id} dough={run.view.doughGrams} onfinish={(o) => run.finish(o)} />
+  <OutcomeStep bake={run.id} dough={run.view.bakedGrams} onfinish={(o) => run.finish(o)} />
 {/if}

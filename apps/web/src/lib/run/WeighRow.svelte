@@ -7,6 +7,7 @@
 
   let { run, item, next }: { run: Run; item: WeighingItem; next: boolean } = $props();
 
+  const { mixings } = $derived(run.view.bread);
   const weighed = $derived(run.view.state.weighed.get(item.id));
   let editing = $state(false);
   let missing = $state(false);
@@ -46,7 +47,12 @@
         >{say([run.view.inMeasure(item), item.hint].filter(Boolean).join(' · '))}</span
       >
     </span>
-    <span class="amount">{asMass(weighed?.grams ?? item.grams)}</span>
+    <span class="amount"
+      >{asMass(weighed?.grams ?? item.grams)}
+      {#if mixings && item.grams > 0}<span class="each"
+          >{mixings.count} × {asMass(item.grams * mixings.share)}</span
+        >{/if}</span
+    >
   </button>
   {#if editing}
     <form class="other" onsubmit={enter}>
@@ -151,6 +157,12 @@
     font-weight: 700;
     line-height: 1;
     white-space: nowrap;
+  }
+  .each {
+    display: block;
+    font-size: 1.15rem;
+    font-weight: 600;
+    text-align: right;
   }
   .done .amount {
     color: var(--soft);

@@ -57,6 +57,12 @@
     <ScaleCard {run} {items} item={next} listens={step.standing !== 'done'} />
   {/if}
 
+  {#if run.view.bread.mixings && step.kind === 'weigh'}
+    <p class="text-lg">
+      In <b>{run.view.bread.mixings.count} mixings</b>, {asMass(run.view.bread.mixings.flour)} of flour
+      in each: the mixer takes no more. The small figures are what goes into one.
+    </p>
+  {/if}
   {#if water && step.kind === 'weigh' && !(run.view.course && warmsFirst(run.view.course))}
     <div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
       <!-- Once it is mixed the bread's own warmth is known, and no water is wanted for that. -->

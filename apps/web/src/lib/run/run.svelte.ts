@@ -9,6 +9,7 @@ import { isRise, riseOf, type RunStep } from '@tender-crumb/core/lead';
 import type { Rise } from '@tender-crumb/core/ferment';
 import type { Belief } from '@tender-crumb/core/belief';
 import type { Household } from '@tender-crumb/core/household';
+import type { DeviceId } from '@tender-crumb/core/machine';
 import { isRefused } from '@tender-crumb/core/quantity';
 import type { Stirred } from '@tender-crumb/core/starter';
 import { bakeOf, touchAt, type BakeGiven } from '@tender-crumb/core/view';
@@ -66,10 +67,6 @@ export class Run extends RunEvents {
     this.lastNotes = given.lastNotes ?? {};
   }
 
-  get method() {
-    return this.#written.method;
-  }
-
   /** Takes in what the server has by now: events of other devices among ours. */
   receive({
     household,
@@ -94,6 +91,12 @@ export class Run extends RunEvents {
   bakedBy(baker: string): void {
     this.say('baker', { baker });
     rememberBaker(baker);
+  }
+
+  /** In what it is made, chosen as it begins. */
+  makesIn(device: DeviceId): void {
+    const was = this.view.bread.device;
+    if (device !== was) this.say('made', { device, was });
   }
 
   /** More of a thing goes in. */
@@ -137,6 +140,14 @@ export class Run extends RunEvents {
   /** So much of it is made as stands on the list now, times this. */
   scaleBy(share: number): void {
     this.say('batch', { share: (this.view.state.batch ?? 1) * share });
+  }
+
+  /** The same, with what else goes with it, as one tap. */
+  scaleTo(share: number, also: () => void): void {
+    this.atOnce(() => {
+      also();
+      this.scaleBy(share);
+    });
   }
 
   /** A step begins now. */

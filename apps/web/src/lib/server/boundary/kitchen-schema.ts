@@ -3,6 +3,7 @@ import {
   applianceKindIds,
   crustIds,
   machineSizeIds,
+  mixerTakes,
   machineStageKindIds,
   panGrams,
   panKindIds,
@@ -66,6 +67,7 @@ export const appliancesField = Joi.array()
       fan: Joi.boolean(),
       lowest: Joi.number().min(20).max(150),
       steam: choice(steamIds),
+      takes: Joi.number().min(mixerTakes[0]).max(mixerTakes[1]),
       machine,
     }),
   )

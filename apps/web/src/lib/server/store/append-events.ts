@@ -46,6 +46,7 @@ export async function appendEvents(
       .set({
         finished_at: state.finishedAt ?? null,
         given_up_at: state.finishedAt ? null : (state.abandonedAt ?? null),
+        method: state.device ?? begunIn(after) ?? before.method,
         felt: state.felt.at(-1)?.points ?? null,
         outcome: state.outcome ? JSON.stringify(state.outcome) : null,
         // What was taught goes with the finish; it comes anew with the next one.
@@ -63,6 +64,10 @@ export async function appendEvents(
     return readBake(tx, id);
   });
 }
+
+/** In what a bake was to be made before anybody chose otherwise: a choice that is taken back goes back to it. */
+const begunIn = (events: readonly BakeEvent[]): StoredBake['method'] | undefined =>
+  events.find((e): e is Extract<BakeEvent, { kind: 'made' }> => e.kind === 'made')?.data.was;
 
 /** Writes down what a bake of a formula took out of the household's bags. */
 async function keepUse(tx: Database, bake: StoredBake, state: BakeState): Promise<void> {

@@ -1,0 +1,157 @@
+import type { Household } from '@tender-crumb/core/household';
+import { machines, type MachineRowId } from '@tender-crumb/core/machine';
+import type { Browser, Page } from '@playwright/test';
+import { bakersWritten, type BakerWritten } from './bakers/written.ts';
+import { expect, serve, setClock, test, type Served } from './fixtures.ts';
+
+/**
+ * Bakers who come with a recipe of their own, to an empty kitchen, and go by what stands on the screen, by a clock that is set by
+ * hand: each sentence of the recipe is followed or said to be changed, and no figure has to come from elsewhere.
+ */
+test.describe.configure({ timeout: 180_000 });
+
+const evening = '2026-11-28T20:30:00Z';
+const ready = (page: Page) => page.locator('html[data-ready]').waitFor({ state: 'attached' });
+const step = (page: Page) => page.locator('#step');
+
+type Appliance = Household['appliances'][number];
+
+/** A machine as its row has it. */
+const told = (appliances: BakerWritten['appliances'] = []): Appliance[] =>
+  appliances.map(({ of, ...one }: Appliance & { of?: MachineRowId }) =>
+    of ? { ...one, machine: machines[of] } : one,
+  );
+
+/** Figures keep to their units by narrow spaces. */
+const plain = (text: string): string => text.replace(/[\u00a0\u202f\u2009]/g, ' ');
+
+/** What stood on the page at a step, in all its states. */
+interface Seen {
+  readonly step: string;
+  says: string;
+}
+
+/** Goes to the end by what the screen offers first; time passes where it waits. */
+async function walks(page: Page): Promise<Seen[]> {
+  const seen: Seen[] = [];
+  let now = new Date(evening);
+  const looks = async () => {
+    const at = (await step(page).textContent())!.trim();
+    const says = plain(await page.locator('main').innerText());
+    const last = seen.findLast((s) => s.step === at);
+    if (last) last.says += `\n${says}`;
+    else seen.push({ step: at, says });
+    return at;
+  };
+  for (let i = 0; i < 60; i += 1) {
+    const at = await looks();
+    if (at === 'How it came out') return seen;
+    // The oven is heated beside the dough: its step is looked at before the bread goes in.
+    if (at.startsWith('Bake') && !seen.some((s) => s.step === 'Heat the oven')) {
+      const line = page.getByRole('navigation', { name: 'Steps of the bake' });
+      const heat = line.getByRole('button', { name: /^Heat the oven/ });
+      if ((await heat.count()) > 0) {
+        await heat.click();
+        await looks();
+        await line.getByRole('button', { name: /^Bake/ }).click();
+      }
+    }
+    const taps = page.getByRole('group', { name: 'This step' }).getByRole('button');
+    const name = await taps.first().innerText();
+    await taps.first().click();
+    await expect
+      .poll(async () => [await step(page).textContent(), await taps.first().innerText()].join())
+      .not.toBe([at, name].join());
+    // Half of what it takes, and all of it: what changes meanwhile is read.
+    for (const minutes of [1, 12, 24]) {
+      now = new Date(now.getTime() + minutes * 60_000);
+      await setClock(page, now);
+      await page.waitForTimeout(30);
+    }
+    await page.clock.runFor(1100).catch(() => undefined);
+    if ((await step(page).textContent())!.trim() === at) await looks();
+  }
+  throw new Error(`never at its end: ${seen.map((s) => s.step).join(', ')}`);
+}
+
+/** From the paste to the cooled loaf. */
+async function bakes(browser: Browser, at: Served, baker: BakerWritten): Promise<Seen[]> {
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+    reducedMotion: 'reduce',
+    baseURL: at.url,
+  });
+  const page = await context.newPage();
+  await setClock(page, evening);
+  if (baker.appliances) {
+    const answer = await page.request.patch('/api/v1/household', {
+      data: { was: { appliances: [] }, now: { appliances: told(baker.appliances) } },
+    });
+    expect(answer.ok(), await answer.text()).toBe(true);
+  }
+  if (baker.recipe === '') {
+    await page.goto('/bake/first');
+    await ready(page);
+    await page.getByRole('button', { name: 'Everything is here: begin' }).click();
+  } else {
+    await page.goto('/');
+    await ready(page);
+    await page.getByRole('textbox', { name: 'One ingredient a line' }).fill(baker.recipe);
+    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await expect(page).toHaveURL(/\/bench\/.+/);
+    await ready(page);
+    if (baker.made)
+      await page
+        .getByRole('group', { name: 'How it is made' })
+        .getByText(baker.made, { exact: true })
+        .click();
+    const led = page.getByRole('region', { name: 'The method' }).locator('[data-led]');
+    await expect(led.first()).toBeVisible();
+    // Each sentence is placed; what is not followed says why.
+    const placed = await led.evaluateAll((all) =>
+      all.map((one) => [one.getAttribute('data-led'), (one as HTMLElement).innerText] as const),
+    );
+    for (const [how, says] of placed) expect(how, says).not.toBe('not-used');
+    await page.getByRole('button', { name: 'Bake this' }).click();
+  }
+  await expect(page).toHaveURL(/\/bake\/.+/);
+  await ready(page);
+  if (baker.readyAt) await page.getByLabel('Ready at').fill(baker.readyAt);
+  const seen = await walks(page);
+  await page.getByRole('radio', { name: 'good', exact: true }).click();
+  await page.getByRole('button', { name: 'Write it in the book' }).click();
+  await context.close();
+  return seen;
+}
+
+/** Facts of a baker that were nowhere on the screen where they were wanted. */
+const missed = ({ facts }: BakerWritten, seen: readonly Seen[]): string[] =>
+  facts.flatMap(([at, says]) =>
+    seen.some((s) => at.test(s.step) && says.test(s.says)) ? [] : [`${at.source}: ${says.source}`],
+  );
+
+for (const [i, baker] of bakersWritten.entries())
+  test(`${baker.name}${baker.name === 'pot loaf, lid on, lid off' ? '' : ' @long'}`, async ({
+    browser,
+  }) => {
+    const own = await serve({ TENDER_CRUMB_DEMO: '', TENDER_CRUMB_NOW: evening });
+    try {
+      const seen = await bakes(browser, own, baker);
+      const lost = missed(baker, seen);
+      console.info(
+        `${i + 1}. ${baker.name}: ${baker.facts.length - lost.length} of ${baker.facts.length}; ${seen.map((s) => s.step).join(' → ')}`,
+      );
+      expect(lost).toEqual([]);
+      if (baker.never)
+        for (const { step: at, says } of seen) expect(says, at).not.toMatch(baker.never);
+      const steps = seen.map((s) => s.step).join(' | ');
+      for (const without of baker.without ?? []) expect(steps).not.toMatch(without);
+      // Each amount of the recipe stands somewhere in the bake.
+      const all = seen.map((s) => s.says).join('\n');
+      for (const [, grams] of baker.recipe.matchAll(/^([\d.]+) g\b/gm))
+        expect(all, `${grams} g`).toContain(`${grams} g`);
+    } finally {
+      await own.stop();
+    }
+  });
