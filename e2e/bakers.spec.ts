@@ -3,6 +3,7 @@ import { machines, type MachineRowId } from '@tender-crumb/core/machine';
 import type { Browser, Page } from '@playwright/test';
 import { bakersWritten, type BakerWritten } from './bakers/written.ts';
 import { expect, serve, setClock, test, type Served } from './fixtures.ts';
+import { walks, type Seen } from './walker.ts';
 
 /**
  * Bakers who come with a recipe of their own, to an empty kitchen, and go by what stands on the screen, by a clock that is set by
@@ -12,7 +13,6 @@ test.describe.configure({ timeout: 180_000 });
 
 const evening = '2026-11-28T20:30:00Z';
 const ready = (page: Page) => page.locator('html[data-ready]').waitFor({ state: 'attached' });
-const step = (page: Page) => page.locator('#step');
 
 type Appliance = Household['appliances'][number];
 
@@ -21,58 +21,6 @@ const told = (appliances: BakerWritten['appliances'] = []): Appliance[] =>
   appliances.map(({ of, ...one }: Appliance & { of?: MachineRowId }) =>
     of ? { ...one, machine: machines[of] } : one,
   );
-
-/** Figures keep to their units by narrow spaces. */
-const plain = (text: string): string => text.replace(/[\u00a0\u202f\u2009]/g, ' ');
-
-/** What stood on the page at a step, in all its states. */
-interface Seen {
-  readonly step: string;
-  says: string;
-}
-
-/** Goes to the end by what the screen offers first; time passes where it waits. */
-async function walks(page: Page): Promise<Seen[]> {
-  const seen: Seen[] = [];
-  let now = new Date(evening);
-  const looks = async () => {
-    const at = (await step(page).textContent())!.trim();
-    const says = plain(await page.locator('main').innerText());
-    const last = seen.findLast((s) => s.step === at);
-    if (last) last.says += `\n${says}`;
-    else seen.push({ step: at, says });
-    return at;
-  };
-  for (let i = 0; i < 60; i += 1) {
-    const at = await looks();
-    if (at === 'How it came out') return seen;
-    // The oven is heated beside the dough: its step is looked at before the bread goes in.
-    if (at.startsWith('Bake') && !seen.some((s) => s.step === 'Heat the oven')) {
-      const line = page.getByRole('navigation', { name: 'Steps of the bake' });
-      const heat = line.getByRole('button', { name: /^Heat the oven/ });
-      if ((await heat.count()) > 0) {
-        await heat.click();
-        await looks();
-        await line.getByRole('button', { name: /^Bake/ }).click();
-      }
-    }
-    const taps = page.getByRole('group', { name: 'This step' }).getByRole('button');
-    const name = await taps.first().innerText();
-    await taps.first().click();
-    await expect
-      .poll(async () => [await step(page).textContent(), await taps.first().innerText()].join())
-      .not.toBe([at, name].join());
-    // Half of what it takes, and all of it: what changes meanwhile is read.
-    for (const minutes of [1, 12, 24]) {
-      now = new Date(now.getTime() + minutes * 60_000);
-      await setClock(page, now);
-      await page.waitForTimeout(30);
-    }
-    await page.clock.runFor(1100).catch(() => undefined);
-    if ((await step(page).textContent())!.trim() === at) await looks();
-  }
-  throw new Error(`never at its end: ${seen.map((s) => s.step).join(', ')}`);
-}
 
 /** From the paste to the cooled loaf. */
 async function bakes(browser: Browser, at: Served, baker: BakerWritten): Promise<Seen[]> {
@@ -118,7 +66,7 @@ async function bakes(browser: Browser, at: Served, baker: BakerWritten): Promise
   await expect(page).toHaveURL(/\/bake\/.+/);
   await ready(page);
   if (baker.readyAt) await page.getByLabel('Ready at').fill(baker.readyAt);
-  const seen = await walks(page);
+  const seen = await walks(page, evening);
   await page.getByRole('radio', { name: 'good', exact: true }).click();
   await page.getByRole('button', { name: 'Write it in the book' }).click();
   await context.close();

@@ -22,7 +22,7 @@ const packs: Partial<Record<Role, string>> = {
   salt: 'any fine salt',
   fat: 'what stands in the kitchen',
   sugar: 'what stands in the kitchen',
-  liquid: 'from the tap, or a carton',
+  liquid: 'a carton',
 };
 
 /**

@@ -3,6 +3,9 @@ import { ledAs } from '../process/rises-once.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
 import type { Task } from '../schedule/task.ts';
 
+/** What of a step that is planned or led its sentence is held against. */
+export type LedTask = Pick<Task, 'kind' | 'usual' | 'uses'>;
+
 /** What becomes of a sentence of a recipe in the bake that is led. */
 export interface SentenceLed extends MethodSentence {
   readonly led: 'followed' | 'changed' | 'not-used';
@@ -45,7 +48,7 @@ function ofKind(
   kind: StepKindId,
   { says }: MethodSentence,
   { steps }: Method,
-  tasks: readonly Task[],
+  tasks: readonly LedTask[],
 ): Pick<SentenceLed, 'led' | 'why'> {
   const oneRise = !(steps['first-rise'] && steps['final-proof']);
   const at = oneRise ? ledAs(kind, (k) => tasks.some((t) => t.kind === k)) : kind;
@@ -85,7 +88,7 @@ const weighing = 10;
  * @param tasks of the bread, as it is planned or led
  * @example followedIn(methodOf(formula), tasks)[0].led // 'followed'
  */
-export function followedIn(method: Method, tasks: readonly Task[]): SentenceLed[] {
+export function followedIn(method: Method, tasks: readonly LedTask[]): SentenceLed[] {
   return method.sentences.map((sentence): SentenceLed => {
     const { about } = sentence;
     if (about.length === 0)

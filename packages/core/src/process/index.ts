@@ -5,6 +5,7 @@ export * from './rises-once.ts';
 export * from './step-kind.ts';
 export * from './unkneaded.ts';
 export * from './ways-made.ts';
+export * from './write-step.ts';
 export * from './written-steps.ts';
 export * from './shaping.ts';
 export * from './clauses.ts';

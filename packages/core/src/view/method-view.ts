@@ -7,14 +7,32 @@ import type { DeviceId } from '../machine/device.ts';
 import { sentencesOf } from '../process/clauses.ts';
 import { partText } from '../process/part-text.ts';
 import { methodOf } from '../process/written-steps.ts';
-import { stepKinds, type StepKindId } from '../process/step-kind.ts';
+import type { StepKindId } from '../process/step-kind.ts';
+import type { Method } from '../process/method-in.ts';
+import { risesOnce } from '../process/rises-once.ts';
+import { stepFields, type StepSaid } from '../process/write-step.ts';
+import type { Task } from '../schedule/task.ts';
 
-/** What was read of a step, as it stands beside the recipe's words. */
-export interface ReadStep {
+/** A field of a step that is led, and whose word it is: the recipe's, or the program's habit. */
+interface LedField<T> {
+  readonly value: T;
+  readonly written: boolean;
+}
+
+/** A step that is led, with what it goes by. */
+export interface LedStep {
   readonly kind: StepKindId;
   readonly label: string;
-  /** Its parts in words; empty where nothing but its kind is known. */
+  /** Whether the recipe speaks of it at all. */
+  readonly written: boolean;
+  readonly minutes: LedField<number>;
+  readonly celsius?: LedField<number>;
+  readonly place?: LedField<string>;
+  readonly until?: string;
+  /** Its parts in words, where it has several. */
   readonly parts: readonly string[];
+  /** What of it is written down by a figure. */
+  readonly fields: ReadonlyArray<keyof StepSaid>;
 }
 
 /** A step of the method as it was written. */
@@ -26,8 +44,8 @@ export interface WrittenRow {
 /** A recipe's method beside the bake that it becomes. */
 export interface MethodView {
   readonly rows: readonly WrittenRow[];
-  readonly read: readonly ReadStep[];
-  readonly folds: string | undefined;
+  /** The steps of its dough, in the order of work. */
+  readonly steps: readonly LedStep[];
 }
 
 /**
@@ -56,16 +74,49 @@ export function methodView({
     at += sentencesOf(says).length;
     return { says, sentences: led.slice(from, at) };
   });
-  const { folds } = method;
-  return {
-    rows,
-    read: (
-      Object.entries(method.steps) as Array<[StepKindId, (typeof method.steps)[StepKindId]]>
-    ).map(([kind, step]) => ({
+  return { rows, steps: tasks.flatMap((task) => ledStep(task, method, formula)) };
+}
+
+/** A rise stands where its way has it, until the recipe or a plan says otherwise. */
+const placeOf = ({ kind, uses }: Task): StepSaid['place'] | undefined =>
+  kind !== 'first-rise' && kind !== 'final-proof'
+    ? undefined
+    : uses.some((u) => u.resource === 'fridge')
+      ? 'fridge'
+      : 'room';
+
+function ledStep(task: Task, method: Method, formula: Formula): LedStep[] {
+  const { kind, label, usual, celsius, until, parts = [], folds, id, bake } = task;
+  // What is mixed ahead has its own page.
+  if (id !== `${bake}:${kind}`) return [];
+  const step =
+    method.steps[kind] ??
+    (kind === 'first-rise' && risesOnce(formula, method) ? method.steps['final-proof'] : undefined);
+  const { process, phases = [] } = step ?? {};
+  const said = process?.place;
+  const place = kind !== 'bake' && said === 'warm' ? said : placeOf(task);
+  const oven = kind === 'bake' || kind === 'heat';
+  const several = phases.length > 1;
+  return [
+    {
       kind,
-      label: stepKinds[kind].label,
-      parts: (step?.phases ?? []).map((p) => partText(p)).filter(Boolean),
-    })),
-    folds: folds && `${folds.times} × fold, every ${folds.every} min`,
-  };
+      label,
+      written: step !== undefined,
+      minutes: {
+        // Weighing stands in the time of the mixing, and no recipe counts it.
+        value: kind === 'mix' ? (process?.minutes ?? usual) : usual,
+        written: process?.minutes !== undefined,
+      },
+      ...(oven && celsius !== undefined
+        ? { celsius: { value: celsius, written: process?.celsius !== undefined } }
+        : {}),
+      ...(place ? { place: { value: place, written: process?.place !== undefined } } : {}),
+      ...(until === undefined ? {} : { until }),
+      parts: [
+        ...(several ? parts.map((p) => partText(p)).filter(Boolean) : []),
+        ...(folds ? [`${folds.times} × fold, every ${folds.every} min`] : []),
+      ],
+      fields: several ? [] : (stepFields[kind] ?? []),
+    },
+  ];
 }

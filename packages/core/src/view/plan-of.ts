@@ -1,7 +1,9 @@
 import { householdUnderWay, type Circumstances } from '../bake/circumstances.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import { planFacts, putOff } from '../lead/plan-facts.ts';
+import { followedIn, type SentenceLed } from '../lead/followed.ts';
 import { runOf } from '../lead/run-of.ts';
+import { methodOf } from '../process/written-steps.ts';
 import type { Formula } from '../formula/formula.ts';
 import type { Belief } from '../belief/belief.ts';
 import type { Household } from '../household/household.ts';
@@ -9,6 +11,7 @@ import type { DeviceId } from '../machine/device.ts';
 import type { FactsNoted, PlannedBake } from '../schedule/planned-bake.ts';
 import { resourcesOf } from '../schedule/resources.ts';
 import {
+  isTimed,
   timedPlan,
   type BakeWished,
   type NoTimedPlan,
@@ -46,6 +49,21 @@ export interface PlanView {
   readonly answer: TimedPlan | NoTimedPlan;
   /** By bake. */
   readonly facts: Readonly<Record<string, FactsNoted>>;
+  /** The sentences of its recipe beside it, by bake: followed, changed and why, or not used. */
+  readonly recipes: Readonly<Record<string, readonly SentenceLed[]>>;
+}
+
+/** The recipe of each bake beside the steps that were planned for it. */
+function recipesIn({ bakes }: PlanQuestion, answer: TimedPlan | NoTimedPlan): PlanView['recipes'] {
+  if (!isTimed(answer)) return {};
+  return Object.fromEntries(
+    bakes.flatMap(({ id, formula }) => {
+      const tasks = answer.steps
+        .filter((s) => s.bake === id)
+        .map(({ kind, minutes, uses }) => ({ kind, usual: minutes, uses }));
+      return formula.steps ? [[id, followedIn(methodOf(formula), tasks)] as const] : [];
+    }),
+  );
 }
 
 /** What a bake that was begun says of its plan: how it goes, what was done, what was put off. */
@@ -63,7 +81,7 @@ function noted(
   const { lines, shaping, room, dough, course } = run.bread;
   return {
     formula: run.formula,
-    device: method,
+    device: run.bread.device,
     lines,
     shaping,
     room,
@@ -126,8 +144,10 @@ export const planQuestion = (given: PlanGiven, now: string): PlanQuestion => ({
  */
 export function planOf(given: PlanGiven, now: string): PlanView {
   const question = planQuestion(given, now);
+  const answer = timedPlan(question);
   return {
-    answer: timedPlan(question),
+    answer,
+    recipes: recipesIn(question, answer),
     facts: Object.fromEntries(question.bakes.map((b) => [b.id, b.facts ?? {}])),
   };
 }

@@ -4,7 +4,6 @@ import { defaultHousehold } from '@tender-crumb/core/household';
 import { methodView } from '@tender-crumb/core/view';
 import { followedIn, runOf } from '@tender-crumb/core/lead';
 import { foldsAt, methodOf, partsAt, usualShaping } from '@tender-crumb/core/process';
-import { changesOf, type Task } from '@tender-crumb/core/schedule';
 import { read } from '../build.ts';
 
 const loaf = (...method: string[]) =>
@@ -46,11 +45,11 @@ describe('a recipe’s method beside the bake that is led', () => {
   it('within five minutes, or a tenth, a time is followed', () => {
     const method = methodOf(loaf('Bake at 220 °C for 35 minutes.'));
     const of = (usual: number) =>
-      followedIn(method, [{ kind: 'bake', usual } as unknown as Task]).map((s) => s.led)[0];
+      followedIn(method, [{ kind: 'bake', usual, uses: [] }]).map((s) => s.led)[0];
     expect([30, 29, 40, 41].map(of)).to.deep.equal(['followed', 'changed', 'followed', 'changed']);
     const long = methodOf(loaf('Bake at 150 °C for 100 minutes.'));
     const ofLong = (usual: number) =>
-      followedIn(long, [{ kind: 'bake', usual } as unknown as Task]).map((s) => s.led)[0];
+      followedIn(long, [{ kind: 'bake', usual, uses: [] }]).map((s) => s.led)[0];
     expect([110, 111].map(ofLong)).to.deep.equal(['followed', 'changed']);
   });
 
@@ -80,10 +79,11 @@ describe('a recipe’s method beside the bake that is led', () => {
     ]);
     expect(bake.celsius).to.equal(230);
     expect(run.tasks.find((t) => t.kind === 'bake')!.usual).to.equal(45);
-    expect(viewOf('Bake covered for 20 minutes, then 25 uncovered.').read[0]!.parts).to.deep.equal([
-      '20 min, lid on',
-      '25 min, lid off',
-    ]);
+    expect(
+      viewOf('Bake covered for 20 minutes, then 25 uncovered.').steps.find(
+        (s) => s.kind === 'bake',
+      )!.parts,
+    ).to.deep.equal(['20 min, lid on', '25 min, lid off']);
   });
 
   it('the parts go by the clock, at the pace of the oven', () => {

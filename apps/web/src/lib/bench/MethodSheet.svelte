@@ -1,11 +1,13 @@
 <script lang="ts">
   import type { Step } from '@tender-crumb/core/formula';
   import { styles } from '@tender-crumb/core/style';
-  import { methodView } from '@tender-crumb/core/view';
+  import { writeStep, type StepSaid } from '@tender-crumb/core/process';
+  import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
+  import { methodView, type LedStep } from '@tender-crumb/core/view';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import Trash from '@lucide/svelte/icons/trash-2';
-  import { say } from '../ui/writing.ts';
+  import { asWarmth, asWarmthTyped, say, writing } from '../ui/writing.ts';
   import type { Bench } from './bench.svelte.ts';
 
   let { bench }: { bench: Bench } = $props();
@@ -20,7 +22,34 @@
     }),
   );
   const words = { followed: 'followed', changed: 'changed', 'not-used': 'not used' } as const;
-  const parts = $derived(view.read.filter((r) => r.parts.length > 0));
+  const places = { room: 'room', warm: 'warm place', fridge: 'fridge' } as const;
+
+  let fault = $state('');
+  /** A field of a step, as the sheet has it: it is written into the recipe's words. */
+  function set(kind: LedStep['kind'], said: StepSaid) {
+    const next = writeStep(steps, kind, said);
+    fault = 'refused' in next ? next.refused.says : '';
+    if (!('refused' in next)) keep(next);
+  }
+  function number(kind: LedStep['kind'], field: 'minutes' | 'celsius', text: string) {
+    const typed = numberTyped(text, writing());
+    const value =
+      typed === undefined
+        ? undefined
+        : field === 'celsius'
+          ? celsiusTyped(typed, writing())
+          : typed;
+    const [least, most, says] = limits[field];
+    if (value === undefined || !(value >= least && value <= most)) {
+      fault = say(says);
+      return;
+    }
+    if (Math.round(value) >= 1) set(kind, { [field]: Math.round(value) });
+  }
+  const limits = {
+    minutes: [1, 14 * 24 * 60, 'Minutes, such as 40.'],
+    celsius: [105, 320, 'An oven is set to 105 to 320 °C.'],
+  } as const;
 
   function keep(next: readonly Step[]) {
     const { steps: before, ...rest } = bench.formula;
@@ -59,14 +88,70 @@
       it, a step a line, and the bake goes by that.
     </p>
   {/if}
-  {#if parts.length > 0 || view.folds}
-    <p class="quiet">
-      {[
-        ...parts.map((r) => `${r.label}: ${r.parts.map((p) => say(p)).join(', then ')}`),
-        ...(view.folds ? [view.folds] : []),
-      ].join(' · ')}
-    </p>
-  {/if}
+  <div class="overflow-x-auto">
+    <table class="w-full" aria-label="The steps that are led">
+      <thead>
+        <tr class="quiet text-left">
+          <th class="font-normal">Step</th>
+          <th class="font-normal">Minutes</th>
+          <th class="font-normal">Oven</th>
+          <th class="font-normal">Where</th>
+          <th class="font-normal">Until</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each view.steps as led (led.kind)}
+          <tr class="border-t border-line" class:habit={!led.written}>
+            <th class="py-1 pr-3 text-left font-semibold">{led.label}</th>
+            {#if led.parts.length > 0}
+              <td colspan="3">{led.parts.map((p) => say(p)).join(', then ')}</td>
+            {:else}
+              <td class:habit={!led.minutes.written}>
+                {#if led.fields.includes('minutes')}
+                  <input
+                    class="field w-16 text-right"
+                    inputmode="numeric"
+                    aria-label="{led.label}, minutes"
+                    value={Math.round(led.minutes.value)}
+                    onchange={(e) => number(led.kind, 'minutes', e.currentTarget.value)}
+                  />
+                {:else}about {Math.round(led.minutes.value)}{/if}
+              </td>
+              <td class:habit={!led.celsius?.written}>
+                {#if led.celsius && led.fields.includes('celsius')}
+                  <input
+                    class="field w-16 text-right"
+                    inputmode="numeric"
+                    aria-label="{led.label}, oven"
+                    value={asWarmthTyped(led.celsius.value)}
+                    onchange={(e) => number(led.kind, 'celsius', e.currentTarget.value)}
+                  />
+                {:else if led.celsius}{asWarmth(led.celsius.value)}{/if}
+              </td>
+              <td class:habit={!led.place?.written}>
+                {#if led.place && led.fields.includes('place')}
+                  <select
+                    class="field"
+                    aria-label="{led.label}, where"
+                    value={led.place.value}
+                    onchange={(e) =>
+                      set(led.kind, { place: e.currentTarget.value as StepSaid['place'] & string })}
+                  >
+                    {#each Object.entries(places) as [id, name] (id)}<option value={id}
+                        >{name}</option
+                      >{/each}
+                  </select>
+                {/if}
+              </td>
+            {/if}
+            <td>{led.until ? say(led.until) : ''}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  <p class="quiet">Lighter: not in the recipe, so as this kind of bread is usually made.</p>
   <ol class="grid gap-2">
     {#each view.rows as row, i (`${i} ${row.says}`)}
       <li class="step">
@@ -130,6 +215,11 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr) auto;
     gap: 0.25rem 0.5rem;
+  }
+  .habit,
+  .habit .field {
+    color: var(--soft);
+    font-weight: 400;
   }
   .icon {
     display: inline-flex;

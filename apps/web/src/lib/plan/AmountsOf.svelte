@@ -7,6 +7,7 @@
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';
   import type { Planning } from './planning.svelte.ts';
+  import RecipeMarks from './RecipeMarks.svelte';
   import { timeText } from './when.ts';
   import { asMass, asWarmth } from '../ui/writing.ts';
 
@@ -82,6 +83,7 @@
       <b>{asWarmth(bake.water.celsius)}</b>{bake.water.beyond ? ', the most that it can do' : ''}.
     </p>
   {/if}
+  {#if planning.recipes[bake.id]}<RecipeMarks sentences={planning.recipes[bake.id]!} />{/if}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <p class="no-print flex flex-wrap gap-2">
     {#if begun}

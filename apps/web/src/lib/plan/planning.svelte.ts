@@ -122,10 +122,11 @@ export class Planning {
     try {
       const { household, belief, formulas, devices, zone } = this.data;
       const given = { plans, household, belief, formulas, devices, zone };
-      const { answer, facts } = await planBeside(given, this.now);
+      const { answer, facts, recipes } = await planBeside(given, this.now);
       if (mine !== this.#asked) return;
       this.answer = answer;
       this.#facts = facts;
+      this.recipes = recipes;
       if (isTimed(answer)) this.timed = answer;
       // What is dragged where it cannot go leaves the plan as it was.
       else if (!trial) this.timed = undefined;
@@ -158,6 +159,8 @@ export class Planning {
   }
 
   /** What was done of each bake, on the plan and in the bake itself. */
+  /** The sentences of each recipe beside its plan. */
+  recipes = $state.raw<PlanView['recipes']>({});
   #facts = $state.raw<PlanView['facts']>({});
   #fact(step: TimedStep) {
     return this.#facts[step.bake]?.[stepName(step)];
