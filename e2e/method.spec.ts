@@ -48,7 +48,18 @@ test('each sentence of a method is placed, and a bake goes by its parts: lid on,
   await expect(method.getByRole('textbox', { name: 'Step 6' })).toHaveCount(0);
   await method.getByRole('textbox', { name: 'Step 3' }).fill('Shape it and proof for 50 minutes.');
   await method.getByRole('textbox', { name: 'Step 3' }).blur();
-  await expect(method).toContainText('Final proof: 50 min');
+  await expect(method.getByRole('textbox', { name: 'Step 3' })).toHaveValue(/50 minutes/);
+  // A figure of the sheet is written into the recipe's own words.
+  const kneads = method.getByRole('textbox', { name: 'Weigh, mix and knead, minutes' });
+  await expect(kneads).toHaveValue('8');
+  await kneads.fill('9');
+  await kneads.blur();
+  await expect(method.getByRole('textbox', { name: 'Step 1' })).toHaveValue(
+    'Mix everything and knead for 9 minutes.',
+  );
+  await kneads.fill('no time');
+  await kneads.blur();
+  await expect(method.getByRole('alert')).toContainText('Minutes, such as 40');
 
   await page.getByRole('button', { name: 'Bake this' }).click();
   await expect(page).toHaveURL(/\/bake\/.+/);

@@ -178,7 +178,7 @@ function programme({ course, lines, wants }: FitFacts): MachineFinding | undefin
   if (better)
     return {
       id: 'wrong-programme',
-      says: `${chosen.label} is for ${programmeUses[chosen.use]}. ${wants.why}`,
+      says: `${chosen.label} is for ${programmeUses[chosen.use]}. ${wants.why || 'This is a plain wheat dough.'}`,
       fixes: instead,
     };
   return wants.use === 'short'

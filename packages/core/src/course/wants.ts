@@ -95,5 +95,5 @@ export function doughWants(
     };
   if (all > 0 && sugarOf(lines) / all > sweetFrom)
     return { use: 'sweet', course, whyCourse, why: 'A sweet dough rises slowly and browns soon.' };
-  return { use: 'plain', course, whyCourse, why: 'A wheat dough.' };
+  return { use: 'plain', course, whyCourse, why: '' };
 }

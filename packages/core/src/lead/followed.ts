@@ -89,7 +89,8 @@ const weighing = 10;
  * @example followedIn(methodOf(formula), tasks)[0].led // 'followed'
  */
 export function followedIn(method: Method, tasks: readonly LedTask[]): SentenceLed[] {
-  return method.sentences.map((sentence): SentenceLed => {
+  const moved = outOfOrder(method, tasks);
+  return method.sentences.map((sentence, i): SentenceLed => {
     const { about } = sentence;
     if (about.length === 0)
       return { ...sentence, led: 'not-used', why: 'It says nothing that a step goes by.' };
@@ -104,6 +105,31 @@ export function followedIn(method: Method, tasks: readonly LedTask[]): SentenceL
       (found.every((f) => f.led === 'not-used') ? found[0] : undefined) ?? {
         led: 'followed' as const,
       };
-    return { ...sentence, ...worst };
+    const before = moved.get(i);
+    return before !== undefined && worst.led === 'followed'
+      ? { ...sentence, led: 'changed', why: `It is done before “${before}”: that needs it.` }
+      : { ...sentence, ...worst };
   });
 }
+
+/** Sentences that stand after what needs them, each with the label of that. What runs beside the dough may stand anywhere. */
+function outOfOrder(
+  { sentences, steps }: Method,
+  tasks: readonly LedTask[],
+): ReadonlyMap<number, string> {
+  const found = new Map<number, string>();
+  let furthest = -1;
+  for (const [i, { says, about }] of sentences.entries()) {
+    const places = about.flatMap((id) =>
+      isMatter(id) || beside.has(id) || steps[id]?.says !== says
+        ? []
+        : tasks.flatMap((t, k) => (t.kind === id ? [k] : [])),
+    );
+    const [first] = places;
+    if (first !== undefined && first < furthest)
+      found.set(i, stepKinds[tasks[furthest]!.kind].label);
+    furthest = Math.max(furthest, ...places);
+  }
+  return found;
+}
+const beside: ReadonlySet<StepKindId> = new Set(['heat', 'feed', 'preferment', 'soak', 'ripen']);

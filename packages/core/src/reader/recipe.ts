@@ -32,6 +32,7 @@ import { starterWord, type StarterWord } from './starter.ts';
 import { unitPattern } from './units.ts';
 import { wordsOf } from './words.ts';
 import { disagreementsOf } from './against-itself.ts';
+import { inRows } from './in-rows.ts';
 import { mayWeigh, thingsIn } from './in-sentences.ts';
 import { flourPhrase } from './flour-phrase.ts';
 import { mendedScan } from './scan.ts';
@@ -671,7 +672,7 @@ class Reading {
       source: source.slice(0, 65_536),
       ...(piece ? { piece } : {}),
       ...(size ? { size } : {}),
-      ...(this.#steps.length > 0 ? { steps: this.#steps.slice(0, 100) } : {}),
+      ...(this.#steps.length > 0 ? { steps: inRows(this.#steps) } : {}),
       ...(this.#outside.length > 0 ? { outside: this.#outside.slice(0, 60) } : {}),
       ...(unread.length > 0
         ? {

@@ -5,6 +5,7 @@ import { methodView } from '@tender-crumb/core/view';
 import { followedIn, runOf } from '@tender-crumb/core/lead';
 import { foldsAt, methodOf, partsAt, usualShaping } from '@tender-crumb/core/process';
 import { read } from '../build.ts';
+import { changesOf } from '@tender-crumb/core/schedule';
 
 const loaf = (...method: string[]) =>
   read(
@@ -181,5 +182,67 @@ describe('what is to be done in the middle of a step', () => {
       ),
     ).to.deep.equal(['Fold 1 of 2', 'Fold 2 of 2']);
     expect(changesOf({ start, minutes: 30 })).to.deep.equal([]);
+  });
+});
+
+describe('a method as nobody should write it', () => {
+  const led = (...method: string[]) => viewOf(...method).rows.flatMap((r) => r.sentences);
+
+  it('two hundred sentences: each is placed, none is gone', () => {
+    const many = Array.from({ length: 200 }, (_, i) =>
+      i % 3 === 0
+        ? `Fold it once, ${i} of them.`
+        : i % 3 === 1
+          ? `Rest it for ${i} minutes.`
+          : `Sing to it ${i} times.`,
+    );
+    const sentences = led(...many);
+    expect(sentences).to.have.length(200);
+    for (const { led: how, why, says } of sentences)
+      expect(how === 'followed' || (why ?? '') !== '', says).to.equal(true);
+  });
+  it('times that contradict each other: the first counts, and the other says so', () => {
+    const [first, second] = led('Bake for 30 minutes at 220 °C.', 'Bake for 50 minutes at 200 °C.');
+    expect(first!.led).to.equal('followed');
+    expect([second!.led, second!.why]).to.deep.equal([
+      'not-used',
+      '“Bake for 30 minutes at 220 °C.” says it already.',
+    ]);
+  });
+  it('“until done” has no figure: it is baked as its kind is', () => {
+    const view = viewOf('Bake until done.');
+    const bake = view.steps.find((s) => s.kind === 'bake')!;
+    expect(bake.written).to.equal(true);
+    expect(bake.minutes.written).to.equal(false);
+    expect(bake.minutes.value).to.be.within(20, 60);
+    expect(view.rows[0]!.sentences[0]!.led).to.equal('followed');
+  });
+  it('900 °F and minus 10 minutes are no figures of an oven', () => {
+    const bake = viewOf('Bake at 900 °F for minus 10 minutes.').steps.find(
+      (s) => s.kind === 'bake',
+    )!;
+    expect([bake.celsius!.written, bake.minutes.written]).to.deep.equal([false, false]);
+    expect(bake.celsius!.value).to.be.within(150, 260);
+  });
+  it('a step that was moved before what it needs is led where the work needs it, and says so', () => {
+    const view = viewOf(
+      'Bake at 220 °C for 35 minutes.',
+      'Knead for 10 minutes.',
+      'Let it rise until doubled.',
+    );
+    expect(view.steps.findIndex((s) => s.kind === 'mix')).to.be.below(
+      view.steps.findIndex((s) => s.kind === 'bake'),
+    );
+    const kneads = view.rows[1]!.sentences[0]!;
+    expect([kneads.led, kneads.why]).to.deep.equal([
+      'changed',
+      'It is done before “Bake”: that needs it.',
+    ]);
+    for (const { led: how } of led(
+      'Knead for 10 minutes.',
+      'Let it rise until doubled.',
+      'Bake for 35 minutes.',
+    ))
+      expect(how).to.equal('followed');
   });
 });

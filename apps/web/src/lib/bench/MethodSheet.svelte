@@ -2,7 +2,7 @@
   import type { Step } from '@tender-crumb/core/formula';
   import { styles } from '@tender-crumb/core/style';
   import { writeStep, type StepSaid } from '@tender-crumb/core/process';
-  import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
+  import { celsiusTyped, hoursText, numberTyped } from '@tender-crumb/core/quantity';
   import { methodView, type LedStep } from '@tender-crumb/core/view';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
@@ -115,7 +115,7 @@
                     value={Math.round(led.minutes.value)}
                     onchange={(e) => number(led.kind, 'minutes', e.currentTarget.value)}
                   />
-                {:else}about {Math.round(led.minutes.value)}{/if}
+                {:else}{hoursText(led.minutes.value / 60)}{/if}
               </td>
               <td class:habit={!led.celsius?.written}>
                 {#if led.celsius && led.fields.includes('celsius')}

@@ -163,6 +163,7 @@
     font-size: 1.15rem;
     font-weight: 600;
     text-align: right;
+    line-height: 1.25;
   }
   .done .amount {
     color: var(--soft);

@@ -1,0 +1,37 @@
+import { chromium } from '@playwright/test';
+import { launchOptions } from './chromium.mjs';
+import { serve, setClock } from '../e2e/fixtures.ts';
+import { machines } from '../packages/core/src/machine/machines.ts';
+import { bakersWritten } from '../e2e/bakers/written.ts';
+const evening = '2026-11-28T20:30:00Z';
+const server = await serve({ TENDER_CRUMB_DEMO: '', TENDER_CRUMB_NOW: evening });
+const browser = await chromium.launch(launchOptions);
+const which = process.argv[2] ?? 'all';
+const context = await browser.newContext({ viewport: { width: Number(process.argv[3] ?? 1280), height: 800 }, baseURL: server.url, serviceWorkers: 'block', colorScheme: process.argv[4] === 'dark' ? 'dark' : 'light' });
+const page = await context.newPage();
+await setClock(page, evening);
+const b = bakersWritten[Number(which)]!;
+const told = (b.appliances ?? []).map(({ of, ...one }: any) => (of ? { ...one, machine: (machines as any)[of] } : one));
+if (told.length) await page.request.patch('/api/v1/household', { data: { was: { appliances: [] }, now: { appliances: told } } });
+await page.goto('/');
+await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+await page.getByRole('textbox', { name: 'One ingredient a line' }).fill(b.recipe);
+await page.getByRole('button', { name: 'Put it on the bench' }).click();
+await page.waitForURL(/bench/);
+await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+if (b.made) await page.getByRole('group', { name: 'How it is made' }).getByText(b.made as string, { exact: true }).click();
+await page.waitForTimeout(2500);
+await page.screenshot({ path: `/tmp/p-${which}-bench.png`, fullPage: true });
+await page.getByRole('button', { name: 'Bake this' }).click();
+await page.waitForURL(/bake\//);
+await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+if (b.readyAt) await page.getByLabel('Ready at').fill(b.readyAt);
+await page.waitForTimeout(1500);
+await page.screenshot({ path: `/tmp/p-${which}-weigh.png` });
+for (const name of (process.argv[5] ?? '').split(',').filter(Boolean)) {
+  await page.getByRole('navigation', { name: 'Steps of the bake' }).getByRole('button', { name: new RegExp(name) }).first().click();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `/tmp/p-${which}-${name.replace(/\W/g, '')}.png` });
+}
+await browser.close();
+await server.stop();
