@@ -225,9 +225,9 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await baker.taps('All in');
     await baker.taps('It kneads');
     await baker.waits(15);
-    await baker.taps('It is kneaded');
     await baker.feels('tacky');
     await baker.taps('It stays as it is');
+    await baker.taps('It is kneaded');
     await baker.at('First rise');
     await expect(page.getByText('All written down')).toBeVisible();
     const second = await baker.begins('wash-house-hundred', 'Two-paddle machine');

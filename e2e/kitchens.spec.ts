@@ -181,14 +181,16 @@ test.describe('kitchens as they are', () => {
     await other.getByRole('button', { name: 'It kneads' }).click();
     await expect.poll(said).toBe(2);
     await page.reload();
-    await expect(page.getByRole('button', { name: 'It is kneaded' })).toBeVisible();
+    // It is looked at while it is kneaded.
+    await expect(step(page)).toHaveText('Dough check');
     // Both tap it: it is over once.
-    await page.getByRole('button', { name: 'It is kneaded' }).click();
-    await other.getByRole('button', { name: 'It is kneaded' }).click();
+    await page.getByRole('button', { name: 'It stays as it is' }).click();
+    await other.getByRole('button', { name: 'It stays as it is' }).click();
     await expect.poll(said).toBe(4);
     for (const tablet of [page, other]) {
       await tablet.reload();
-      await expect(step(tablet)).toHaveText('Dough check');
+      await expect(step(tablet)).toHaveText('Weigh, mix and knead');
+      await expect(tablet.getByRole('button', { name: 'It is kneaded' })).toBeVisible();
     }
   });
 
@@ -218,8 +220,8 @@ test.describe('kitchens as they are', () => {
     for (const tick of await page.locator('button.tick').all()) await tick.click();
     await baker.taps('All in');
     await baker.taps('It kneads');
-    await baker.taps('It is kneaded');
     await baker.taps('It stays as it is');
+    await baker.taps('It is kneaded');
     await baker.at('First rise');
     await expect(page.locator('.when b')).toHaveText(/^Fri 0[01]:\d\d$/);
     await written(page);
@@ -359,9 +361,9 @@ test.describe('a kitchen whose server dies', () => {
       await visit(page, `/bake/${id}`);
       const taps: ReadonlyArray<readonly [tap: string | RegExp, then: string]> = [
         ['All in', 'Weigh, mix and knead'],
-        ['It kneads', 'Weigh, mix and knead'],
-        ['It is kneaded', 'Dough check'],
-        ['It stays as it is', 'First rise'],
+        ['It kneads', 'Dough check'],
+        ['It stays as it is', 'Weigh, mix and knead'],
+        ['It is kneaded', 'First rise'],
         ['It has risen', 'Divide and shape'],
         ['Shaped', 'Final proof'],
         ['It is ready for the oven', 'Bake'],

@@ -205,10 +205,12 @@
           {/if}
         </p>
       {/if}
-      <p class="tabular-nums">
-        <span class="quiet">All into one pan, the scale shows in turn</span>
-        {marks.map((g) => asMass(g)).join(', ')}
-      </p>
+      {#if marks.length > 1}
+        <p class="tabular-nums">
+          <span class="quiet">All into one pan, the scale shows in turn</span>
+          {marks.map((g) => asMass(g)).join(', ')}
+        </p>
+      {/if}
       {#if reading && standing.over === undefined}
         <p class="text-xl tabular-nums">
           On the scale: <b>{piece === undefined ? '…' : asMass(piece)}</b>
