@@ -7,7 +7,11 @@
  * Source of the method: the simplex of Nelder & Mead 1965, from memory.
  */
 import { riseFigures, type RiseFigure, type RiseFigures } from '@tender-crumb/core/coefficients';
-import { anchors as first, laterAnchors, usualRise } from '../../packages/core/test/ferment/anchors.ts';
+import {
+  anchors as first,
+  laterAnchors,
+  usualRise,
+} from '../../packages/core/test/ferment/anchors.ts';
 
 const anchors = [...first, ...laterAnchors];
 const keys = Object.keys(riseFigures) as RiseFigure[];

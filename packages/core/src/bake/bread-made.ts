@@ -8,6 +8,7 @@ import { breadOf, type Bread } from '../schedule/bread.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import { writtenWay } from '../schedule/ways.ts';
 import { asBaked } from './as-baked.ts';
+import { seenIn } from './seen-in.ts';
 import type { BakeState } from './state.ts';
 
 /** A bake as it is known so far: what it was meant to be, what went in, what was noted. */
@@ -17,7 +18,8 @@ export interface BreadNoted {
   readonly formula: Formula;
   /** The dough as it was mixed so far. */
   readonly lines: readonly ResolvedLine[];
-  readonly state: Pick<BakeState, 'batch' | 'instead' | 'warmth' | 'wished' | 'divided' | 'oven'>;
+  readonly state: Pick<BakeState, 'batch' | 'instead' | 'warmth' | 'wished' | 'divided' | 'oven'> &
+    Partial<Pick<BakeState, 'rises' | 'marks' | 'pokes'>>;
   /** As it was on the day. */
   readonly household: Household;
   readonly device?: DeviceId;
@@ -37,6 +39,7 @@ export function breadMade(
   const { warmth, wished, divided, oven } = state;
   const room = warmth.air ?? wished?.air;
   const dough = warmth.dough ?? wished?.dough;
+  const seen = seenIn(state);
   return breadOf(
     {
       id,
@@ -48,6 +51,7 @@ export function breadMade(
       ...(dough === undefined ? {} : { dough }),
       ...(course ? { course } : {}),
       ...(oven === undefined ? {} : { oven }),
+      ...(seen ? { seen } : {}),
     },
     household,
     belief,

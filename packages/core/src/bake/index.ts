@@ -6,6 +6,7 @@ export * from './event-kinds.ts';
 export * from './event.ts';
 export * from './mixed.ts';
 export * from './outcome.ts';
+export * from './seen-in.ts';
 export * from './state.ts';
 export * from './used-from-bags.ts';
 export * from './bread-made.ts';

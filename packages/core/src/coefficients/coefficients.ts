@@ -193,13 +193,13 @@ export const coefficients = {
   ),
   osmoticScale: settable(
     'Salt and sugar brake yeast on a scale of',
-    figure(3.5, 'osmol per kg of water', 0.3, ownModel),
+    figure(3.42, 'osmol per kg of water', 0.3, ownModel),
     1,
     10,
   ),
   osmoticScaleTolerant: settable(
     'The same for yeast that was bred for sweet doughs',
-    figure(5, 'osmol per kg of water', 0.5, ownModel),
+    figure(4.9, 'osmol per kg of water', 0.5, ownModel),
     1,
     15,
   ),

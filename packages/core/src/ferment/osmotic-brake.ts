@@ -8,7 +8,7 @@ export const splits = 1.05;
 const ions = 2;
 
 /** How sharply the brake takes hold, a power. Own model, fitted with its scale. */
-export const osmoticPower = 1.4;
+export const osmoticPower = 1.41;
 
 /** What is dissolved in a dough's water, grams: anything of one unit. */
 interface Dissolved {

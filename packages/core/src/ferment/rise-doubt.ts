@@ -58,6 +58,21 @@ const paced = (dough: RisingDough, leaven: 'yeast' | 'starter', by: number): Ris
   pace: { ...dough.pace, [leaven]: (dough.pace?.[leaven] ?? 1) * Math.exp(by) },
 });
 
+/** A starter with another temper; a dough without one has none. */
+const tempered = (of: Case, by: Temper): Case =>
+  of.dough.starter > 0
+    ? {
+        ...of,
+        dough: {
+          ...of.dough,
+          temper: {
+            best: (of.dough.temper?.best ?? 0) + by.best,
+            most: (of.dough.temper?.most ?? 0) + by.most,
+          },
+        },
+      }
+    : of;
+
 /** All that the time of a rise is in doubt about, one row each; in logarithms but for the room. */
 export const riseDoubts = {
   room: doubt('°C', 1.5, (of, by) => ({
@@ -79,6 +94,13 @@ export const riseDoubts = {
     (of, by) => ({ ...of, dough: paced(of.dough, 'starter', by) }),
     true,
   ),
+  best: doubt(
+    '°C of where it is fastest',
+    2,
+    (of, by) => tempered(of, { best: by, most: 0 }),
+    true,
+  ),
+  most: doubt('°C of what it bears', 1.3, (of, by) => tempered(of, { best: 0, most: by }), true),
   ripeness: doubt('ln of what a starter is worth that day', 0.1, (of, by) => ({
     ...of,
     dough: { ...of.dough, starter: of.dough.starter * Math.exp(by) },
@@ -121,10 +143,48 @@ export const riseDoubts = {
 export type RiseDoubt = keyof typeof riseDoubts;
 const rows = Object.entries(riseDoubts) as Array<[RiseDoubt, Doubt]>;
 
-/** What is believed of a leaven's pace: a normal of its logarithm. */
+/** Degrees by which a starter's best warmth, and what it bears, lie above the figures. */
+type Temper = NonNullable<RisingDough['temper']>;
+
+/** What is believed of a leaven's pace: a normal of its logarithm; of a starter with its temper beside it. */
 export interface Pace {
   readonly mean: number;
   readonly sd: number;
+  /** A starter's temper: its middle, and how it varies together with its pace. */
+  readonly temper?: Temper & {
+    /** Covariance of pace and best, pace and most, best, best and most, most. */
+    readonly together: readonly [number, number, number, number, number];
+  };
+}
+
+/** Doubts that are of one leaven, in the order of its covariance. */
+export const ofStarter = ['starter', 'best', 'most'] as const;
+type OfLeaven = 'yeast' | (typeof ofStarter)[number];
+
+/** Covariance of a starter's pace, best warmth and what it bears. */
+export function starterCovariance(pace: Pace | undefined): number[][] {
+  const sd = pace?.sd ?? riseDoubts.starter.sd.value;
+  const { best, most } = riseDoubts;
+  const [a, b, c, d, e] = pace?.temper?.together ?? [
+    0,
+    0,
+    best.sd.value ** 2,
+    0,
+    most.sd.value ** 2,
+  ];
+  return [
+    [sd ** 2, a, b],
+    [a, c, d],
+    [b, d, e],
+  ];
+}
+
+/** Spread of a doubt, as what is believed of the leavens has it. */
+export function spreadOf(id: RiseDoubt, paces: Paces): number {
+  if (id === 'yeast') return paces.yeast?.sd ?? riseDoubts.yeast.sd.value;
+  const at = (ofStarter as readonly string[]).indexOf(id);
+  if (at < 0) return riseDoubts[id].sd.value;
+  return Math.sqrt(Math.max(0, starterCovariance(paces.starter)[at]![at]!));
 }
 
 /** What a household believes of the leavens in a dough; as the figures have them where absent. */
@@ -141,8 +201,9 @@ export interface RiseBand {
   /** Spread of its logarithm, and what of that stays with the leaven by leaven and what is drawn anew. */
   readonly sd: number;
   readonly passing: number;
-  /** Change of the logarithm of the time for one of that of each leaven's pace. */
-  readonly slopes: Readonly<Record<'yeast' | 'starter', number>>;
+  /** Change of the logarithm of the time for one of that of each leaven's pace, and for a degree of a starter's temper. */
+  readonly slopes: Readonly<Record<'yeast' | 'starter', number>> &
+    Readonly<Partial<Record<'best' | 'most', number>>>;
 }
 
 export type RiseForecast = RiseBand | Exclude<RiseTime, { readonly hours: number }>;
@@ -160,6 +221,42 @@ function movedOnce(model: RiseModel, id: RiseDoubt, moved: RiseModel): RiseModel
   return (known[id] ??= moved);
 }
 
+/** The doubts of a rise, in one order. */
+export const riseDoubtIds = rows.map(([id]) => id);
+
+/** When a rise is over, and by how much of the logarithm of that each doubt moves it, by its spread. */
+interface RiseMoves {
+  readonly hours: number;
+  readonly by: ReadonlyMap<RiseDoubt, number>;
+  readonly spreads: ReadonlyMap<RiseDoubt, number>;
+}
+
+/**
+ * Each doubt of a rise moved by its spread on its own.
+ *
+ * @returns undefined where it never comes to that end
+ */
+export function riseMoves(
+  given: RisingDough,
+  end: RiseEnd,
+  paces: Paces,
+  model: RiseModel,
+): RiseMoves | undefined {
+  const dough = withPaces(given, paces);
+  const time = riseUntil(dough, end, model);
+  if (time.hours === undefined) return undefined;
+  const middle = Math.log(time.hours);
+  const spreads = new Map(rows.map(([id]) => [id, spreadOf(id, paces)] as const));
+  const by = new Map(
+    rows.map(([id, { moved }]) => {
+      const of = moved({ dough, end, model }, spreads.get(id)!);
+      const then = riseUntil(of.dough, of.end, movedOnce(model, id, of.model));
+      return [id, at(then) - middle] as const;
+    }),
+  );
+  return { hours: time.hours, by, spreads };
+}
+
 /**
  * When a dough comes to an end of its rise, with its band: each doubt moved by its spread on its own, in the
  * logarithm of the time.
@@ -174,27 +271,22 @@ export function riseForecast(
   paces: Paces = {},
   model: RiseModel = usualRise,
 ): RiseForecast {
-  const dough = withPaces(given, paces);
-  const time = riseUntil(dough, end, model);
-  if (time.hours === undefined) return time;
-  const middle = Math.log(time.hours);
-  const moved = new Map(
-    rows.map(([id, { sd, moved }]) => {
-      const spread = id === 'yeast' || id === 'starter' ? (paces[id]?.sd ?? sd.value) : sd.value;
-      const of = moved({ dough, end, model }, spread);
-      const time = riseUntil(of.dough, of.end, movedOnce(model, id, of.model));
-      return [id, { spread, by: at(time) - middle }] as const;
-    }),
-  );
+  const found = riseMoves(given, end, paces, model);
+  if (!found) return riseUntil(withPaces(given, paces), end, model) as RiseForecast;
+  const { hours, by: moved, spreads } = found;
   const passing = Math.sqrt(
-    rows.reduce((sum, [id, row]) => (row.stays ? sum : sum + moved.get(id)!.by ** 2), 0),
+    rows.reduce((sum, [id, row]) => (row.stays ? sum : sum + moved.get(id)! ** 2), 0),
   );
-  const slope = (id: 'yeast' | 'starter') => {
-    const { by, spread } = moved.get(id)!;
-    return spread > 0 ? by / spread : 0;
+  const slope = (id: OfLeaven) => {
+    const spread = spreads.get(id)!;
+    return spread > 0 ? moved.get(id)! / spread : 0;
   };
-  const slopes = { yeast: slope('yeast'), starter: slope('starter') };
-  return bandOf(time.hours, { passing, slopes }, paces);
+  const slopes = {
+    yeast: slope('yeast'),
+    starter: slope('starter'),
+    ...(given.starter > 0 ? { best: slope('best'), most: slope('most') } : {}),
+  };
+  return bandOf(hours, { passing, slopes }, paces);
 }
 
 /**
@@ -208,9 +300,14 @@ export function bandOf(
   { passing, slopes }: Pick<RiseBand, 'passing' | 'slopes'>,
   paces: Paces,
 ): RiseBand {
-  const ofPace = (id: 'yeast' | 'starter') =>
-    slopes[id] * (paces[id]?.sd ?? riseDoubts[id].sd.value);
-  const sd = Math.hypot(passing, ofPace('yeast'), ofPace('starter'));
+  const known = starterCovariance(paces.starter);
+  const by = ofStarter.map((id) => slopes[id] ?? 0);
+  const sour = by.reduce(
+    (sum, a, i) => sum + by.reduce((part, b, k) => part + a * b * known[i]![k]!, 0),
+    0,
+  );
+  const ofYeast = slopes.yeast * spreadOf('yeast', paces);
+  const sd = Math.sqrt(passing ** 2 + ofYeast ** 2 + Math.max(0, sour));
   return {
     middle: hours,
     low: hours * Math.exp(-z80 * sd),
@@ -224,7 +321,11 @@ export function bandOf(
 /** A dough with its leavens as fast as they are believed to be. */
 export const withPaces = (dough: RisingDough, { yeast, starter }: Paces): RisingDough => {
   const faster = yeast ? paced(dough, 'yeast', yeast.mean) : dough;
-  return starter ? paced(faster, 'starter', starter.mean) : faster;
+  if (!starter) return faster;
+  const own = paced(faster, 'starter', starter.mean);
+  if (!starter.temper || !(own.starter > 0)) return own;
+  const { best, most } = starter.temper;
+  return { ...own, temper: { best, most } };
 };
 
 export const isForecast = (of: RiseForecast): of is RiseBand => 'middle' in of;

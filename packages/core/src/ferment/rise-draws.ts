@@ -1,5 +1,5 @@
 import { normalDraws, type Random } from '../quantity/seeded-random.ts';
-import { riseDoubts, withPaces, type Paces, type RiseDoubt } from './rise-doubt.ts';
+import { riseDoubts, spreadOf, withPaces, type Paces, type RiseDoubt } from './rise-doubt.ts';
 import { riseUntil, type RiseEnd } from './rise-until.ts';
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
 
@@ -33,10 +33,7 @@ export function drawRise(
   model: RiseModel = usualRise,
 ): RiseDraws | undefined {
   const normal = normalDraws(random);
-  const spread = (id: RiseDoubt): number =>
-    id === 'yeast' || id === 'starter'
-      ? (paces[id]?.sd ?? riseDoubts[id].sd.value)
-      : riseDoubts[id].sd.value;
+  const spread = (id: RiseDoubt): number => spreadOf(id, paces);
   const start = { dough: withPaces(dough, paces), end, model };
   const seen = Array.from({ length: draws }, () => {
     const by = rows.map(([id]) => normal() * spread(id));

@@ -28,6 +28,17 @@ export function riseModelOf({
   return model;
 }
 
-/** The same for a household. */
-export const riseModelIn = (household: Household): RiseModel =>
-  riseModelOf({ figures: household.figures, coefficients: kitchenOf(household).coefficients });
+/** By the model and the height: what was worked out with one is known the next time. */
+const high = new WeakMap<RiseModel, Map<number, RiseModel>>();
+
+/** The same for a household, as high up as it is. */
+export function riseModelIn(household: Household): RiseModel {
+  const { figures, altitude } = household;
+  const model = riseModelOf({ figures, coefficients: kitchenOf(household).coefficients });
+  if (!altitude) return model;
+  const known = high.get(model) ?? new Map<number, RiseModel>();
+  high.set(model, known);
+  const there = known.get(altitude) ?? { ...model, altitude };
+  known.set(altitude, there);
+  return there;
+}

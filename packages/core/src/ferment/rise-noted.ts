@@ -14,7 +14,7 @@ import { solvedOnce } from './solved-once.ts';
  * How far apart two cases are whose doubt is taken for the same: the doubt of a time hardly changes where the time
  * itself does. Own choice; what it costs is held in test/ferment/rise-noted.test.ts.
  */
-const near = { celsius: 1, pace: 0.1 } as const;
+const near = { celsius: 0.5, pace: 0.1, temper: 0.5 } as const;
 
 /** Step for what only a doubt hangs on, hours: what it is off is off in all of the times that are compared. Own choice. */
 const roughStep = 1 / 10;
@@ -51,12 +51,17 @@ export function notedForecast(
   if (time.hours === undefined) return time;
   const dough = standingFor(given);
   const pace = pacesNear(given, paces);
-  const about = solvedOnce(model, `about ${JSON.stringify([dough, end, pace])}`, () =>
+  const { best = 0, most = 0 } = (given.starter > 0 && paces.starter?.temper) || {};
+  const temper = { best: rounded(best, near.temper), most: rounded(most, near.temper) };
+  const about = solvedOnce(model, `about ${JSON.stringify([dough, end, pace, temper])}`, () =>
     riseForecast(
-      withPaces(dough, {
-        yeast: { mean: pace.yeast, sd: 0 },
-        starter: { mean: pace.starter, sd: 0 },
-      }),
+      {
+        ...withPaces(dough, {
+          yeast: { mean: pace.yeast, sd: 0 },
+          starter: { mean: pace.starter, sd: 0 },
+        }),
+        ...(given.starter > 0 ? { temper } : {}),
+      },
       end,
       {},
       { ...model, step: roughStep },

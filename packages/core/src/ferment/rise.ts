@@ -7,7 +7,6 @@ import {
   warmthFigures,
   type RiseFigures,
 } from '../coefficients/rise-figures.ts';
-import { sourdoughShare } from './sourdough-rate.ts';
 import { lagOf, vessels, type VesselId } from './vessel.ts';
 
 /** Air about a dough for some hours; the last stretch goes on. */
@@ -43,6 +42,8 @@ export interface RisingDough {
   readonly awake?: boolean;
   /** How much faster or slower this household's leavens work than the figures say, as a factor. */
   readonly pace?: { readonly yeast?: number; readonly starter?: number };
+  /** Degrees by which this starter's best warmth, and what it bears, lie above the figures. */
+  readonly temper?: { readonly best: number; readonly most: number };
 }
 
 /** A dough at a moment. */
@@ -65,6 +66,8 @@ export interface RisePoint {
 export interface RiseModel {
   readonly figures: RiseFigures;
   readonly coefficients: Coefficients;
+  /** Metres above the sea: thinner air lets the same gas take more room. */
+  readonly altitude?: number;
   /** Longest step of the integration, hours, where it may be rough. */
   readonly step?: number;
 }
@@ -81,6 +84,9 @@ const size = 11;
 const bareVolume = ({ water, fat, sugar, salt }: RisingDough): number =>
   (100 + water + fat + sugar + salt) / gasFigures.density.value;
 
+/** Pressure of the air at a height as a share of that at the sea: the standard atmosphere, 845 hPa at 1,500 m. */
+export const pressureAt = (metres = 0): number => (1 - 2.25577e-5 * metres) ** 5.25588;
+
 const ln2 = Math.LN2;
 
 /** Share of the living that dies in an hour of that warmth. */
@@ -90,9 +96,14 @@ export const dyingRate = (celsius: number): number => {
   return (60 * ln2 * 10 ** ((celsius - killing.value) / killingStep.value)) / killingMinutes.value;
 };
 
+/** A starter bears at least so much more than what it likes best, °C. Own choice, no source. */
+const leastAbove = 2;
+
 /** The dough's own constants, worked out once. */
-function constantsOf(dough: RisingDough, { figures: f, coefficients: c }: RiseModel) {
+function constantsOf(dough: RisingDough, { figures: f, coefficients: c, altitude }: RiseModel) {
   const { whole, liquid = false, salt, sugar, water, fat, tolerant = false, pace = {} } = dough;
+  const { best = 0, most = 0 } = dough.temper ?? {};
+  const pressure = pressureAt(altitude);
   const osmotic = osmoticBrake({ salt, sugar, water }, c, tolerant);
   const { slowingFat, fatBrake } = gasFigures;
   const brake = osmotic * Math.max(0, 1 - fatBrake.value * Math.max(0, fat - slowingFat.value));
@@ -114,7 +125,7 @@ function constantsOf(dough: RisingDough, { figures: f, coefficients: c }: RiseMo
     starch: f.starchMalting.value,
     holds: between(f.holdWhite.value, f.holdWhole.value) / leak,
     full: liquid ? f.fullLiquid.value : between(f.fullWhite.value, f.fullWhole.value),
-    bare: bareVolume(dough),
+    bare: bareVolume(dough) * pressure,
     lag: lagOf(dough.vessel, dough.kilograms),
     water,
     crowd: f.riseCrowd.value,
@@ -122,7 +133,15 @@ function constantsOf(dough: RisingDough, { figures: f, coefficients: c }: RiseMo
     wakeGas: f.riseWakeGas.value,
     wakeGrowth: f.riseWakeGrowth.value,
     wakeSour: f.sourWake.value,
-    coldSour: f.sourCold.value,
+    sourLeast: f.sourLeast.value,
+    sourBest: f.sourBest.value + best,
+    // What it bears lies above what it likes best.
+    sourMost: Math.max(f.sourMost.value + most, f.sourBest.value + best + leastAbove),
+    loses: f.slowLoss.value,
+    power: liquid
+      ? gasFigures.fullPowerWhite.value
+      : between(gasFigures.fullPowerWhite.value, gasFigures.fullPowerWhole.value),
+    pressure,
     coldGas: f.coldGas.value,
   };
 }
@@ -142,7 +161,7 @@ function startOf(dough: RisingDough, k: Constants, { figures: f }: RiseModel): F
   at[STARCH] = k.starch;
   at[H] = ((dough.fromVolume ?? 1) - 1) * k.bare;
   // What has risen before is full of gas.
-  if (dough.awake) at[D] = dissolvedAt(dough.celsius, k.water);
+  if (dough.awake) at[D] = dissolvedAt(dough.celsius, k.water) * k.pressure;
   at[T] = dough.celsius;
   return at;
 }
@@ -160,7 +179,7 @@ function slope(y: Float64Array, air: number, k: Constants, into: Float64Array): 
   const fed = sugar / (sugar + hungry.value);
   const gassing = cardinalRate(warm, k.coldGas, gasBest.value, gasMost.value);
   const growth = cardinalRate(warm, growthLeast.value, growthBest.value, growthMost.value);
-  const sour = y[X]! > 0 ? sourdoughShare(warm, 'yeast') ** k.coldSour : 0;
+  const sour = y[X]! > 0 ? cardinalRate(warm, k.sourLeast, k.sourBest, k.sourMost) : 0;
   const yeast = y[Y]!;
   const flora = y[X]!;
   const gas =
@@ -176,22 +195,23 @@ function slope(y: Float64Array, air: number, k: Constants, into: Float64Array): 
   into[X] =
     grow * k.growSour * sour * flora * y[SOUR]! * Math.max(0, 1 - flora / k.crowdSour) -
     dies * flora;
-  into[AWAKE] = ((1 - y[AWAKE]!) * gassing) / k.wakeGas;
-  into[GROWS] = ((1 - y[GROWS]!) * growth) / k.wakeGrowth;
-  into[SOUR] = ((1 - y[SOUR]!) * sour) / k.wakeSour;
+  // Salt and sugar hold up waking too.
+  into[AWAKE] = (k.brake * (1 - y[AWAKE]!) * gassing) / k.wakeGas;
+  into[GROWS] = (k.brake * (1 - y[GROWS]!) * growth) / k.wakeGrowth;
+  into[SOUR] = (k.brake * (1 - y[SOUR]!) * sour) / k.wakeSour;
   const malt =
     k.malts * (Math.max(0, y[STARCH]!) / k.starch) * Math.exp(maltingSlope.value * (warm - 30));
   into[STARCH] = -malt;
   into[S] = malt - gas / perSugar.value;
-  const most = dissolvedAt(warm, k.water);
+  const most = dissolvedAt(warm, k.water) * k.pressure;
   const room = most > 0 ? (most - y[D]!) / (0.15 * most) : 0;
   const solved = room <= 0 ? 0 : room >= 1 ? 1 : room;
   const back = 2 * Math.max(0, y[D]! - most);
   into[D] = gas * solved - back;
   const volume = 1 + y[H]! / k.bare;
   const filled = (volume - 1) / (k.full - 1);
-  const held = k.holds * Math.max(0, 1 - filled * filled * filled);
-  into[H] = held * (gas * (1 - solved) + back);
+  const held = k.holds * Math.max(0, 1 - Math.max(0, filled) ** k.power);
+  into[H] = held * (gas * (1 - solved) + back) - k.loses * Math.max(0, y[H]!);
   into[G] = gas;
   into[T] = (air - warm) / k.lag;
 }

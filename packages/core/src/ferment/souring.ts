@@ -11,8 +11,8 @@ const souringFigures = {
   growth: of(0.33, '1/h at their best', 0.1),
   crowd: of(1.3, 'of a ripe starter', 0.4),
   /** Power of the rate in broth: they slow less steeply in dough, as a starter's yeast does. */
-  cold: of(0.6, 'power', 0.15),
-  acid: of(7.2, 'ml/h at a ripe starter', 2),
+  cold: of(0.56, 'power', 0.15),
+  acid: of(6.7, 'ml/h at a ripe starter', 2),
   /** Acid at which they stop; more in whole grain, which buffers. */
   most: of(20, 'ml', 3),
   mostWhole: of(30, 'ml', 5),

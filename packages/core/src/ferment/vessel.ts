@@ -15,7 +15,7 @@ const lag = (hours: number) => figure(hours, 'h for a kilo', hours / 4, commonPr
 
 /** One row a vessel. */
 export const vessels = {
-  bowl: { label: 'a covered bowl', lag: lag(1.3), byMass: 0.5 },
+  bowl: { label: 'a covered bowl', lag: lag(1.8), byMass: 0.5 },
   basket: { label: 'a basket', lag: lag(1.2), byMass: 0.5 },
   tin: { label: 'a tin', lag: lag(1), byMass: 0.5 },
   rolls: { label: 'a tray of rolls', lag: lag(0.4), byMass: 0, piece: 0.08 },
@@ -28,7 +28,7 @@ export const vesselIds = Object.keys(vessels) as VesselId[];
 /**
  * Hours in which a dough's warmth comes two thirds of the way to the air's.
  *
- * @example lagOf('bowl', 4) // 2.6
+ * @example lagOf('bowl', 4) // 3.6
  */
 export const lagOf = (vessel: VesselId, kilograms: number): number => {
   const { lag: hours, byMass } = vessels[vessel];

@@ -16,6 +16,7 @@ import { ways } from '../schedule/ways.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import { breadMade, wayOf } from '../bake/bread-made.ts';
 import { mixedLines } from '../bake/mixed.ts';
+import { seenIn } from '../bake/seen-in.ts';
 import type { BakeEvent } from '../bake/event.ts';
 import { nobodyUpAt } from '../schedule/clock.ts';
 import { lookInto } from './machine-clock.ts';
@@ -75,6 +76,7 @@ const goings = new WeakMap<Formula, Going>();
 const decides = (state: BakeState): string => {
   const { batch, instead, device, course, way, warmth, wished, divided, oven, weighed, added } =
     state;
+  const seen = seenIn(state);
   const went = [...weighed].map(([item, { grams }]) => [item, grams]);
   return JSON.stringify([
     batch,
@@ -88,6 +90,8 @@ const decides = (state: BakeState): string => {
     oven,
     went,
     added,
+    ,
+    seen,
   ]);
 };
 

@@ -1,4 +1,5 @@
 import type { Paces } from '../ferment/rise-doubt.ts';
+import { seenForecast, type Seen } from '../ferment/in-sight.ts';
 import { risesOf, type Rise } from '../ferment/rises.ts';
 import { shapedIn } from '../ferment/shaped-in.ts';
 import type { Air, RiseModel } from '../ferment/rise.ts';
@@ -54,9 +55,14 @@ export interface Bread {
   readonly ripe?: boolean;
   /** How it goes through a machine, where that is chosen. */
   readonly course?: Course;
+  /** What was seen of its rises while they went on. */
+  readonly seen?: SeenRises;
   /** In how many mixings it goes through the household's mixer, where one does not take it. */
   readonly mixings?: Mixings;
 }
+
+/** What was seen of the rises of a bread. */
+export type SeenRises = Readonly<Partial<Record<Rise['id'], readonly Seen[]>>>;
 
 /** What is said of a bread beside its formula; the household's usual where absent. */
 export interface BreadSaid {
@@ -72,6 +78,7 @@ export interface BreadSaid {
   readonly course?: Course;
   /** Which of the household's ovens it is baked in. */
   readonly oven?: OvenChosen;
+  readonly seen?: SeenRises;
 }
 
 /**
@@ -91,6 +98,7 @@ export function breadOf(
     ripe,
     course: chosen,
     oven: baked,
+    seen,
   }: BreadSaid,
   household: Household,
   belief: Belief,
@@ -126,6 +134,7 @@ export function breadOf(
     ...(ripe ? { ripe } : {}),
     ...(course ? { course } : {}),
     ...(mixings ? { mixings } : {}),
+    ...(seen ? { seen } : {}),
   };
 }
 
@@ -149,7 +158,20 @@ export function breadRises(bread: Bread, air: readonly Air[]): Rise[] {
   const once = isOneRise(bread);
   const shaped = shapedIn(formula, lines, shaping);
   const standing = { celsius: bread.dough, air, vessel: once ? shaped : ('bowl' as const) };
-  return risesOf(lines, standing, shaped, paces, work, model, once);
+  return risesOf(lines, standing, shaped, paces, work, model, once).map((rise) =>
+    inSight(rise, bread),
+  );
+}
+
+/** A rise as it is foreseen with what was seen of it. */
+export function inSight(
+  rise: Rise,
+  { seen, paces, model }: Pick<Bread, 'seen' | 'paces' | 'model'>,
+): Rise {
+  const looks = seen?.[rise.id];
+  return looks
+    ? { ...rise, forecast: seenForecast(rise.dough, rise.end, paces, model, looks) }
+    : rise;
 }
 
 /** What its recipe says of its steps. */

@@ -2,14 +2,23 @@ import { riseForecast } from '../ferment/rise-doubt.ts';
 import { finalRise, firstRise, type ComingRise, type Rise } from '../ferment/rises.ts';
 import { shapedIn } from '../ferment/shaped-in.ts';
 import type { Standing } from '../ferment/rising-dough.ts';
-import { isOneRise, type Bread } from './bread.ts';
+import { inSight, isOneRise, type Bread } from './bread.ts';
 import type { WayId } from './way-id.ts';
 import { inRoom, wayPlaces } from './way-places.ts';
 
 /** What of a bread decides how it rises. */
 export type RisingBread = Pick<
   Bread,
-  'formula' | 'course' | 'lines' | 'room' | 'dough' | 'shaping' | 'paces' | 'work' | 'model'
+  | 'formula'
+  | 'course'
+  | 'lines'
+  | 'room'
+  | 'dough'
+  | 'shaping'
+  | 'paces'
+  | 'work'
+  | 'model'
+  | 'seen'
 >;
 
 /** The rises of a bread, before their times are told; none at last where it has only one. */
@@ -50,8 +59,10 @@ export function comingRises(bread: RisingBread, way: WayId): ComingRises | undef
 export function risesBy(bread: RisingBread, way: WayId): Rise[] {
   const coming = comingRises(bread, way);
   if (!coming) return [];
-  return [coming.first, ...(coming.final ? [coming.final] : [])].map((rise) => ({
-    ...rise,
-    forecast: riseForecast(rise.dough, rise.end, bread.paces, bread.model),
-  }));
+  return [coming.first, ...(coming.final ? [coming.final] : [])].map((rise) =>
+    inSight(
+      { ...rise, forecast: riseForecast(rise.dough, rise.end, bread.paces, bread.model) },
+      bread,
+    ),
+  );
 }

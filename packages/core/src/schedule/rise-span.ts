@@ -40,13 +40,15 @@ export function riseSpan(
   const from = 'volume' in end ? (dough.fromVolume ?? 1) : 1;
   // Of what has risen before, only the rest is waited for.
   const soon = gained(end, soonEnough);
+  // What was seen of it moves all of its times alike.
+  const seen = forecast.middle / (riseUntil(known, end, model).hours ?? forecast.middle);
   const least =
     'volume' in soon && soon.volume <= from
       ? forecast.middle * soonEnough
-      : (riseUntil(known, soon, model).hours ?? forecast.middle);
-  const latest = forecast.middle * 2;
-  const most =
-    riseUntil(known, gained(end, lateEnough), model, latest).hours ?? forecast.middle * lateTime;
+      : (riseUntil(known, soon, model).hours ?? forecast.middle / seen) * seen;
+  const latest = (forecast.middle / seen) * 2;
+  const late = riseUntil(known, gained(end, lateEnough), model, latest).hours;
+  const most = late === undefined ? forecast.middle * lateTime : late * seen;
   return {
     least: minutes(least),
     usual: minutes(forecast.middle),

@@ -1,5 +1,6 @@
 import { withPaces } from '../ferment/rise-doubt.ts';
 import { riseCurve } from '../ferment/rise-curve.ts';
+import { riseUntil } from '../ferment/rise-until.ts';
 import type { RisePoint } from '../ferment/rise.ts';
 import { leavenForRise } from '../ferment/rises.ts';
 import type { Bread } from './bread.ts';
@@ -28,5 +29,13 @@ export function stepCurve(bread: Bread, { rises }: PlannedBread, step: PlannedSt
     way.leaven && leavenForRise({ dough, end }, way.leaven, hours, bread.paces, bread.model);
   const leavened =
     way.leaven && found?.percent ? { ...dough, [way.leaven]: found.percent.middle } : dough;
-  return riseCurve(withPaces(leavened, bread.paces), hours, points, bread.model);
+  const known = withPaces(leavened, bread.paces);
+  if (!bread.seen?.[way.rise.id]) return riseCurve(known, hours, points, bread.model);
+  // Through what was seen: the same rise, as much sooner or later as that has it.
+  const foreseen = riseUntil(known, end, bread.model).hours;
+  const pace = foreseen === undefined ? 1 : way.span.usual / 60 / foreseen;
+  return riseCurve(known, hours / pace, points, bread.model).map((point) => ({
+    ...point,
+    hours: point.hours * pace,
+  }));
 }

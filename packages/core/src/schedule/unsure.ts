@@ -11,6 +11,17 @@ interface Margin {
   readonly latest: number;
 }
 
+/** How far before and after its time something may be, 8 times in 10, minutes. */
+interface Off {
+  readonly sooner: number;
+  readonly later: number;
+}
+const sure: Off = { sooner: 0, later: 0 };
+const widest = (all: readonly Off[]): Off => ({
+  sooner: Math.max(0, ...all.map((o) => o.sooner)),
+  later: Math.max(0, ...all.map((o) => o.later)),
+});
+
 /**
  * How far each step may come off its time: what a dough decides is passed on to what follows it, until a step
  * whose length the baker may choose takes it up. What has happened is sure.
@@ -24,24 +35,30 @@ export function margins(
   timetable: Timetable,
   done: ReadonlySet<string> = new Set(),
 ): ReadonlyMap<string, Margin> {
-  /** Spread of a task's end, minutes; in the order of work everything before is known. */
-  const spread = new Map<string, { start: number; end: number }>();
+  /** How far a task's end may lie before and after its time, minutes; in the order of work everything before is known. */
+  const spread = new Map<string, { start: Off; end: Off }>();
   for (const task of tasks) {
     const before = links.filter((l) => l.to[0] === task.id && l.to[1] === 'start');
     // A step waits for the latest of those before it: the most unsure one stands for them.
-    const start = Math.max(0, ...before.map((l) => spread.get(l.from[0])?.end ?? 0));
+    const start = widest(before.flatMap((l) => spread.get(l.from[0])?.end ?? []));
     const { start: from, end: to } = timetable.get(task.id)!;
-    const own = (to - from) * task.doubt;
+    // In the logarithm of the time: it is never over before it began.
+    const factor = Math.exp(z80 * task.doubt);
+    const own: Off = { sooner: (to - from) * (1 - 1 / factor), later: (to - from) * (factor - 1) };
     // A step that may be shorter or longer at will takes up what came before.
     const room = task.doubt > 0 ? 0 : Math.min(task.most - (to - from), to - from - task.least);
-    const end = Math.hypot(Math.max(0, start - Math.max(0, room) / z80), own);
-    spread.set(task.id, done.has(task.id) ? { start: 0, end: 0 } : { start, end });
+    const left = (off: number) => Math.max(0, off - Math.max(0, room));
+    const end: Off = {
+      sooner: Math.hypot(left(start.sooner), own.sooner),
+      later: Math.hypot(left(start.later), own.later),
+    };
+    spread.set(task.id, done.has(task.id) ? { start: sure, end: sure } : { start, end });
   }
   // An oven is heated for the dough that comes: as unsure as that.
   const heated = new Map(
     links
       .filter((l) => l.from[0].endsWith(':heat'))
-      .map((l) => [l.from[0], spread.get(l.to[0])?.start ?? 0] as const),
+      .map((l) => [l.from[0], spread.get(l.to[0])?.start ?? sure] as const),
   );
   return new Map(
     tasks.map(({ id }) => {
@@ -51,9 +68,9 @@ export function margins(
       return [
         id,
         {
-          earliest: Math.round(start - z80 * off),
-          soonest: Math.round(end - z80 * (heated.get(id) ?? of.end)),
-          latest: Math.round(end + z80 * (heated.get(id) ?? of.end)),
+          earliest: Math.round(start - off.sooner),
+          soonest: Math.round(end - (heated.get(id) ?? of.end).sooner),
+          latest: Math.round(end + (heated.get(id) ?? of.end).later),
         },
       ];
     }),

@@ -78,7 +78,7 @@ function noted(
     ? householdUnderWay(given.household, circumstances)
     : given.household;
   const run = runOf({ id, formula, device: method, events, household, belief });
-  const { lines, shaping, room, dough, course } = run.bread;
+  const { lines, shaping, room, dough, course, seen } = run.bread;
   return {
     formula: run.formula,
     device: run.bread.device,
@@ -87,6 +87,7 @@ function noted(
     room,
     dough,
     ...(course ? { course } : {}),
+    ...(seen ? { seen } : {}),
     ...(run.state.oven ? { oven: run.state.oven } : {}),
     facts: planFacts(run.steps, run.state),
     locks: putOff(run.steps, run.state),

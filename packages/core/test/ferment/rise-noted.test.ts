@@ -49,7 +49,7 @@ describe('the forecast that a noted rise is held against', () => {
     }
     for (const [by, mostly, ever] of [
       [off, 0.05, 0.2],
-      [steeper, 0.03, 0.1],
+      [steeper, 0.03, 0.15],
     ] as const) {
       by.sort((a, b) => a - b);
       expect(by.length).to.be.above(100);

@@ -61,7 +61,10 @@ describe('noted rises in the book', () => {
     const settled = band(belief);
     expect(settled.middle / fresh.middle).to.be.closeTo(1, 0.02);
     // Never so sure that nothing could move it.
-    expect(belief.paces!['pace:starter']!.sd).to.be.within(0.03, 0.09);
+    // In one warmth its pace and its temper cannot be told apart: what they come to there is known.
+    expect(belief.paces!['pace:starter']!.sd).to.be.within(0.03, 0.2);
+    const ofLeaven = Math.sqrt(settled.sd ** 2 - settled.passing ** 2);
+    expect(ofLeaven).to.be.within(0.02, 0.09);
     for (let bake = 0; bake < 15; bake += 1)
       belief = learn(ended(fresh.middle * 1.3), sour, belief);
     expect(band(belief).middle / fresh.middle).to.be.within(1.2, 1.32);

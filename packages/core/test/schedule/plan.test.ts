@@ -6,6 +6,7 @@ import {
   amountsFor,
   breadTasks,
   isPlan,
+  margins,
   mostBreads,
   oneKitchen,
   plan,
@@ -102,13 +103,26 @@ describe('a plan of breads', () => {
     // It is heated for the dough that comes.
     expect(early('heat')).to.equal(early('bake'));
     const heat = steps.find((x) => x.kind === 'heat')!;
-    expect(heat.latest - heat.end).to.equal(early('bake'));
+    const proof = steps.find((x) => x.kind === 'final-proof')!;
+    expect(heat.latest - heat.end).to.equal(proof.latest - proof.end);
     expect(heat.end - heat.soonest).to.equal(early('bake'));
     // As unsure as its own forecast says, at the ends of the 80 % interval.
     const rise = steps.find((x) => x.kind === 'first-rise')!;
-    const off = Math.round(1.2816 * rise.doubt * (rise.end - rise.start));
-    expect(rise.latest - rise.end).to.be.closeTo(off, 1);
-    expect(rise.end - rise.soonest).to.be.closeTo(off, 1);
+    // In the logarithm of the time: later by more than sooner, and never over before it began.
+    const factor = Math.exp(1.2816 * rise.doubt);
+    const long = rise.end - rise.start;
+    expect(rise.latest - rise.end).to.be.closeTo(long * (factor - 1), 1);
+    expect(rise.end - rise.soonest).to.be.closeTo(long * (1 - 1 / factor), 1);
+  });
+
+  it('however doubtful, no step is over before it began', () => {
+    const { steps } = planned(asked(bread(white), {}, { now: 9 * 60 }));
+    const first = steps.filter((s) => s.kind === 'mix' || s.kind === 'first-rise');
+    const tasks = first.map((s) => ({ ...s, doubt: s.kind === 'first-rise' ? 2.5 : 0 }));
+    const times = new Map(first.map((s) => [s.id, { start: s.start, end: s.end }] as const));
+    const of = margins(tasks, [], times).get(first[1]!.id)!;
+    expect(of.soonest).to.be.at.least(first[1]!.start);
+    expect(of.latest).to.be.above(first[1]!.end + 10 * (first[1]!.end - first[1]!.start));
   });
 
   it('an overnight sourdough: nobody is called in the night, and it is ready in time', () => {

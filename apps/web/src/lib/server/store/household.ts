@@ -38,7 +38,8 @@ export async function saveSettings(db: Database, settings: Settings): Promise<vo
       .onConflict((c) => c.column('key').doUpdateSet({ value }))
       .execute();
     // What the book taught leans on the figures.
-    const figures = (s: Settings) => JSON.stringify(Object.entries(s.figures).sort());
+    const figures = (s: Settings) =>
+      JSON.stringify([Object.entries(s.figures).sort(), s.altitude ?? 0]);
     if (figures(before) !== figures(settings)) await wantLearning(tx);
   });
 }

@@ -1,0 +1,154 @@
+import { expect } from 'chai';
+import { bakeState, seenIn, type BakeEvent } from '@tender-crumb/core/bake';
+import {
+  isForecast,
+  riseFor,
+  riseForecast,
+  riseUntil,
+  seenForecast,
+  usualRise,
+  type Paces,
+  type RiseBand,
+  type RiseModel,
+  type RisingDough,
+  type Seen,
+} from '@tender-crumb/core/ferment';
+import { normalDraws, seededRandom } from '@tender-crumb/core/quantity';
+import { lean } from './anchors.ts';
+
+const sour: RisingDough = { ...lean, starter: 9.1, celsius: 25, air: [{ hours: 1, celsius: 24 }] };
+const quick: RisingDough = { ...lean, yeast: 1 };
+const band = (
+  dough: RisingDough,
+  end = 2,
+  seen: readonly Seen[] = [],
+  paces: Paces = {},
+): RiseBand => {
+  const found = seenForecast(dough, { volume: end }, paces, usualRise, seen);
+  if (!isForecast(found)) throw new Error('never');
+  return found;
+};
+
+describe('a dough in sight', () => {
+  it('nothing seen is as it was foreseen', () => {
+    expect(band(quick)).to.deep.equal(riseForecast(quick, { volume: 2 }));
+    // A mark as it began is none.
+    expect(band(quick, 2, [{ hours: 0.02, volume: 1 }])).to.deep.equal(band(quick));
+  });
+
+  it('× 1.75 after twenty minutes moves the end at once, and narrows its band', () => {
+    const before = band(quick);
+    const after = band(quick, 2, [{ hours: 1 / 3, volume: 1.75 }]);
+    expect(after.middle).to.be.below(0.72 * before.middle);
+    expect(after.sd).to.be.below(0.75 * before.sd);
+    // It cannot be over before it was seen to stand lower.
+    expect(after.middle).to.be.above(1 / 3);
+  });
+
+  it('higher than foreseen is sooner, lower later; as foreseen it is where it was, only surer', () => {
+    const at = riseUntil(sour, { volume: 1.3 }).hours!;
+    const seen = (hours: number) => band(sour, 1.55, [{ hours, volume: 1.3 }]);
+    const before = band(sour, 1.55);
+    expect(seen(at * 0.7).middle).to.be.below(before.middle * 0.9);
+    expect(seen(at * 1.4).middle).to.be.above(before.middle * 1.15);
+    expect(seen(at).middle).to.be.closeTo(before.middle, 0.01);
+    expect(seen(at).sd).to.be.below(0.7 * before.sd);
+  });
+
+  it('a poke: back at once is later than now, staying is past, slowly is about now', () => {
+    const before = band(sour, 1.55);
+    const late = before.middle * 1.1;
+    expect(band(sour, 1.55, [{ hours: late, sense: 'not-yet' }]).middle).to.be.above(late);
+    expect(band(sour, 1.55, [{ hours: late * 0.6, sense: 'past' }]).middle).to.be.below(
+      before.middle * 0.9,
+    );
+    const now = band(sour, 1.55, [{ hours: before.middle * 0.8, sense: 'ready' }]);
+    expect(now.middle).to.be.within(before.middle * 0.8, before.middle * 0.92);
+    // Long before anybody expected it, "not yet" says nothing.
+    expect(
+      band(sour, 1.55, [{ hours: before.middle * 0.2, sense: 'not-yet' }]).middle,
+    ).to.be.closeTo(before.middle, 0.01);
+  });
+
+  it('a thousand marks are as the last of them, finite, and quickly told', () => {
+    const many = Array.from({ length: 1000 }, (_, i) => ({
+      hours: 0.2 + i / 1000,
+      volume: 1.1 + i / 2000,
+    }));
+    const all = band(quick, 2, many);
+    expect(all).to.deep.equal(band(quick, 2, many.slice(-6)));
+    expect(Number.isFinite(all.middle)).to.equal(true);
+    expect(band(quick, 2, [{ hours: 1, volume: 7 }])).to.deep.equal(band(quick));
+  });
+
+  it('doughs drawn by the stated doubts, marked in the middle: the band holds as before, and is narrower (80 %)', () => {
+    const normal = normalDraws(seededRandom(11));
+    let before = 0;
+    let after = 0;
+    let narrower = 0;
+    const many = 150;
+    for (let i = 0; i < many; i += 1) {
+      // As the rows of the doubts have it: room, pace, ripeness, waking, growth.
+      const off = normal() * 1.5;
+      const figures = {
+        ...usualRise.figures,
+        sourWake: {
+          ...usualRise.figures.sourWake,
+          value: usualRise.figures.sourWake.value * Math.exp(0.25 * normal()),
+        },
+        sourGrowth: {
+          ...usualRise.figures.sourGrowth,
+          value: usualRise.figures.sourGrowth.value * Math.exp(0.12 * normal()),
+        },
+      };
+      const model: RiseModel = { ...usualRise, figures };
+      const real: RisingDough = {
+        ...sour,
+        air: [{ hours: 1, celsius: 24 + off }],
+        starter: sour.starter * Math.exp(0.1 * normal()),
+        pace: { starter: Math.exp(0.22 * normal()) },
+        temper: { best: 2 * normal(), most: 1.3 * normal() },
+      };
+      const end = 1 + 0.55 * Math.exp(0.08 * normal());
+      const is = riseUntil(real, { volume: end }, model).hours ?? 60;
+      const hours = is * 0.55;
+      const stands = 1 + (riseFor(real, hours, model).volume - 1) * Math.exp(0.1 * normal());
+      const [a, b] = [band(sour, 1.55), band(sour, 1.55, [{ hours, volume: stands }])];
+      if (is > a.low && is < a.high) before += 1;
+      if (is > b.low && is < b.high) after += 1;
+      narrower += b.sd / a.sd / many;
+    }
+    expect(before / many).to.be.within(0.72, 0.88);
+    expect(after / many).to.be.within(0.7, 0.9);
+    expect(narrower).to.be.below(0.7);
+  });
+});
+
+describe('what was seen of a bake’s rises', () => {
+  const at = (minutes: number) => new Date(Date.UTC(2026, 11, 1, 9, minutes)).toISOString();
+  let n = 0;
+  const event = (minutes: number, kind: string, data: object): BakeEvent =>
+    ({ id: `s${(n += 1)}`, at: at(minutes), kind, data }) as BakeEvent;
+  const seen = (...events: BakeEvent[]) => seenIn(bakeState(events));
+  const begun = event(0, 'rise', { rise: 'first', sense: 'begun' });
+  const mark = event(30, 'marked', { rise: 'first', volume: 1.5 });
+
+  it('is in hours after it began, of each rise for itself, while it goes on', () => {
+    expect(
+      seen(begun, mark, event(60, 'poked', { rise: 'first', answer: 'at-once' })),
+    ).to.deep.equal({
+      first: [
+        { hours: 0.5, volume: 1.5 },
+        { hours: 1, sense: 'not-yet' },
+      ],
+    });
+    expect(seen(mark)).to.equal(undefined);
+    expect(seen(begun)).to.equal(undefined);
+    expect(seen(begun, mark, event(70, 'rise', { rise: 'first', sense: 'there' }))).to.equal(
+      undefined,
+    );
+    expect(
+      seen(begun, event(50, 'rise', { rise: 'first', sense: 'not-yet' }))!.first,
+    ).to.have.length(1);
+  });
+});
