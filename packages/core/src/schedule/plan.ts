@@ -2,6 +2,8 @@ import { isRefused, refuse, type Refused } from '../quantity/refusal.ts';
 import type { Bread } from './bread.ts';
 import { bakedByMachine, breadTasks, type BreadTasks } from './bread-tasks.ts';
 import type { Closed, Fact, Locks, Resources, Task, Wish } from './task.ts';
+import { eatings } from '../style/nature.ts';
+import { styles } from '../style/style.ts';
 import type { Placed } from './clash.ts';
 import { beginSlack, findTimetable, mostTries, type Puzzle, type Timetable } from './timetable.ts';
 import { margins } from './unsure.ts';
@@ -14,6 +16,8 @@ interface BreadWished {
   readonly wish: Wish;
   /** The only ways that it may rise; every one where absent. */
   readonly ways?: readonly WayId[];
+  /** Its steps may stand longer than is good before the next: it has begun, and what comes next is not ready. */
+  readonly waits?: true;
 }
 
 /** All that a plan is made of. */
@@ -82,7 +86,17 @@ interface Choice extends BreadTasks {
   readonly cost: number;
 }
 
-function choicesOf({ bread, ways: allowed = wayIds }: BreadWished): Choice[] {
+function choicesOf(wished: BreadWished): Choice[] {
+  const found = goingsOf(wished);
+  return wished.waits
+    ? found.map((choice) => ({
+        ...choice,
+        links: choice.links.map((l) => ({ ...l, most: longestPlan })),
+      }))
+    : found;
+}
+
+function goingsOf({ bread, ways: allowed = wayIds }: BreadWished): Choice[] {
   if (bakedByMachine(bread)) return [{ id: bread.id, cost: 0, ...breadTasks(bread, undefined) }];
   const going = (way: WayId): Choice[] => {
     const rises = ways[way].of(bread);
@@ -133,17 +147,18 @@ function puzzleOf(asked: PlanAsked, set: readonly Choice[], wishes: Puzzle['wish
   };
 }
 
-/** What a bread's way counts with what its times count. */
-const worth = (choice: Choice, timetable: Timetable, wish: Wish | undefined): number => {
+/** What a bread's way counts with what its times count: the hours that it stands ready, by when it is at its best. */
+const worth = (
+  choice: Choice,
+  timetable: Timetable,
+  wish: Wish | undefined,
+  { formula }: Pick<Bread, 'formula'>,
+): number => {
   if (wish?.readyBy === undefined) return choice.cost;
+  const { fresh, stale } = eatings[styles[formula.style].eaten];
   const early = (wish.readyBy - timetable.get(choice.tasks.at(-1)!.id)!.end) / 60;
   return choice.cost + stale * Math.max(0, early - fresh);
 };
-
-/** A bread that is ready long before its time is no longer fresh: what an hour of it counts, beside the ways' costs. Own choice, no source. */
-const stale = 0.3;
-/** Hours before its time that nobody minds. Own choice, no source. */
-const fresh = 3;
 
 /** One bread after the other, each the best way round those before it. */
 function oneByOne(
@@ -163,7 +178,7 @@ function oneByOne(
       const puzzle = { ...puzzleOf(asked, [choice], { [bread.id]: wish }), fast };
       const { timetable } = findTimetable(puzzle, triesAlone);
       if (!timetable) continue;
-      const of = worth(choice, timetable, wish);
+      const of = worth(choice, timetable, wish, bread);
       if (!best || of < best.worth) best = { choice, timetable, worth: of };
     }
     if (!best) return undefined;

@@ -97,6 +97,8 @@ export interface TimedPlan {
   }>;
   /** A dough that has begun calls somebody out of bed, or home. */
   readonly calls: boolean;
+  /** A dough that has begun stands longer than is good before its next step: the oven is cold, or a step came late. */
+  readonly waits?: true;
   /** Bakes that nobody began in time: they stand in no plan any more. */
   readonly missed: readonly string[];
 }
@@ -124,6 +126,7 @@ interface AsNeeded {
   readonly found: Plan | NoPlan;
   readonly late: boolean;
   readonly calls: boolean;
+  readonly waits?: true;
 }
 
 /**
@@ -141,7 +144,15 @@ function asNeeded(asked: PlanAsked, begun: ReadonlySet<string>): AsNeeded {
   if (isPlan(second.found)) return second;
   const power = asked.closed.filter((c) => c.what === 'power');
   const third = { found: plan({ ...late, closed: power }), late: true, calls: true };
-  return isPlan(third.found) ? third : first;
+  if (isPlan(third.found)) return third;
+  // The oven is cold, or a hand was not there: the dough stands longer than is good, and is told so.
+  const waits: PlanAsked = {
+    ...late,
+    closed: power,
+    breads: late.breads.map((b) => (begun.has(b.bread.id) ? { ...b, waits: true } : b)),
+  };
+  const fourth = { found: plan(waits), late: true, calls: false, waits: true as const };
+  return isPlan(fourth.found) ? fourth : first;
 }
 
 /** Times that a plan is made again for what its leaven moves. Own choice, no source. */
@@ -352,7 +363,7 @@ export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
   const { zone, bakes: wished, household, belief } = question;
   const minutes = inMinutes(question);
   const { clock, bakes, begun, closed } = minutes;
-  const { found, late, calls, asWritten, made } = fittedPlan(minutes, household, belief);
+  const { found, late, calls, waits, asWritten, made } = fittedPlan(minutes, household, belief);
   const at = (of: number) => isoOf(clock, of);
   if (!isPlan(found)) return notTimed(found, at);
   const { breads, steps } = found;
@@ -367,6 +378,7 @@ export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
       ...amountsOf(asWritten[i]!, of, steps, made[i]!),
     })),
     calls,
+    ...(waits ? { waits } : {}),
     missed: wished.filter((b) => !bakes.includes(b)).map((b) => b.id),
     closed: closed
       .filter((c) => c.to > 0)

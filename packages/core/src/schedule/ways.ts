@@ -289,6 +289,12 @@ export function writtenWay(bread: Pick<Bread, 'formula'>): WayId {
   return cold('final-proof') ? 'cold-proof' : 'as-it-is';
 }
 
+/** What it counts that a bread does not go as its recipe says in words: then it goes so wherever it can. Own choice, no source. */
+const unwritten = 12;
+
 /** What a way counts for a bread: its recipe's own costs nothing, every other at least something. */
-export const wayCost = (bread: Bread, way: WayId): number =>
-  way === writtenWay(bread) ? 0 : Math.max(1, ways[way].cost);
+export function wayCost(bread: Bread, way: WayId): number {
+  const written = writtenWay(bread);
+  if (way === written) return 0;
+  return Math.max(1, ways[way].cost) + (written === 'as-it-is' ? 0 : unwritten);
+}

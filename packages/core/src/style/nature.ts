@@ -8,11 +8,32 @@ export type OvenStand = (typeof ovenStands)[number];
 export const touches = ['wheat', 'rye', 'low-carb'] as const;
 export type Touch = (typeof touches)[number];
 
+/** When a bread is at its best: what an hour counts that it stands ready before its time, beside what a way to let it rise costs. */
+interface Eating {
+  /** Hours before its time that nobody minds. */
+  readonly fresh: number;
+  /** What each hour beyond that counts. */
+  readonly stale: number;
+}
+
+/** One row a way to eat it. Common practice, no source; the figures are own choices. */
+export const eatings = {
+  /** Out of the oven onto the table. */
+  'at once': { fresh: 0.5, stale: 1.5 },
+  /** On the day that it was baked. */
+  'that day': { fresh: 3, stale: 0.5 },
+  /** It is better for a day's wait. */
+  later: { fresh: 24, stale: 0.05 },
+} as const satisfies Record<string, Eating>;
+export type EatingId = keyof typeof eatings;
+
 /** What everybody asks of a style, and no style can leave out. */
 export interface Nature {
   /** What it is shaped to where its recipe does not say. */
   readonly form: Form;
   readonly stands: OvenStand;
+  /** When it is at its best. */
+  readonly eaten: EatingId;
   readonly touch: Touch;
   /** Leaven raises it; a bread that is baked without rising as well needs none. */
   readonly rises: boolean;
@@ -26,14 +47,19 @@ export interface Nature {
 export const tinned: Nature = {
   form: 'loaf',
   stands: 'form',
+  eaten: 'that day',
   touch: 'wheat',
   rises: true,
   littleGluten: false,
   cut: undefined,
 };
 /** Divided and shaped by hand, on a tray. */
-export const shapedTo = (form: Form): Nature => ({ ...tinned, form });
+export const shapedTo = (form: Form): Nature => ({
+  ...tinned,
+  form,
+  eaten: form === 'plait' ? 'that day' : 'at once',
+});
 /** Baked low in a hot oven, risen or not. */
-export const flat: Nature = { ...tinned, form: 'flat', stands: 'low' };
+export const flat: Nature = { ...tinned, form: 'flat', stands: 'low', eaten: 'at once' };
 export const inPot: Nature = { ...tinned, stands: 'pot' };
 export const steamed: Nature = { ...tinned, stands: 'steam' };

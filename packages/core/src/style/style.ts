@@ -204,7 +204,7 @@ export const styles = {
     'a rye bread',
     [-4, 19],
     [7, 13],
-    { ...tinned, touch: 'rye', littleGluten: true },
+    { ...tinned, touch: 'rye', littleGluten: true, eaten: 'later' },
     {
       edge: 3,
       baking: baking(
@@ -253,7 +253,7 @@ export const styles = {
     'a dough full of fruit and butter',
     [-16, 0],
     [10, 13],
-    tinned,
+    { ...tinned, eaten: 'later' },
     {
       edge: 4,
       baking: baking(170, 50, 0.9, lean, { cooling: 120 }),
@@ -265,7 +265,7 @@ export const styles = {
     'a low-carb bread',
     [-8, 10],
     [0, 100],
-    { ...tinned, touch: 'low-carb', cut: 'Chilled it cuts cleanest and thinnest.' },
+    { ...tinned, touch: 'low-carb', eaten: 'later', cut: 'Chilled it cuts cleanest and thinnest.' },
     {
       edge: 3,
       baking: baking(165, 45, 0.6, [93, 99], { cooling: 120 }),

@@ -107,6 +107,12 @@
             >
           </p>
         {/each}
+        {#if planning.timed.waits}
+          <p class="text-act">
+            A dough is further than its plan: it stands longer than is good for it. Keep it cool,
+            and go on as soon as you can.
+          </p>
+        {/if}
         {#if planning.timed.calls}
           <p class="text-act">
             A dough that has begun cannot wait for you: it calls in hours when nobody is up or home.

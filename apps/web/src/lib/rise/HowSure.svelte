@@ -12,6 +12,11 @@
     room: ['how warm it stands', 'put a thermometer beside it'],
     yeast: ['how strong this yeast is', 'note when its rises are ready'],
     starter: ['how strong this starter is', 'note when its rises are ready'],
+    best: [
+      'how warm this starter likes it',
+      'note when it stands highest, in the warm and in the cool',
+    ],
+    most: ['how much warmth this starter bears', 'note when it stands highest on a hot day'],
     ripeness: ['how ripe the starter was that day', 'use it when it is domed'],
     waking: ['how soon the leaven wakes', 'nothing: it differs from day to day'],
     growth: ['how fast it grows in this dough', 'note long rises'],
