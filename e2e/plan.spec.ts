@@ -63,6 +63,43 @@ test.describe('a plan', () => {
     await expect(page.getByRole('img', { name: /line of time/ })).toBeVisible();
   });
 
+  test('dinner is moved twice: what gives is told first, and taken in one tap, on the plan and in the bake', async ({
+    page,
+  }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Lockside tin loaf, white', thursday('18:00'));
+    const card = page.getByRole('region', { name: 'Lockside tin loaf, white' });
+    await expect(card).toContainText(/ready 1[5-8]:\d\d/);
+    await card.getByText('Dinner moved?').click();
+    await card.getByLabel('I want it at').fill(thursday('21:30'));
+    await card.getByRole('button', { name: 'What can give?' }).click();
+    const ways = card.getByRole('list', { name: 'What can give' }).getByRole('listitem');
+    await expect(ways.first()).toContainText(/ready/);
+    // Nothing has changed by asking.
+    await expect(card).toContainText(/ready 1[5-8]:\d\d/);
+    await ways.first().getByRole('button', { name: 'Do it so' }).click();
+    await expect(card.getByRole('status')).toContainText(/Ready (?:19|2[01]):\d\d/);
+    await expect(card.locator('span', { hasText: 'ready' }).first()).toContainText(
+      /(?:19|2[01]):\d\d/,
+    );
+    // What is past is refused where it is typed.
+    await card.getByLabel('I want it at').fill(thursday('06:00'));
+    await card.getByRole('button', { name: 'What can give?' }).click();
+    await expect(card.getByRole('alert')).toContainText('past already');
+
+    await page.getByRole('button', { name: 'Begin this bake' }).click();
+    await expect(page).toHaveURL(/\/bake\/.+/);
+    await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+    await page.getByText('Dinner moved?').click();
+    await page.getByLabel('I want it at').fill(thursday('20:00'));
+    await page.getByRole('button', { name: 'What can give?' }).click();
+    const here = page.getByRole('list', { name: 'What can give' }).getByRole('listitem');
+    await here.first().getByRole('button', { name: 'Do it so' }).click();
+    await expect(page.getByText('All written down')).toBeVisible();
+    await giveUpAll(page);
+  });
+
   test('a poolish bread over two days: the night belongs to the poolish', async ({ page }) => {
     await cleared(page);
     await visit(page, '/bake');

@@ -1,3 +1,6 @@
+import { fedIn } from '../bake/jar-feedings.ts';
+import { totals } from '../formula/totals.ts';
+import { peaksTeach } from '../starter/peaks-teach.ts';
 import { breadMade, wayOf, type BreadNoted } from '../bake/bread-made.ts';
 import type { BakeState, RiseNoted } from '../bake/state.ts';
 import { isForecast } from '../ferment/rise-doubt.ts';
@@ -75,7 +78,8 @@ const asMeasure = ({ mean, sd, rises: bakes }: KnownPace): KnownMeasure => ({ me
 export function learnFromRises(bake: MadeBake, belief: Belief): FromRises {
   const { formula, lines, state } = bake;
   const nothing = { belief, measured: [] };
-  if (Object.keys(state.rises).length === 0) return nothing;
+  const peaks = fedIn(state).filter((f) => f.peakAt !== undefined);
+  if (Object.keys(state.rises).length === 0 && peaks.length === 0) return nothing;
   const keys = leavenKeys(lines, formula);
   const leavens = (['yeast', 'starter'] as const).flatMap((leaven) => {
     const key = keys[leaven];
@@ -88,10 +92,24 @@ export function learnFromRises(bake: MadeBake, belief: Belief): FromRises {
   const bread = breadMade(bake, belief);
   const { model } = bread;
   const way = wayOf(state, bread);
-  if (!comingRises(bread, way)) return nothing;
   let now: Belief = { ...belief, paces: { ...belief.paces, ...before } };
   let learned = false;
-  for (const id of ['first', 'final'] as const) {
+  const jar = keys.starter;
+  if (jar !== undefined && peaks.length > 0) {
+    const pace = now.paces![jar]!;
+    const whole = totals(lines.filter((l) => l.stageKind === 'starter'))?.wholeShare ?? 0;
+    const seen = peaks.map((f) => ({ ...f, celsius: bread.room, whole }));
+    const after = peaksTeach(pace, seen, model);
+    if (after && after !== pace) {
+      learned = true;
+      now = {
+        ...now,
+        paces: { ...now.paces, [jar]: { ...after, rises: pace.rises + peaks.length } },
+      };
+    }
+  }
+  const rises = comingRises(bread, way) ? (['first', 'final'] as const) : [];
+  for (const id of rises) {
     for (const note of telling(state.rises[id] ?? { notes: [] })) {
       const believed = pacesFor(now, keys);
       const coming = comingRises({ ...bread, paces: believed }, way)![id];

@@ -4,6 +4,7 @@ export * from './feeding.ts';
 export * from './hydration.ts';
 export * from './jar-of.ts';
 export * from './ladder.ts';
+export * from './peaks-teach.ts';
 export * from './standing.ts';
 export * from './starter-in.ts';
 export * from './starter-parts.ts';

@@ -2,6 +2,7 @@ export * from './bake-of.ts';
 export * from './bench-of.ts';
 export * from './lazily.ts';
 export * from './leavens-of.ts';
+export * from './moved-of.ts';
 export * from './paste-of.ts';
 export * from './plan-of.ts';
 export * from './rescue-of.ts';

@@ -123,4 +123,19 @@ describe('noted rises in the book', () => {
     const belief = learn([rise(0, 'begun', 'final'), rise(proof * 1.4, 'there', 'final')]);
     expect(band(belief).middle).to.be.above(fresh.middle);
   });
+
+  it('a starter that was seen at its highest teaches too, by what it was fed', () => {
+    const peak = (hours: number) => [
+      event(0, 'fed', { stage: 's0', seed: 20, flour: 50, water: 50 }),
+      event(hours, 'peaked', { stage: 's0' }),
+    ];
+    const slow = learn(peak(12));
+    const soon = learn(peak(3));
+    expect(slow.paces!['pace:starter']!.rises).to.equal(1);
+    expect(slow.paces!['pace:starter']!.mean).to.be.below(0);
+    expect(soon.paces!['pace:starter']!.mean).to.be.above(0);
+    expect(band(slow).middle).to.be.above(fresh.middle);
+    // A tap that was forgotten for a week is none.
+    expect(learn(peak(170))).to.equal(nothingLearned);
+  });
 });

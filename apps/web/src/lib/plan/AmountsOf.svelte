@@ -6,6 +6,7 @@
   import { question } from '../question.ts';
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';
+  import DinnerMoved from './DinnerMoved.svelte';
   import type { Planning } from './planning.svelte.ts';
   import RecipeMarks from './RecipeMarks.svelte';
   import { timeText } from './when.ts';
@@ -83,6 +84,7 @@
       <b>{asWarmth(bake.water.celsius)}</b>{bake.water.beyond ? ', the most that it can do' : ''}.
     </p>
   {/if}
+  {#if !begun}<DinnerMoved {planning} bake={bake.id} {ready} />{/if}
   {#if planning.recipes[bake.id]}<RecipeMarks sentences={planning.recipes[bake.id]!} />{/if}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <p class="no-print flex flex-wrap gap-2">

@@ -4,15 +4,16 @@ import {
   type PlannedBake,
   type TimedPlan,
   type TimedStep,
+  type WayId,
 } from '@tender-crumb/core/schedule';
-import type { PlanView, PlannedWithBake } from '@tender-crumb/core/view';
+import type { MovedOption, PlanView, PlannedWithBake } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
 import { saidOf, saidRow, type Settled } from '../sync/said.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
 import { breadsHere, ofNoBread } from './breads-here.ts';
-import { planBeside } from './planner.ts';
+import { movedBeside, planBeside } from './planner.ts';
 import { currentIso, currentMs, currentTime } from '../clock.ts';
 
 /** The clock is looked at so often, ms; a plan follows it in larger steps. */
@@ -229,6 +230,21 @@ export class Planning {
       const { [stepName(step)]: before, ...rest } = plan.locks ?? {};
       void before;
       return { ...plan, locks: at === undefined ? rest : { ...rest, [stepName(step)]: at } };
+    });
+  }
+
+  /** What gives where a bread is wanted at another time; nothing is taken by asking. */
+  movedTo(bake: string, readyBy: string): Promise<readonly MovedOption[]> {
+    const { household, belief, formulas, devices, zone } = this.data;
+    const given = { plans: this.plans, household, belief, formulas, devices, zone };
+    return movedBeside(given, bake, readyBy, this.now);
+  }
+
+  /** A bread is wanted at another time, and goes that way. */
+  takeMoved(bake: string, readyBy: string, way: WayId): Promise<boolean> {
+    return this.change(bake, ({ beginAt, ...plan }) => {
+      void beginAt;
+      return { ...plan, readyBy, ways: [way] };
     });
   }
 

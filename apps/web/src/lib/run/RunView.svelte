@@ -13,6 +13,7 @@
   import DeviceDrawer from '../devices/DeviceDrawer.svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import Photos from '../photo/Photos.svelte';
+  import DinnerMoved from '../plan/DinnerMoved.svelte';
   import { Planning, stepName } from '../plan/planning.svelte.ts';
   import { timeText } from '../plan/when.ts';
   import type { PlanData } from '../server/plan-data.ts';
@@ -115,6 +116,7 @@
   );
   const timeOf = (step: RunStep) => timed.get(step.task);
   const time = (iso: string) => timeText(iso, data.plan.zone, planning.now);
+  const readyAt = $derived(planning.steps.findLast((s) => s.bake === planId)?.end);
   const bakeTimed = $derived(planning.timed?.bakes.find((b) => b.id === planId));
   /** What its starter is fed at the step that is looked at. */
   const feeding = $derived(
@@ -245,6 +247,13 @@
     {/key}
     <StepActions {run} step={run.step} timed={timeOf(run.step)} {feeding} now={planning.now} />
     <div class="no-print mt-4 grid gap-3">
+      <DinnerMoved
+        {planning}
+        bake={planId}
+        ready={readyAt}
+        large
+        ontake={(way) => run.say('way', { way })}
+      />
       <DeviceDrawer />
       <div class="flex flex-wrap items-center gap-3">
         <button

@@ -1,0 +1,111 @@
+<script lang="ts">
+  import type { WayId } from '@tender-crumb/core/schedule';
+  import type { MovedOption } from '@tender-crumb/core/view';
+  import { hoursText } from '@tender-crumb/core/quantity';
+  import { DateTime } from 'luxon';
+  import { untrack } from 'svelte';
+  import type { Planning } from './planning.svelte.ts';
+  import { momentOfField, timeText } from './when.ts';
+
+  let {
+    planning,
+    bake,
+    ready,
+    large = false,
+    ontake,
+  }: {
+    planning: Planning;
+    /** Its name among the plans. */
+    bake: string;
+    /** ISO moment at which it is ready as it stands. */
+    ready: string | undefined;
+    /** For floury hands. */
+    large?: boolean;
+    /** The way that it goes then; a bake under way is told of it. */
+    ontake?: (way: WayId) => void;
+  } = $props();
+
+  const zone = untrack(() => planning.data.zone);
+  const field = (iso: string) => DateTime.fromISO(iso).setZone(zone).toFormat("yyyy-MM-dd'T'HH:mm");
+  let open = $state(false);
+  let moment = $state('');
+  let options = $state.raw<readonly MovedOption[] | undefined>();
+  let asked = $state('');
+  let fault = $state('');
+  let taken = $state('');
+
+  $effect(() => {
+    if (open && moment === '' && ready) moment = field(ready);
+  });
+
+  async function look(event: SubmitEvent) {
+    event.preventDefault();
+    [fault, taken, options] = ['', '', undefined];
+    const at = momentOfField(moment, zone);
+    if (at === undefined) {
+      fault = 'Which day, and what time?';
+      return;
+    }
+    if (Date.parse(at) < planning.now.getTime()) {
+      fault = 'That time is past already. Choose a later one.';
+      return;
+    }
+    asked = at;
+    const found = await planning.movedTo(bake, at);
+    if (asked !== at) return;
+    options = found;
+    if (found.length === 0) fault = 'There is no way to have it by then. Choose another time.';
+  }
+  async function take(option: MovedOption) {
+    if (!(await planning.takeMoved(bake, asked, option.way))) return;
+    ontake?.(option.way);
+    taken = `Ready ${timeText(option.ready, zone, planning.now)}.`;
+    options = undefined;
+  }
+  const off = ({ off: by }: MovedOption): string =>
+    Math.abs(by) < 5
+      ? 'at that time'
+      : `${hoursText(Math.abs(by) / 60)} ${by > 0 ? 'after it' : 'before it'}`;
+  const moved = (by: number): string =>
+    `${hoursText(Math.abs(by) / 60)} ${by > 0 ? 'later' : 'earlier'}`;
+</script>
+
+<!-- Dinner is moved: the new time, and what gives; nothing changes until one is taken. -->
+<details class="no-print" bind:open>
+  <summary class={large ? 'knob min-h-14' : 'touch'}>Dinner moved?</summary>
+  <form class="mt-2 flex flex-wrap items-end gap-2" onsubmit={look} novalidate>
+    <label class="quiet grid gap-1"
+      >I want it at
+      <input
+        class="field text-base text-ink"
+        class:min-h-14={large}
+        type="datetime-local"
+        bind:value={moment}
+      />
+    </label>
+    <button class="knob {large ? 'min-h-14' : 'touch'}" type="submit">What can give?</button>
+  </form>
+  {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+  {#if taken}<p role="status">{taken}</p>{/if}
+  {#if options}
+    <ul class="mt-2 grid gap-2" aria-label="What can give">
+      {#each options as option (option.way)}
+        <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2">
+          <span class="min-w-0 flex-1 basis-56">
+            <b>{option.same ? 'As it goes now' : option.label}</b>: ready
+            <b>{timeText(option.ready, zone, planning.now)}</b>, {off(option)}
+            {#if !option.same}<span class="quiet block">{option.says}</span>{/if}
+            {#each option.others as other (other.bake)}
+              <span class="block text-act">{other.name} is ready {moved(other.by)}.</span>
+            {/each}
+          </span>
+          <button
+            class="knob {large ? 'min-h-14' : 'touch'}"
+            type="button"
+            onclick={() => void take(option)}>Do it so</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</details>
