@@ -17,6 +17,8 @@ export interface Measuring {
 /** What a dough is worked out in: how this household measures, its room, what its book taught. */
 export interface Kitchen extends Measuring {
   readonly room: Room;
+  /** Metres above the sea. */
+  readonly altitude?: number;
   /** ISO date. */
   readonly today?: string;
   /** Who fills the cups; the usual one where absent. */
@@ -29,12 +31,13 @@ export interface Kitchen extends Measuring {
 
 /** The kitchen that a level is worked out in. */
 export function kitchenOf(household: Household, belief: Belief = nothingLearned): Kitchen {
-  const { measures, scaleStep, room, today, baker, figures } = household;
+  const { measures, scaleStep, room, altitude, today, baker, figures } = household;
   const coefficients = coefficientsIn(household);
   return {
     measures,
     scaleStep,
     room,
+    ...(altitude === undefined ? {} : { altitude }),
     ...(today ? { today } : {}),
     ...(baker === undefined ? {} : { baker }),
     coefficients,

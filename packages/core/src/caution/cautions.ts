@@ -4,6 +4,7 @@ import { dryBaseStyle, styles, type StyleId } from '../style/style.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
 import { proteinAim, strengthShares } from '../dough/strength.ts';
 import { growthRate } from '../ferment/growth-rate.ts';
+import { pressureAt } from '../ferment/rise.ts';
 import { isFlour } from '../formula/base.ts';
 import { type Totals } from '../formula/totals.ts';
 import type { Eaten } from '../formula/besides.ts';
@@ -31,7 +32,7 @@ interface CautionFacts {
   readonly glutenGrams: number;
   /** Protein of the flours without the gluten added to them, g per 100 g. */
   readonly flourProtein: number;
-  readonly kitchen: Pick<Kitchen, 'coefficients' | 'figures' | 'room'>;
+  readonly kitchen: Pick<Kitchen, 'coefficients' | 'figures' | 'room' | 'altitude'>;
   /** Shares of the flour by what it can build. */
   readonly strength: ReturnType<typeof strengthShares>;
   /** Somebody in the household must not eat gluten. */
@@ -61,6 +62,8 @@ const is =
 
 /** Hours that perishables may stand shorten above this. Source: US food-safety guidance. */
 const hotRoom = 32;
+/** From here on thinner air is seen in a rise, metres. Common practice, no source. */
+const highUp = 900;
 const isHot = ({ kitchen }: CautionFacts): boolean => (kitchen.room.celsius ?? 0) > hotRoom;
 
 /** Rooms below this make a rise much longer than recipes say, °C. Common practice, no source. */
@@ -160,6 +163,15 @@ export const cautionTable: readonly CautionRow[] = [
     text: 'Figures for a low-carb bread are estimates: people on insulin or a medical diet follow their clinic.',
     source: 'common practice, no source',
     when: (f) => f.totals.dryBase || f.style === dryBaseStyle,
+  },
+  {
+    id: 'high-up',
+    text: ({ kitchen: { altitude = 0 } }) =>
+      `At ${Math.round(altitude / 50) * 50} m the air is thinner, and the same gas takes about ${Math.round((100 * (1 / pressureAt(altitude) - 1)) / 5) * 5} % more room: it rises sooner. Take that much less yeast, or look at it earlier.`,
+    source: 'pressure of the standard atmosphere (ICAO); the rise by the rise model',
+    when: ({ kitchen: { altitude = 0 }, lines }) =>
+      altitude >= highUp &&
+      lines.some((l) => (l.of.yeast || l.stageKind === 'starter') && l.grams > 0),
   },
   {
     id: 'cold-kitchen',

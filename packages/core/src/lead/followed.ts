@@ -42,7 +42,9 @@ export const isMatter = (id: StepKindId | MatterId): id is MatterId => id in wit
 export const stepsOfMatter = (id: MatterId): readonly StepKindId[] => withStep[id];
 
 const told = (minutes: number): string =>
-  minutes >= 120 ? `${Math.round(minutes / 6) / 10} hours` : `${Math.round(minutes)} minutes`;
+  minutes >= 55
+    ? `${Math.round(minutes / 30) / 2} ${minutes < 75 ? 'hour' : 'hours'}`
+    : `${minutes < 20 ? Math.round(minutes) : Math.round(minutes / 5) * 5} minutes`;
 
 function ofKind(
   kind: StepKindId,

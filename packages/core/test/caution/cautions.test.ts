@@ -33,6 +33,7 @@ const cases: ReadonlyArray<
   ['fibre-water', { ...wheat, psyllium: 26 }, { ...wheat, psyllium: 24 }],
   ['carbohydrate-estimate', { 'vital-gluten': 160, 'oat-fibre': 50, water: 240 }, wheat],
   ['cold-kitchen', { ...wheat, 'instant-yeast': 6 }, wheat, { room: { celsius: 17.9 } }],
+  ['high-up', { ...wheat, 'instant-yeast': 6 }, wheat, { altitude: 900 }],
   ['rubbery-gluten', { ...wheat, 'vital-gluten': 40 }, { ...wheat, 'vital-gluten': 10 }],
   [
     'needless-gluten',
@@ -163,5 +164,18 @@ describe('allergens', () => {
       eu: ['cereals containing gluten', 'mustard', 'nuts', 'peanuts', 'sesame', 'soybeans'],
       us: ['peanuts', 'sesame', 'soy', 'tree nuts', 'wheat'],
     });
+  });
+});
+
+describe('high up', () => {
+  const says = (altitude: number) =>
+    judge(build({ 'bread-flour': 500, water: 320, salt: 10, 'instant-yeast': 5 }), {
+      ...defaultHousehold,
+      altitude,
+    }).cautions.find((c) => c.id === 'high-up')?.text;
+  it('from 900 m on, by how much more room the gas takes there', () => {
+    expect(says(899)).to.equal(undefined);
+    expect(says(900)).to.contain('about 10 % more room');
+    expect(says(1500)).to.match(/At 1500 m .* about 20 % more room/);
   });
 });

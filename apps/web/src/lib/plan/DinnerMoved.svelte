@@ -27,6 +27,8 @@
 
   const zone = untrack(() => planning.data.zone);
   const field = (iso: string) => DateTime.fromISO(iso).setZone(zone).toFormat("yyyy-MM-dd'T'HH:mm");
+  /** More choices are no help while a dough rises. */
+  const mostOptions = 3;
   let open = $state(false);
   let moment = $state('');
   let options = $state.raw<readonly MovedOption[] | undefined>();
@@ -53,7 +55,7 @@
     asked = at;
     const found = await planning.movedTo(bake, at);
     if (asked !== at) return;
-    options = found;
+    options = found.slice(0, mostOptions);
     if (found.length === 0) fault = 'There is no way to have it by then. Choose another time.';
   }
   async function take(option: MovedOption) {
