@@ -4,7 +4,7 @@ import { programmeMinutes, spansOf } from '../machine/programme.ts';
 import { courseTimes, type Course } from './course.ts';
 
 /** How a machine's timer is set so that its bread is ready at a moment. */
-export interface TimerSet {
+interface TimerSet {
   /** Minutes until it begins. */
   readonly delay: number;
   /** Minutes from the button until it is ready: what most machines ask for. */
@@ -12,7 +12,7 @@ export interface TimerSet {
 }
 
 /** Machines are set by ten minutes, some by a quarter of an hour. From memory. */
-export const timerStep = 10;
+const timerStep = 10;
 
 /**
  * How a machine's timer is set so that its bread is ready in so many minutes, to the step of its clock.

@@ -141,6 +141,15 @@ export function panMarks(dough: number, pieces: number, weighed: readonly number
   return Array.from({ length: open }, (_, i) => there + next * (i + 1));
 }
 
+/**
+ * What a piece weighs by a scale that shows all that lies in the pan.
+ *
+ * @param weighed pieces that lie in it already, grams
+ * @example pieceOnTop(310, [100, 105]) // 105
+ */
+export const pieceOnTop = (shown: number, weighed: readonly number[]): number =>
+  shown - weighed.reduce((sum, g) => sum + g, 0);
+
 /** A piece further off than this from what it was to be is said, as a share. Common practice, no source. */
 export const pieceSlack = 0.05;
 

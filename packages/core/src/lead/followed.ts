@@ -1,10 +1,11 @@
 import type { Method, MethodSentence, MatterId } from '../process/method-in.ts';
+import { hoursText } from '../quantity/duration.ts';
 import { ledAs } from '../process/rises-once.ts';
 import { stepKinds, type StepKindId } from '../process/step-kind.ts';
 import type { Task } from '../schedule/task.ts';
 
 /** What of a step that is planned or led its sentence is held against. */
-export type LedTask = Pick<Task, 'kind' | 'usual' | 'uses'>;
+type LedTask = Pick<Task, 'kind' | 'usual' | 'uses'>;
 
 /** What becomes of a sentence of a recipe in the bake that is led. */
 export interface SentenceLed extends MethodSentence {
@@ -41,11 +42,6 @@ export const isMatter = (id: StepKindId | MatterId): id is MatterId => id in wit
 /** The steps at which a matter is wanted, in the order of work. */
 export const stepsOfMatter = (id: MatterId): readonly StepKindId[] => withStep[id];
 
-const told = (minutes: number): string =>
-  minutes >= 55
-    ? `${Math.round(minutes / 30) / 2} ${minutes < 75 ? 'hour' : 'hours'}`
-    : `${minutes < 20 ? Math.round(minutes) : Math.round(minutes / 5) * 5} minutes`;
-
 function ofKind(
   kind: StepKindId,
   { says }: MethodSentence,
@@ -77,7 +73,7 @@ function ofKind(
   const more = task.usual > most;
   return {
     led: 'changed',
-    why: `${told(Math.abs(task.usual - (more ? most : said)))} ${more ? 'more' : 'less'}, ${reasons[kind] ?? 'as it goes here'}.`,
+    why: `${hoursText(Math.abs(task.usual - (more ? most : said)) / 60)} ${more ? 'more' : 'less'}, ${reasons[kind] ?? 'as it goes here'}.`,
   };
 }
 

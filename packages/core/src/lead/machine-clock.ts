@@ -1,5 +1,6 @@
 import { commonPractice, figure } from '../figure/figure.ts';
 import { courseTimes, type Course } from '../course/course.ts';
+import { keptWarm, timerText } from '../course/timer.ts';
 import type { BakeState } from '../bake/state.ts';
 
 /** A dough is looked at so many minutes into its kneading. Handbook section 11: 5 to 10. */
@@ -74,4 +75,31 @@ export function lookInto(
 export function courseReady(startedAt: string, course: Course): string {
   const { delay, first } = courseTimes(course);
   return after(startedAt, delay + first);
+}
+
+/** A machine's timer: what it is set to, and the moments that this means. ISO moments. */
+export interface TimerAt {
+  /** As its display has it. */
+  readonly shows: string;
+  readonly begins: string;
+  readonly ready: string;
+  /** It keeps the loaf warm until then, where it does. */
+  readonly warmUntil?: string;
+}
+
+/**
+ * What a machine's timer is set to for its delay, begun at a moment.
+ *
+ * @example timerAt({...course, delay: 380}, '2026-11-28T20:30:00Z').shows // '9:56', of a programme of 216 minutes
+ */
+export function timerAt(course: Course, now: string): TimerAt {
+  const { delay, first } = courseTimes(course);
+  const warm = keptWarm(course);
+  const ready = courseReady(now, course);
+  return {
+    shows: timerText(delay + first),
+    begins: after(now, delay),
+    ready,
+    ...(warm > 0 ? { warmUntil: after(ready, warm) } : {}),
+  };
 }

@@ -90,7 +90,6 @@ const decides = (state: BakeState): string => {
     oven,
     went,
     added,
-    ,
     seen,
   ]);
 };

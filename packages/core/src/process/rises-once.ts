@@ -8,7 +8,7 @@ const rises: readonly StepKindId[] = ['first-rise', 'final-proof'];
  * Whether a method that goes as far as the oven has one rise and no more: shaped before it, or poured into its pan. One that is
  * shaped after its only written rise is let rise again, whether or not anybody wrote so.
  */
-export function hasOneRise({ steps, sentences, folds, pieces }: Method): boolean {
+function hasOneRise({ steps, sentences, folds, pieces }: Method): boolean {
   const written = rises.filter((kind) => steps[kind]);
   const [rise] = written;
   if (written.length !== 1 || !rise || folds || !steps.bake) return false;

@@ -3,7 +3,7 @@ import { devices, type DeviceId } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
 
 /** A way to make a dough that somebody chooses: with hands, a mixer, a machine of the house. */
-export interface WayMade {
+interface WayMade {
   readonly label: string;
   readonly device: DeviceId;
   /** Devices that are meant by it: of a machine that nobody described it is asked in which order it is loaded. */

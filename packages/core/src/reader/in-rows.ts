@@ -5,19 +5,20 @@ const mostRows = 100;
 const mostLetters = 2000;
 
 /**
- * Steps in as many rows as a formula holds: where there are more, neighbours share one, and none is gone.
+ * Steps in as many rows as a formula holds: where there are more, neighbours share one, and none is gone as long as all of them
+ * have room in it.
  *
  * @example inRows([{says: 'Knead.'}, {says: 'Bake.'}]).length // 2
  */
 export function inRows(steps: readonly Step[]): Step[] {
-  const each = Math.ceil(steps.length / mostRows);
-  if (each <= 1) return [...steps];
-  return Array.from({ length: Math.ceil(steps.length / each) }, (_, i) => {
-    const own = steps.slice(i * each, (i + 1) * each);
-    const says = own
-      .map((s) => s.says)
-      .join(' ')
-      .slice(0, mostLetters);
-    return { ...own[0]!, says };
-  });
+  if (steps.length <= mostRows) return [...steps];
+  const rows: Step[] = [];
+  for (const step of steps) {
+    const last = rows.at(-1);
+    const says = last && `${last.says} ${step.says}`;
+    if (says !== undefined && says.length <= mostLetters)
+      rows[rows.length - 1] = { ...last!, says };
+    else rows.push(step);
+  }
+  return rows.slice(0, mostRows);
 }

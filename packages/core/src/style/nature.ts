@@ -25,7 +25,7 @@ export const eatings = {
   /** It is better for a day's wait. */
   later: { fresh: 24, stale: 0.05 },
 } as const satisfies Record<string, Eating>;
-export type EatingId = keyof typeof eatings;
+type EatingId = keyof typeof eatings;
 
 /** What everybody asks of a style, and no style can leave out. */
 export interface Nature {

@@ -3,7 +3,7 @@ import { kindOfEvent, type BakeEvent } from '../bake/event.ts';
 import { senseSays } from '../bake/event-kinds.ts';
 import type { Unsaid } from '../bake/from-plan.ts';
 import { leadOf, signOf, type Sentence } from '../lead/lead.ts';
-import { lookInto, machineClock } from '../lead/machine-clock.ts';
+import { lookInto, machineClock, timerAt, type TimerAt } from '../lead/machine-clock.ts';
 import { mixedLines } from '../bake/mixed.ts';
 import { overPour } from '../hands/over-pour.ts';
 import { ovenPlace } from '../hands/oven-plan.ts';
@@ -142,6 +142,10 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly sign: (step: RunStep) => string;
   /** What lies outside the dough and is wanted at a step, in the recipe's words. */
   readonly outsideAt: (step: RunStep) => readonly Outside[];
+  /** Grams of a thing in one of several mixings; undefined where there is one. */
+  readonly inOneMixing: (item: WeighingItem) => number | undefined;
+  /** What a machine's timer is set to, begun at a moment; undefined where it begins at once. */
+  readonly timerAt: (now: string) => TimerAt | undefined;
   /** A machine kneads no more at a moment: its dough rises. */
   readonly isRising: (now: string) => boolean;
   /** Dough that goes into the oven: all of it but what was set aside, grams. */
@@ -310,6 +314,11 @@ export function bakeOf({
       const at = wantedAt(steps);
       return (formula.outside ?? []).filter((o) => at(o.use) === step.id);
     },
+    inOneMixing: () => (item) => bread.mixings && item.grams * bread.mixings.share,
+    timerAt:
+      ({ course, courseTimes: times }) =>
+      (now) =>
+        course && times && times.delay > 0 ? timerAt(course, now) : undefined,
     isRising:
       ({ courseTimes: times }) =>
       (now) => {

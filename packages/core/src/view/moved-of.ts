@@ -14,6 +14,8 @@ export interface MovedOption {
   readonly ready: string;
   /** Minutes after the wanted time; before it where below 0. */
   readonly off: number;
+  /** It is ready then, as nearly as anybody minds. */
+  readonly onTime: boolean;
   /** Other bakes that are ready at another time by it, minutes later; earlier where below 0. */
   readonly others: ReadonlyArray<{
     readonly bake: string;
@@ -22,7 +24,7 @@ export interface MovedOption {
   }>;
 }
 
-/** Other bakes that move by less are left alone, minutes. Own choice, no source. */
+/** Nobody minds less, minutes: of this bread, and of the others. Own choice, no source. */
 const sameReady = 5;
 const minute = 60_000;
 
@@ -112,7 +114,18 @@ export function movedOf(
     });
     const { label, says } = ways[way];
     const off = Math.round((Date.parse(ready) - Date.parse(readyBy)) / minute);
-    return [{ way, label, says, same: way === went, ready, off, others }];
+    return [
+      {
+        way,
+        label,
+        says,
+        same: way === went,
+        ready,
+        off,
+        onTime: Math.abs(off) < sameReady,
+        others,
+      },
+    ];
   });
   // Late is worse than early; as it went is preferred to what is no better.
   const badness = ({ off, same }: MovedOption): number =>

@@ -64,12 +64,10 @@
     taken = `Ready ${timeText(option.ready, zone, planning.now)}.`;
     options = undefined;
   }
-  const off = ({ off: by }: MovedOption): string =>
-    Math.abs(by) < 5
-      ? 'at that time'
-      : `${hoursText(Math.abs(by) / 60)} ${by > 0 ? 'after it' : 'before it'}`;
-  const moved = (by: number): string =>
-    `${hoursText(Math.abs(by) / 60)} ${by > 0 ? 'later' : 'earlier'}`;
+  const span = (by: number): string => hoursText(Math.abs(by) / 60);
+  const off = ({ off: by, onTime }: MovedOption): string =>
+    onTime ? 'at that time' : `${span(by)} ${by > 0 ? 'after it' : 'before it'}`;
+  const moved = (by: number): string => `${span(by)} ${by > 0 ? 'later' : 'earlier'}`;
 </script>
 
 <!-- Dinner is moved: the new time, and what gives; nothing changes until one is taken. -->

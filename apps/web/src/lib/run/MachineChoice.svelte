@@ -4,9 +4,7 @@
   import {
     courseIds,
     courses,
-    keptWarm,
     timerFor,
-    timerText,
     type Course,
     type MachineFix,
   } from '@tender-crumb/core/course';
@@ -32,14 +30,9 @@
   }: { run: Run; course: Course; now: Date; time: (iso: string) => string } = $props();
 
   const { machine } = $derived(course);
-  const times = $derived(run.view.courseTimes!);
   const ends = $derived(courseReady(now.toISOString(), course));
   let fault = $state('');
-  const later = (iso: string, minutes: number) =>
-    new Date(Date.parse(iso) + minutes * 60_000).toISOString();
-  const begins = $derived(later(now.toISOString(), times.delay));
-  const warm = $derived(keptWarm(course));
-  const warmUntil = $derived(later(ends, warm));
+  const timer = $derived(run.view.timerAt(now.toISOString()));
 
   function choose(edit: Partial<CourseNoted>) {
     if (!run.view.machine) return;
@@ -166,15 +159,13 @@
           onchange={(e) => readyBy(e.currentTarget.value)}
         /></label
       >
-      {#if times.delay > 0}
+      {#if timer}
         <p class="text-lg">
-          Set its timer to <b class="text-2xl tabular-nums"
-            >{timerText(times.delay + times.first)}</b
-          >
+          Set its timer to <b class="text-2xl tabular-nums">{timer.shows}</b>
           <span class="quiet block"
-            >hours and minutes until it is ready: it begins at {time(begins)}, is ready at {time(
-              ends,
-            )}{warm > 0 ? `, and keeps it warm until ${time(warmUntil)}` : ''}</span
+            >hours and minutes until it is ready: it begins at {time(timer.begins)}, is ready at {time(
+              timer.ready,
+            )}{timer.warmUntil ? `, and keeps it warm until ${time(timer.warmUntil)}` : ''}</span
           >
         </p>
         <button

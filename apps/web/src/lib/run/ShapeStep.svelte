@@ -5,6 +5,7 @@
     dividing,
     formRows,
     panMarks,
+    pieceOnTop,
     pieceSlack,
     plaits,
     plaitStrands,
@@ -38,7 +39,6 @@
   const whole = $derived(isRefused(division) ? 0 : division.whole);
   const weighed = $derived(run.view.state.pieces.map((p) => p.grams));
   const marks = $derived(panMarks(whole, pieces, weighed));
-  const inPan = $derived(weighed.reduce((sum, g) => sum + g, 0));
   /** All go into one pan, and what the scale shows is of all of them. */
   let together = $state(false);
   const standing = $derived(dividing(whole, pieces, weighed));
@@ -82,10 +82,10 @@
   function typePiece(event: SubmitEvent) {
     event.preventDefault();
     const shown = sumTyped(pieceTyped, writing());
-    const grams = shown === undefined ? undefined : together ? shown - inPan : shown;
+    const grams = shown === undefined ? undefined : together ? pieceOnTop(shown, weighed) : shown;
     if (grams === undefined || !(grams >= 1 && grams <= 20_000)) {
       fault = together
-        ? `What the scale shows with this piece in the pan: more than ${asMass(inPan)}.`
+        ? 'What the scale shows with this piece in the pan, all of them together.'
         : 'What the piece weighs, in grams, such as 102.';
       return;
     }

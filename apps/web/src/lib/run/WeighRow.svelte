@@ -8,6 +8,7 @@
   let { run, item, next }: { run: Run; item: WeighingItem; next: boolean } = $props();
 
   const { mixings } = $derived(run.view.bread);
+  const one = $derived(run.view.inOneMixing(item));
   const weighed = $derived(run.view.state.weighed.get(item.id));
   let editing = $state(false);
   let missing = $state(false);
@@ -49,9 +50,7 @@
     </span>
     <span class="amount"
       >{asMass(weighed?.grams ?? item.grams)}
-      {#if mixings && item.grams > 0}<span class="each"
-          >{mixings.count} × {asMass(item.grams * mixings.share)}</span
-        >{/if}</span
+      {#if mixings && one}<span class="each">{mixings.count} × {asMass(one)}</span>{/if}</span
     >
   </button>
   {#if editing}
