@@ -58,4 +58,53 @@ describe('in what a bake is made, where the request does not say', () => {
     expect(devices['p']).to.equal('mixer');
     expect(await begun(id)).to.equal('mixer');
   });
+
+  it('chosen anew as it begins, the bake is made in that, for the book too; taken back it is as it was', async () => {
+    const id = await formula();
+    const bake = (
+      await server.ask('POST', '/api/v1/bakes', {
+        formulaId: id,
+        formulaVersion: 1,
+        method: 'hand',
+      })
+    ).json['id'] as string;
+    const at = '2026-11-30T08:00:00Z';
+    const say = async (...events: object[]) => {
+      const said = await server.ask('POST', `/api/v1/bakes/${bake}/events`, { events });
+      expect(said.status, JSON.stringify(said.json)).to.equal(200);
+      return (await server.ask('GET', `/api/v1/bakes/${bake}`)).json['method'];
+    };
+    const made = (name: string, device: string, was: string) => ({
+      id: name,
+      at,
+      kind: 'made',
+      data: { device, was },
+    });
+    const back = (name: string, event: string) => ({
+      id: name,
+      at,
+      kind: 'retracted',
+      data: { event },
+    });
+    expect(await say(made('m1', 'mixer', 'hand'))).to.equal('mixer');
+    expect(await begun(id)).to.equal('mixer');
+    expect(await say(made('m2', 'dry-first', 'mixer'))).to.equal('dry-first');
+    expect(await say(back('b2', 'm2'))).to.equal('mixer');
+    expect(await say(back('b1', 'm1'))).to.equal('hand');
+    const wrong = await server.ask('POST', `/api/v1/bakes/${bake}/events`, {
+      events: [made('m3', 'bucket', 'hand')],
+    });
+    expect(wrong.status).to.equal(422);
+  });
+
+  it('a mixer kneads 100 to 10,000 g of flour at once', async () => {
+    const told = async (takes: number) =>
+      (
+        await server.ask('PATCH', '/api/v1/household', {
+          appliances: [{ id: 'x', kind: 'mixer', name: 'Ours', holds: 1, takes }],
+        })
+      ).status;
+    expect([await told(100), await told(10_000)]).to.deep.equal([200, 200]);
+    expect([await told(99), await told(10_001)]).to.deep.equal([422, 422]);
+  });
 });

@@ -1,6 +1,7 @@
 import type { Appliance, SteamId } from '../machine/appliance.ts';
 import { figure, fromMemory } from '../figure/figure.ts';
 import type { Form } from '../style/form.ts';
+import { isTurned, type OvenStand } from '../style/nature.ts';
 import { styles, type StyleId } from '../style/style.ts';
 
 /** A fan oven is set so much lower. From memory. */
@@ -54,17 +55,15 @@ const leanSteams: Readonly<Record<SteamId, string>> = {
 };
 
 const middle = 'the middle rack';
-const underSteam = (steam: SteamId): OvenPlace => ({
-  rack: middle,
-  steam: leanSteams[steam],
-  turn: true,
-});
+/** How it stands, but for its turning, that goes by where. */
+type Stand = Omit<OvenPlace, 'turn'>;
+const underSteam = (steam: SteamId): Stand => ({ rack: middle, steam: leanSteams[steam] });
 
-function byForm(form: Form = 'loaf', steam: SteamId): OvenPlace {
+function byForm(form: Form = 'loaf', steam: SteamId): Stand {
   if (form === 'sticks') return underSteam(steam);
   return form === 'loaf'
-    ? { rack: 'one below the middle, so that a deep tin stands in the middle', turn: true }
-    : { rack: middle, turn: true };
+    ? { rack: 'one below the middle, so that a deep tin stands in the middle' }
+    : { rack: middle };
 }
 
 /**
@@ -80,16 +79,16 @@ export function ovenPlace(
   { steam = 'tray' }: Pick<Appliance, 'steam'> = {},
 ): OvenPlace {
   const { stands } = styles[style];
-  if (stands === 'form') return byForm(form, steam);
-  return {
-    pot: {
+  const places: Readonly<Record<OvenStand, () => Stand>> = {
+    pot: () => ({
       rack: 'the lowest rack, the pot heated on it',
-      turn: false,
       lid: 'Lid on for 20 minutes, then off until it is as dark as you like it.',
-    },
-    low: { rack: 'the second lowest rack', turn: true },
-    steam: underSteam(steam),
-  }[stands];
+    }),
+    low: () => ({ rack: 'the second lowest rack' }),
+    steam: () => underSteam(steam),
+    form: () => byForm(form, steam),
+  };
+  return { ...places[stands](), turn: isTurned(stands) };
 }
 
 /** A way to make a warm place. */

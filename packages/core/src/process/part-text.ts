@@ -1,5 +1,5 @@
 import { hoursText } from '../quantity/duration.ts';
-import type { Phase } from './method-in.ts';
+import type { Folds, Phase } from './method-in.ts';
 
 /** Where a part of a rise stands, as it is said. */
 const places: Readonly<Record<NonNullable<Phase['place']>, string>> = {
@@ -38,3 +38,10 @@ export function partText({
     .filter(Boolean)
     .join(', ');
 }
+
+/**
+ * Folds in words.
+ *
+ * @example foldsText({times: 2, every: 30, says: ''}) // '2 × fold, every 30 min'
+ */
+export const foldsText = ({ times, every }: Folds): string => `${times} × fold, every ${every} min`;

@@ -7,6 +7,7 @@ import { isUnkneaded, stirring } from '../process/unkneaded.ts';
 import { bakesOnly, courseTimes, risesInMachine, type Course } from '../course/course.ts';
 import { coreAt } from '../style/baking.ts';
 import { coolingOf } from '../style/cooling.ts';
+import { isTurned } from '../style/nature.ts';
 import { styles } from '../style/style.ts';
 import { aheadTasks, blindDoubt } from './ahead-tasks.ts';
 import { pieceKilograms } from '../ferment/shaped-in.ts';
@@ -220,7 +221,14 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
   );
   const { value } = baking.heating;
   const heat = chain.add('heat', span(value, value, value), { celsius });
-  const bake = chain.add('bake', inOven(bread), { celsius, until });
+  // Under a lid of its recipe's own it is hot all round too.
+  const lid = says.bake?.phases.some((p) => p.lid !== undefined) ?? false;
+  const turns = isTurned(styles[bread.formula.style].stands) && !lid;
+  const bake = chain.add('bake', inOven(bread), {
+    celsius,
+    until,
+    ...(turns ? { turns: true as const } : {}),
+  });
   chain.follow(heat, bake, stepKinds.heat.keeps);
   return chain.follow(risen, bake, dawdle);
 }

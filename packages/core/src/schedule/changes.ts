@@ -12,6 +12,7 @@ interface Changing {
   readonly minutes: number;
   readonly parts?: readonly Phase[];
   readonly folds?: Folds;
+  readonly turns?: true;
 }
 
 const moves: Readonly<Partial<Record<NonNullable<Phase['place']>, string>>> = {
@@ -33,13 +34,16 @@ function asked(part: Phase, before: Phase): string {
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 }
 
+const halfWay = (start: string, minutes: number): string =>
+  new Date(Date.parse(start) + minutes * 30_000).toISOString();
+
 /**
  * What is to be done in the middle of a step that has begun, by the clock.
  *
  * @param step with its own start and minutes: its parts are as long as it is
  * @example changesOf({start, minutes: 40, parts: [{minutes: 20, lid: true, says: ''}, {minutes: 20, lid: false, says: ''}]})[0].says // 'Lid off'
  */
-export function changesOf({ start, minutes, parts = [], folds }: Changing): Change[] {
+export function changesOf({ start, minutes, parts = [], folds, turns }: Changing): Change[] {
   const said = parts.reduce(
     (sum, p) => sum + ((p.minutes ?? 0) + (p.mostMinutes ?? p.minutes ?? 0)) / 2,
     0,
@@ -50,6 +54,7 @@ export function changesOf({ start, minutes, parts = [], folds }: Changing): Chan
       const next = timed[i + 1];
       return next && part.until ? [{ at: part.until, says: asked(next, part) }] : [];
     }),
+    ...(turns ? [{ at: halfWay(start, minutes), says: 'Turn it round' }] : []),
     ...(folds
       ? foldsAt(folds, start, start).map(({ at }, i) => ({
           at,

@@ -10,7 +10,9 @@ export const dawdle = 10;
 /** A bread that rises once has that as its first rise. */
 const other = (kind: StepKindId): StepKindId => (kind === 'first-rise' ? 'final-proof' : kind);
 
-type More = Partial<Pick<Task, 'label' | 'attended' | 'hands' | 'uses' | 'until' | 'celsius'>>;
+type More = Partial<
+  Pick<Task, 'label' | 'attended' | 'hands' | 'uses' | 'until' | 'celsius' | 'turns'>
+>;
 
 /** The steps of a bread as they are put one after the other. */
 export class TaskChain {

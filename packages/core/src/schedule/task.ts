@@ -28,6 +28,8 @@ export interface Task {
   readonly parts?: readonly Phase[];
   /** Folds of a rise, where the recipe has any. */
   readonly folds?: Folds;
+  /** It is turned round half-way. */
+  readonly turns?: true;
 }
 
 /** What a task takes hold of: an oven at a temperature, a shelf of the fridge. */

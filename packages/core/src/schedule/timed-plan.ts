@@ -58,6 +58,7 @@ export interface TimedStep extends Pick<
   | 'doubt'
   | 'parts'
   | 'folds'
+  | 'turns'
 > {
   readonly earliest: string;
   readonly start: string;
@@ -329,7 +330,7 @@ function notTimed({ refused, drop }: NoPlan, at: At): NoTimedPlan {
 
 /** A step by the clock, with the curve of what rises in it. */
 function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: At): TimedStep {
-  const { start, end, earliest, soonest, latest, until, says, celsius, parts, folds } = step;
+  const { start, end, earliest, soonest, latest, until, says, celsius, parts, folds, turns } = step;
   const curve = stepCurve(bread, planned, step).map(({ hours, ...point }) => ({
     minute: Math.round(hours * 60),
     volume: point.volume,
@@ -354,6 +355,7 @@ function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: A
     ...(celsius === undefined ? {} : { celsius }),
     ...(parts ? { parts } : {}),
     ...(folds ? { folds } : {}),
+    ...(turns ? { turns } : {}),
     ...(curve.length === 0 ? {} : { curve }),
   };
 }

@@ -4,6 +4,9 @@ import type { Form } from './form.ts';
 export const ovenStands = ['pot', 'low', 'steam', 'form'] as const;
 export type OvenStand = (typeof ovenStands)[number];
 
+/** Whether a bread is turned round half-way, as every oven has a hotter side: not in a pot, that is hot all round. Common practice, no source. */
+export const isTurned = (stands: OvenStand): boolean => stands !== 'pot';
+
 /** How a dough is felt: as wheat's, slack or not by its window; as a paste of rye; as one of gluten and fibre. */
 export const touches = ['wheat', 'rye', 'low-carb'] as const;
 export type Touch = (typeof touches)[number];

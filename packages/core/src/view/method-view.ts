@@ -5,7 +5,7 @@ import { followedIn, type SentenceLed } from '../lead/followed.ts';
 import { runOf } from '../lead/run-of.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { sentencesOf } from '../process/clauses.ts';
-import { partText } from '../process/part-text.ts';
+import { foldsText, partText } from '../process/part-text.ts';
 import { methodOf } from '../process/written-steps.ts';
 import type { StepKindId } from '../process/step-kind.ts';
 import type { Method } from '../process/method-in.ts';
@@ -114,7 +114,7 @@ function ledStep(task: Task, method: Method, formula: Formula): LedStep[] {
       ...(until === undefined ? {} : { until }),
       parts: [
         ...(several ? parts.map((p) => partText(p)).filter(Boolean) : []),
-        ...(folds ? [`${folds.times} × fold, every ${folds.every} min`] : []),
+        ...(folds ? [foldsText(folds)] : []),
       ],
       fields: several ? [] : (stepFields[kind] ?? []),
     },

@@ -50,6 +50,20 @@ for (const id of written)
       );
     });
 
+    it('a bag is written as the flour that is in it, and read back as that', () => {
+      const formula = build(
+        { 'bread-flour': 400, 'spelt-whole': 100, water: 320 },
+        'pan',
+        undefined,
+        {
+          bag: 'blue',
+        },
+      );
+      expect(linesOf(back(formula, id))).to.deep.equal(
+        linesOf(build({ 'bread-flour': 400, 'spelt-whole': 100, water: 320 })),
+      );
+    });
+
     it('reads back what stands round the lines: style, pieces, what is outside, the method (property)', () => {
       const outside = fc.array(
         fc.constantFrom(

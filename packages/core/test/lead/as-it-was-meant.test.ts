@@ -3,7 +3,7 @@ import { bakeState, type BakeEvent } from '@tender-crumb/core/bake';
 import { nothingLearned } from '@tender-crumb/core/belief';
 import { keptWarm, timerFor, timerText, courseTimes } from '@tender-crumb/core/course';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
-import { panMarks } from '@tender-crumb/core/hands';
+import { panMarks, pieceOnTop } from '@tender-crumb/core/hands';
 import { recipeWords, stepNow } from '@tender-crumb/core/lead';
 import { machines, mixingsIn } from '@tender-crumb/core/machine';
 import { methodIn, methodOf, risesOnce, usualShaping, waysMade } from '@tender-crumb/core/process';
@@ -228,6 +228,32 @@ describe('a machine’s timer', () => {
       'no-delay',
     );
   });
+  it('has its moments: when it begins, is ready, and until when it keeps warm', () => {
+    const late = { ...course, delay: 100 };
+    const set = bake(
+      loaf('Into the bread machine.'),
+      [
+        event(0, 'course', {
+          machine: 'm',
+          programme: 'plain',
+          kind: 'whole',
+          size: '1.5lb',
+          crust: 'medium',
+          delay: 100,
+        }),
+      ],
+      machine(),
+      'liquids-first',
+    ).timerAt(at(0))!;
+    const { first: whole } = courseTimes(late);
+    expect(set).to.deep.equal({
+      shows: timerText(100 + whole),
+      begins: at(100),
+      ready: at(100 + whole),
+      warmUntil: at(160 + whole),
+    });
+    expect(view.timerAt(at(0))).to.equal(undefined);
+  });
   it('a dough that is taken out is kept warm by nobody', () => {
     expect([keptWarm(course), keptWarm({ ...course, kind: 'dough' })]).to.deep.equal([60, 0]);
   });
@@ -238,6 +264,10 @@ describe('pieces', () => {
     expect(panMarks(900, 9, [])).to.deep.equal([100, 200, 300, 400, 500, 600, 700, 800, 900]);
     expect(panMarks(900, 3, [310])).to.deep.equal([605, 900]);
     expect(panMarks(900, 1, [900])).to.deep.equal([]);
+  });
+  it('by a scale that shows all of them, a piece is what is on top', () => {
+    expect(pieceOnTop(310, [100, 105])).to.equal(105);
+    expect(pieceOnTop(98, [])).to.equal(98);
   });
   it('of what is always made small are as many as are usually made of so much; a loaf is one', () => {
     const of = (style: 'rolls' | 'bagel' | 'laminated' | 'pan') =>

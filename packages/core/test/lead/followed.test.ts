@@ -4,6 +4,7 @@ import { defaultHousehold } from '@tender-crumb/core/household';
 import { methodView } from '@tender-crumb/core/view';
 import { followedIn, runOf } from '@tender-crumb/core/lead';
 import { foldsAt, methodOf, partsAt, usualShaping } from '@tender-crumb/core/process';
+import { inRows } from '../../src/reader/in-rows.ts';
 import { read } from '../build.ts';
 import { changesOf } from '@tender-crumb/core/schedule';
 
@@ -185,6 +186,27 @@ describe('what is to be done in the middle of a step', () => {
   });
 });
 
+describe('half-way in the oven', () => {
+  it('a loaf is turned round; under a lid, or in a machine, nobody turns it', () => {
+    const bake = (...method: string[]) =>
+      runOf({
+        id: 'b',
+        formula: loaf(...method),
+        device: 'hand',
+        events: [],
+        household: defaultHousehold,
+        belief: nothingLearned,
+      }).tasks.find((t) => t.kind === 'bake')!;
+    expect(bake('Bake at 220 °C for 36 minutes.').turns).to.equal(true);
+    expect(bake('Bake covered for 20 minutes, then 25 uncovered.').turns).to.equal(undefined);
+    const start = '2026-12-01T09:00:00.000Z';
+    expect(changesOf({ start, minutes: 36, turns: true })).to.deep.equal([
+      { at: '2026-12-01T09:18:00.000Z', says: 'Turn it round' },
+    ]);
+    expect(changesOf({ start, minutes: 36 })).to.deep.equal([]);
+  });
+});
+
 describe('a method as nobody should write it', () => {
   const led = (...method: string[]) => viewOf(...method).rows.flatMap((r) => r.sentences);
 
@@ -200,6 +222,24 @@ describe('a method as nobody should write it', () => {
     expect(sentences).to.have.length(200);
     for (const { led: how, why, says } of sentences)
       expect(how === 'followed' || (why ?? '') !== '', says).to.equal(true);
+  });
+  it('a hundred rows stay a hundred; of a hundred and one neighbours share some, and no letter is gone', () => {
+    const rows = (count: number) =>
+      inRows(Array.from({ length: count }, (_, i) => ({ says: `Sing to it ${i} times.` })));
+    expect(rows(100)).to.have.length(100);
+    const joined = rows(101);
+    expect(joined.length).to.be.at.most(100);
+    expect(
+      joined
+        .map((r) => r.says)
+        .join(' ')
+        .match(/Sing/g),
+    ).to.have.length(101);
+    // Rows that are long already share none.
+    const long = inRows(
+      Array.from({ length: 120 }, (_, i) => ({ says: `${i} ${'la '.repeat(500)}` })),
+    );
+    expect(long.map((r) => r.says.length).every((n) => n <= 2000)).to.equal(true);
   });
   it('times that contradict each other: the first counts, and the other says so', () => {
     const [first, second] = led('Bake for 30 minutes at 220 °C.', 'Bake for 50 minutes at 200 °C.');

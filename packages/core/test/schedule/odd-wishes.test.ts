@@ -86,3 +86,34 @@ describe('wishes that no kitchen has', () => {
     expect(Date.parse(last.end)).to.be.at.most(Date.parse('2027-03-28T19:30:00+02:00'));
   });
 });
+
+describe('a dough that is further than its plan', () => {
+  const at = (minute: number) => new Date(Date.UTC(2026, 11, 1, 9, minute)).toISOString();
+  const facts = {
+    mix: { start: at(0), end: at(20) },
+    'first-rise': { start: at(20), end: at(100) },
+    shape: { start: at(100), end: at(110) },
+    'final-proof': { start: at(110), end: at(160) },
+  };
+  const asked = (more: object) =>
+    timedPlan({
+      now: at(161),
+      zone: 'UTC',
+      bakes: [{ id: 'b', formula: loaf, room: 21, device: 'hand', facts: { ...facts, ...more } }],
+      week: defaultHousehold.week,
+      resources: oneKitchen,
+      household: { ...defaultHousehold, zone: 'UTC' },
+      belief: nothingLearned,
+    });
+  it('waits where the oven is cold, and is told so; where it is hot it goes in', () => {
+    const cold = asked({});
+    if (!isTimed(cold)) throw new Error(cold.why);
+    expect(cold.waits).to.equal(true);
+    expect(cold.calls).to.equal(false);
+    const bake = cold.steps.find((s) => s.kind === 'bake')!;
+    expect(Date.parse(bake.start)).to.be.at.least(Date.parse(at(161)) + 15 * 60_000);
+    const hot = asked({ heat: { start: at(135), end: at(160) } });
+    if (!isTimed(hot)) throw new Error(hot.why);
+    expect(hot.waits).to.equal(undefined);
+  });
+});

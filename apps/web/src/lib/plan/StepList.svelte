@@ -4,9 +4,10 @@
   import Pin from '@lucide/svelte/icons/pin';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import type { Planning } from './planning.svelte.ts';
+  import { foldsText, partText } from '@tender-crumb/core/process';
   import type { TimedStep } from '@tender-crumb/core/schedule';
   import { timeText } from './when.ts';
-  import { asWarmth } from '../ui/writing.ts';
+  import { asWarmth, say } from '../ui/writing.ts';
 
   let { planning }: { planning: Planning } = $props();
 
@@ -40,6 +41,10 @@
     ]
       .filter(Boolean)
       .join(' · ');
+
+  /** Its parts one after another, and its folds. */
+  const midway = ({ parts = [], folds }: TimedStep): string =>
+    [...parts.map((p) => say(partText(p))), ...(folds ? [foldsText(folds)] : [])].join(' · ');
 </script>
 
 <ol class="grid" aria-label="Do this at">
@@ -69,6 +74,7 @@
             >{/if}
         </p>
         {#if detail(step, done)}<p class="quiet">{detail(step, done)}</p>{/if}
+        {#if !done && midway(step)}<p class="quiet">{midway(step)}</p>{/if}
         {#if step.says && open === step.id}<p class="quiet italic">{step.says}</p>{/if}
       </div>
       <div class="no-print">

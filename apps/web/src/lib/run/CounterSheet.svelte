@@ -1,6 +1,7 @@
 <script lang="ts">
   import { ovenSetting } from '@tender-crumb/core/hands';
   import { type RunStep } from '@tender-crumb/core/lead';
+  import { foldsText, partText } from '@tender-crumb/core/process';
   import type { TimedStep } from '@tender-crumb/core/schedule';
   import { asMass, asWarmth, say } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
@@ -54,6 +55,12 @@
               <td>
                 <b>{step.label}</b>{warmthOf(step)}
                 <small>{say(run.view.sign(step))}</small>
+                {#each step.parts ?? [] as part, i (i)}<small>{say(partText(part))}</small>{/each}
+                {#if step.folds}<small>{foldsText(step.folds)}</small>{/if}
+                {#each run.view.words.get(step.kind) ?? [] as words, i (i)}
+                  <small><i>{words}</i></small>
+                {/each}
+                {#each run.view.outsideAt(step) as { id, says } (id)}<small>☐ {says}</small>{/each}
               </td>
             </tr>
           {/each}
