@@ -69,6 +69,29 @@ describe('what differs from the bake before', () => {
 });
 
 describe('bakes side by side', () => {
+  it('show what was said of each, once and in its word, where it is the same too', () => {
+    const outcome = { stars: 3, note: 'Dense at the bottom.', words: [], crumb: ['even'] } as never;
+    const rows = compareBakes([aBake(1, { outcome }), aBake(2, { outcome })], defaultHousehold);
+    const of = (key: string) => rows.find((r) => r.key === key)?.values;
+    expect(of('verdict')).to.deep.equal(['fair', 'fair']);
+    expect(of('said')).to.deep.equal(['Dense at the bottom.', 'Dense at the bottom.']);
+    expect(of('words')).to.deep.equal(['even', 'even']);
+    expect(of('notes')).to.equal(undefined);
+    const better = compareBakes(
+      [aBake(1, { outcome }), aBake(2, { outcome: { stars: 5 } })],
+      defaultHousehold,
+    );
+    expect(better.filter((r) => r.key === 'stars')).to.deep.equal([]);
+    expect(better.find((r) => r.key === 'verdict')!.values).to.deep.equal([
+      'fair',
+      'as it should be',
+    ]);
+    expect(better.find((r) => r.key === 'said')!.values).to.deep.equal([
+      'Dense at the bottom.',
+      undefined,
+    ]);
+  });
+
   it('show only what differs, lines aligned, and nothing of bakes that are alike', () => {
     const [a, b, c] = [aBake(1), aBake(2, { formula: wetter }), aBake(3)];
     expect(compareBakes([a, c], defaultHousehold)).to.deep.equal([]);

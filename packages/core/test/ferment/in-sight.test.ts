@@ -14,6 +14,10 @@ import {
   type Seen,
 } from '@tender-crumb/core/ferment';
 import { normalDraws, seededRandom } from '@tender-crumb/core/quantity';
+import { nothingLearned } from '@tender-crumb/core/belief';
+import { defaultHousehold } from '@tender-crumb/core/household';
+import { isTimed, oneKitchen, riseSpan, timedPlan } from '@tender-crumb/core/schedule';
+import { build } from '../build.ts';
 import { lean } from './anchors.ts';
 
 const sour: RisingDough = { ...lean, starter: 9.1, celsius: 25, air: [{ hours: 1, celsius: 24 }] };
@@ -150,5 +154,50 @@ describe('what was seen of a bake’s rises', () => {
     expect(
       seen(begun, event(50, 'rise', { rise: 'first', sense: 'not-yet' }))!.first,
     ).to.have.length(1);
+  });
+});
+
+describe('what was seen, in a plan', () => {
+  const end = { volume: 2 };
+  const foreseen = riseForecast(quick, end);
+  if (!isForecast(foreseen)) throw new Error('never');
+  it('moves the least, the usual and the most of its time alike', () => {
+    const before = riseSpan({ dough: quick, end, forecast: foreseen })!;
+    const sooner = { ...foreseen, middle: foreseen.middle * 0.6 };
+    const after = riseSpan({ dough: quick, end, forecast: sooner })!;
+    for (const of of ['least', 'usual', 'most'] as const)
+      expect(after[of] / before[of], of).to.be.closeTo(0.6, 0.03);
+  });
+  it('is what its curve goes through: it ends as high as ever, only sooner', () => {
+    const formula = build({ 'bread-flour': 500, water: 320, salt: 10, 'instant-yeast': 5 }, 'pan');
+    const planned = (seen?: readonly Seen[]) => {
+      const now = '2026-12-01T09:00:00Z';
+      const answer = timedPlan({
+        now,
+        zone: 'UTC',
+        bakes: [{ id: 'b', formula, device: 'hand', ...(seen ? { seen: { first: seen } } : {}) }],
+        week: defaultHousehold.week,
+        resources: oneKitchen,
+        household: defaultHousehold,
+        belief: nothingLearned,
+      });
+      if (!isTimed(answer)) throw new Error(answer.why);
+      return answer.steps.find((s) => s.kind === 'first-rise')!;
+    };
+    const [before, after] = [planned(), planned([{ hours: 0.5, volume: 1.8 }])];
+    expect(after.minutes).to.be.below(0.8 * before.minutes);
+    for (const { curve, minutes } of [before, after]) {
+      expect(curve!.at(-1)!.volume).to.be.closeTo(2, 0.06);
+      expect(curve!.at(-1)!.minute).to.be.closeTo(minutes, 1);
+    }
+  });
+  it('of many looks the last six tell, and not the last alone', () => {
+    const looks = Array.from({ length: 8 }, (_, i) => ({
+      hours: 0.3 + i / 20,
+      volume: 1.15 + i / 40,
+    }));
+    const last = (n: number) => band(quick, 2, looks.slice(-n)).middle;
+    expect(last(8)).to.equal(last(6));
+    expect(last(6)).not.to.equal(last(5));
   });
 });

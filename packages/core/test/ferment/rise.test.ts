@@ -98,6 +98,16 @@ describe('the scheme against closed forms (plain calculus)', () => {
     relative(got, rate * (3 - (1 - Math.exp(-k * 3)) / k));
   });
 
+  it('a starter wakes from half: rate × (t − ¼ (1 − e^−kt) / k)', () => {
+    const of: RisingDough = { ...dough, yeast: 0, starter: 10 };
+    const { sourLeast, sourBest, sourMost, sourGas, sourWake } = riseFigures;
+    const warm = cardinalRate(26, sourLeast.value, sourBest.value, sourMost.value);
+    const pace = sourGas.value * warm * brake * 0.1;
+    const k = (brake * warm) / sourWake.value;
+    const got = riseFor(of, 3, withFigures({ ...plenty, sourGrowth: 0 })).gas;
+    relative(got, pace * (3 - (0.25 * (1 - Math.exp(-k * 3))) / k));
+  });
+
   it('cooling: towards the air by its lag, through a change of the air', () => {
     const cold = {
       ...dough,

@@ -190,6 +190,23 @@ describe('a bread that rises once', () => {
       once('First rise for 1 hour.', 'Final proof for 40 minutes.', 'Bake for 35 minutes.'),
     ).to.equal(false);
   });
+  it('is none in a machine that lets it rise besides: what is written is its last', () => {
+    const plait = {
+      ...read('500 g bread flour\n310 g water\n9 g salt\n6 g instant yeast', 'plait').formula,
+      style: 'plait' as const,
+      steps: [
+        { says: 'Run the dough programme of the bread machine.' },
+        { says: 'Plait it, proof it for 40 minutes and bake it at 180 °C for 28 minutes.' },
+      ],
+    };
+    const view = bake(plait, [], machine(), 'liquids-first');
+    expect(view.course?.kind).to.equal('dough');
+    expect(view.rises.map((r) => r.id)).to.deep.equal(['first', 'final']);
+    expect(view.steps.map((s) => s.kind))
+      .to.include('final-proof')
+      .and.not.include('first-rise');
+    expect(bake(plait).rises.map((r) => r.id)).to.deep.equal(['first']);
+  });
   it('has one rise in plan and bake, as far as into the oven', () => {
     const view = bake(loaf('Shape it and let it rise for 2 hours.', 'Bake for 35 minutes.'));
     const kinds = view.steps.map((s) => s.kind);
@@ -207,6 +224,9 @@ describe('a machine’s timer', () => {
   const { first } = courseTimes(course);
   it('is set by when the bread is to be ready, to its own step', () => {
     expect(timerFor(course, 605)).to.deep.equal({ delay: 600 - first, shows: 600 });
+    expect(
+      [609, 610, 615].map((m) => (timerFor(course, m) as { shows: number }).shows),
+    ).to.deep.equal([600, 610, 610]);
     expect(timerText(605)).to.equal('10:05');
     expect(minutesUntil('07:00', new Date('2026-11-28T21:30:00Z'), 'UTC')).to.equal(570);
     expect(minutesUntil('21:31', new Date('2026-11-28T21:30:00Z'), 'UTC')).to.equal(1);
@@ -265,6 +285,11 @@ describe('pieces', () => {
     expect(panMarks(900, 3, [310])).to.deep.equal([605, 900]);
     expect(panMarks(900, 1, [900])).to.deep.equal([]);
   });
+  it('what was set aside does not go into the oven', () => {
+    const view = bake(plain, [event(3, 'aside', { grams: 30 })]);
+    expect(view.doughGrams - view.bakedGrams).to.equal(30);
+    expect(bake(plain).bakedGrams).to.equal(bake(plain).doughGrams);
+  });
   it('by a scale that shows all of them, a piece is what is on top', () => {
     expect(pieceOnTop(310, [100, 105])).to.equal(105);
     expect(pieceOnTop(98, [])).to.equal(98);
@@ -307,6 +332,12 @@ describe('the recipe’s words at their step', () => {
       'Bake for 30 minutes.',
       'My aunt sang.',
     ]);
+  });
+  it('what stands between two steps goes with the one after it', () => {
+    const method = methodIn(['Knead it.', 'Sing to it.', 'Bake it.'].map((says) => ({ says })));
+    const words = recipeWords(method, ['weigh', 'mix', 'bake']);
+    expect(words.get('mix')).to.deep.equal(['Knead it.']);
+    expect(words.get('bake')).to.deep.equal(['Sing to it.', 'Bake it.']);
   });
   it('in a machine all of it stands with its programme', () => {
     const words = recipeWords(methodIn([{ says: 'Bake for 30 minutes.' }]), [

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { nothingLearned } from '@tender-crumb/core/belief';
 import { defaultHousehold } from '@tender-crumb/core/household';
 import { isTimed, oneKitchen, timedPlan } from '@tender-crumb/core/schedule';
+import { eatings, styles, type StyleId } from '@tender-crumb/core/style';
 import { read } from '../build.ts';
 import { fortyPlans, type PlanWanted } from './forty-plans.ts';
 
@@ -63,5 +64,24 @@ describe('forty plans, as a good baker would have them', () => {
     console.info(`        ${found.length - wrong.length} of ${found.length}`);
     expect(found).to.have.length(40);
     expect(found.length - wrong.length).to.be.at.least(36);
+  });
+});
+
+describe('when a bread is at its best', () => {
+  it('rolls, pizza and flatbread at once, a loaf that day, rye and what is full of fruit later (common practice)', () => {
+    const eaten = (...of: StyleId[]) => of.map((style) => styles[style].eaten);
+    expect(new Set(eaten('rolls', 'bagel', 'pizza', 'flatbread', 'slack'))).to.deep.equal(
+      new Set(['at once']),
+    );
+    expect(new Set(eaten('pan', 'plait', 'hearth-white', 'rich'))).to.deep.equal(
+      new Set(['that day']),
+    );
+    expect(new Set(eaten('rye', 'low-carb', 'fruit-rich'))).to.deep.equal(new Set(['later']));
+  });
+  it('an hour early counts the more the sooner it is eaten, and what waits a day is not hurried', () => {
+    const { 'at once': soon, 'that day': day, later } = eatings;
+    expect([soon.fresh < day.fresh, day.fresh < later.fresh]).to.deep.equal([true, true]);
+    expect([soon.stale > day.stale, day.stale > later.stale]).to.deep.equal([true, true]);
+    expect(later.fresh).to.be.at.least(24);
   });
 });

@@ -77,3 +77,37 @@ describe('dinner is moved', () => {
     expect(movedOf(given(), 'other', at(21), at(9))).to.deep.equal([]);
   });
 });
+
+describe('the other bakes of the day', () => {
+  const two = (): PlanGiven => ({
+    ...given(),
+    plans: [
+      { id: 'p', formulaId: 'pizza', version: 1, readyBy: at(19) },
+      { id: 'q', formulaId: 'loaf', version: 1, readyBy: at(21) },
+    ],
+    formulas: {
+      p: pizza,
+      q: {
+        ...read('500 g bread flour\n320 g water\n10 g salt\n5 g instant yeast', 'pan').formula,
+        name: 'Loaf',
+      },
+    },
+  });
+  it('move where they share an oven, and it is told by how much before it is taken', () => {
+    const options = movedOf(two(), 'p', at(19.9), at(9));
+    const before = planOf(two(), at(9)).answer;
+    if (before.steps === null) throw new Error('a plan');
+    expect(options.length).to.be.above(0);
+    const others = options.flatMap((o) => o.others);
+    for (const { bake, name, by } of others) {
+      expect([bake, name]).to.deep.equal(['q', 'Loaf']);
+      expect(Math.abs(by)).to.be.at.least(5);
+    }
+    expect(others.length).to.be.above(0);
+  });
+  it('four minutes off is in time, five are not', () => {
+    const options = [21, 21.1, 21.2, 23.5, 20].flatMap((h) => movedOf(given(), 'p', at(h), at(9)));
+    expect(options.some((o) => o.onTime)).to.equal(true);
+    for (const { off, onTime } of options) expect(onTime).to.equal(Math.abs(off) < 5);
+  });
+});
