@@ -6,6 +6,7 @@ import type { Household } from '../household/household.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { breadOf, type Bread } from '../schedule/bread.ts';
 import type { WayId } from '../schedule/way-id.ts';
+import { wayPlaces } from '../schedule/way-places.ts';
 import { writtenWay } from '../schedule/ways.ts';
 import { asBaked } from './as-baked.ts';
 import { seenIn } from './seen-in.ts';
@@ -67,6 +68,6 @@ export function wayOf(
   bread: Pick<Bread, 'formula'>,
 ): WayId {
   const goes = way ?? writtenWay(bread);
-  const isSo = goes === 'amount' || (goes === 'warm' && warmth.air !== undefined);
-  return isSo ? 'as-it-is' : goes;
+  const { weighed, measured } = wayPlaces[goes];
+  return weighed ?? (warmth.air === undefined ? goes : (measured ?? goes));
 }

@@ -1,3 +1,4 @@
+import { perishables } from './perishables.ts';
 import { mixingAdvice } from '../dough/mixing.ts';
 import { isFlour } from '../formula/base.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
@@ -55,10 +56,6 @@ export function fillingGrams(lines: readonly ResolvedLine[]): number {
   if (!sums) return 0;
   return sums.dryBase ? sums.doughGrams / doughOfFlour : sumGrams(lines.filter(isFlour));
 }
-
-/** Milk, egg and the like of a dough, that no delay timer may wait with. */
-const perishables = (lines: readonly ResolvedLine[]): ResolvedLine[] =>
-  lines.filter((l) => l.of.perishable === true && l.grams > 0);
 
 const names = (lines: readonly ResolvedLine[]): string =>
   [...new Set(lines.map((l) => l.of.name))].join(', ');

@@ -1,6 +1,8 @@
 import { hoursText } from '../quantity/duration.ts';
+import type { ResolvedLine } from '../formula/resolve.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
 import { programmeMinutes, spansOf } from '../machine/programme.ts';
+import { perishables } from './perishables.ts';
 import { courseTimes, type Course } from './course.ts';
 
 /** How a machine's timer is set so that its bread is ready at a moment. */
@@ -13,6 +15,16 @@ interface TimerSet {
 
 /** Machines are set by ten minutes, some by a quarter of an hour. From memory. */
 const timerStep = 10;
+
+/**
+ * Minutes for which a machine may wait before it begins: as long as it can, and not at all with what spoils.
+ *
+ * @example mayWait({...course, programme: {...programme, delays: false}}, lines) // 0
+ */
+export const mayWait = (
+  { programme, machine }: Pick<Course, 'programme' | 'machine'>,
+  lines: readonly ResolvedLine[],
+): number => (programme.delays && perishables(lines).length === 0 ? machine.mostDelay * 60 : 0);
 
 /**
  * How a machine's timer is set so that its bread is ready in so many minutes, to the step of its clock.

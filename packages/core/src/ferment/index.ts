@@ -31,4 +31,5 @@ export * from './vessel.ts';
 export * from './warm-and-cold.ts';
 export * from './warmth-for.ts';
 export * from './water-temperature.ts';
+export * from './shaped-cold.ts';
 export * from './shaped-in.ts';

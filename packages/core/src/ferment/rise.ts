@@ -36,6 +36,8 @@ export interface RisingDough {
   readonly air: readonly Air[];
   readonly vessel: VesselId;
   readonly kilograms: number;
+  /** So much butter that it is chilled before it is shaped. */
+  readonly chilled?: true;
   /** Volume at the start, in times that of the dough without gas. */
   readonly fromVolume?: number;
   /** The leaven works already, as after a first rise. */

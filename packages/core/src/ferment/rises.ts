@@ -5,6 +5,7 @@ import { isSour, ripeEnd } from './ripe-end.ts';
 import { riseForecast, withPaces, type Paces, type RiseForecast } from './rise-doubt.ts';
 import { riseUntil, type RiseEnd } from './rise-until.ts';
 import { usualRise, type RiseModel, type RisingDough } from './rise.ts';
+import { chilledDough } from './shaped-cold.ts';
 import { risingDough, type Standing } from './rising-dough.ts';
 
 /** One rise of a bread: what ends it, in words, and when that is. */
@@ -79,7 +80,11 @@ export function finalRise(
   const risenAt = riseUntil(withPaces(first, paces), firstEnd, model);
   const dough: RisingDough = {
     ...first,
-    celsius: risenAt.hours === undefined ? room : risenAt.celsius,
+    celsius: first.chilled
+      ? chilledDough.value
+      : risenAt.hours === undefined
+        ? room
+        : risenAt.celsius,
     air: [{ hours: 1, celsius: room }],
     vessel: shaped,
     fromVolume: sour ? shapedVolume.sourdough : shapedVolume.yeast,

@@ -1,3 +1,4 @@
+import { isShapedCold } from './shaped-cold.ts';
 import { isFlour } from '../formula/base.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { totals } from '../formula/totals.ts';
@@ -123,5 +124,6 @@ export function risingDough(
     air,
     vessel,
     kilograms: sums.doughGrams / 1000,
+    ...(isShapedCold(lines) ? { chilled: true as const } : {}),
   };
 }

@@ -1,3 +1,4 @@
+import { isOil } from '../ingredient/is-oil.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { stagesOf, type Formula, type StageKind } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
@@ -104,11 +105,10 @@ function item(line: ResolvedLine, hints: LoadingOrder['hints']): WeighingItem {
 }
 
 /** Fat that is liquid already goes in with the liquids, and wants no hint of butter. */
-const isOil = ({ of }: ResolvedLine): boolean => /\boil\b/i.test(of.name);
 
 /** What is said beside a thing, by what it is. */
 const hintOf = (line: ResolvedLine, hints: LoadingOrder['hints']): string | undefined =>
-  line.of.role === 'fat' ? hints[isOil(line) ? 'oil' : 'fat'] : hints[line.of.role];
+  line.of.role === 'fat' ? hints[isOil(line.of) ? 'oil' : 'fat'] : hints[line.of.role];
 
 const starterItem = (id: string, name: string, lines: readonly ResolvedLine[]): WeighingItem => ({
   id: `stage:${id}`,

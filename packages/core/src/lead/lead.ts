@@ -1,4 +1,3 @@
-import { beforeCold } from '../schedule/way-places.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import { type DeviceId, devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
@@ -50,6 +49,8 @@ interface LeadFacts {
   readonly noProbe?: boolean;
   /** The oven that it is baked in. */
   readonly oven?: Pick<Appliance, 'lowest' | 'steam'>;
+  /** Hours that its first rise stands in the room before the fridge. */
+  readonly beforeCold?: number;
 }
 
 const s = (says: string, why?: string, word?: string): Sentence => ({
@@ -171,7 +172,7 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       'In the warm its outside would rise before its middle has thawed.',
     ),
   ],
-  'first-rise': ({ step }) => [
+  'first-rise': ({ step, beforeCold }) => [
     s(
       'Cover it and leave it until it has risen.',
       'A lid or a wet cloth: a dry skin stops it.',
@@ -190,9 +191,15 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
         ]
       : []),
     ...(step.parts ? [s(partsSay(step.parts)!, 'As the recipe has it.')] : []),
-    ...(step.cold && !step.parts
-      ? [s(`After ${beforeCold.value * 60} minutes in the room it goes into the fridge.`)]
+    ...(step.cold && !step.parts && beforeCold !== undefined
+      ? [s(`After ${hoursText(beforeCold)} in the room it goes into the fridge.`)]
       : []),
+  ],
+  chill: () => [
+    s(
+      'Press it flat, cover it, and put it in the fridge until it is firm.',
+      'Soft butter smears and sticks; firm, it can be shaped.',
+    ),
   ],
   shape: (f) => [
     ...(f.course?.kind === 'by-eye'

@@ -36,6 +36,7 @@ export const runStepKinds = {
   freeze: own('freeze', 'tap', 'It is out of the freezer', { beginSays: 'It is in the freezer' }),
   thaw: own('thaw', 'itself', 'It is thawed'),
   'first-rise': own('first-rise', 'itself', 'It has risen', { beginSays: 'It rises from now' }),
+  chill: own('chill', 'itself', 'It is firm'),
   shape: own('shape', 'doing', 'Shaped'),
   'final-proof': own('final-proof', 'itself', 'It is ready for the oven', {
     beginSays: 'It rises from now',

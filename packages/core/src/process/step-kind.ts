@@ -26,6 +26,7 @@ export const stepKinds = {
   freeze: { label: 'Into the freezer', attended: 'start', hands: 5, keeps: 0 },
   thaw: { label: 'Thaw in the fridge', attended: 'start', hands: 1, uses: 'fridge', keeps: 0 },
   'first-rise': { label: 'First rise', attended: 'none', hands: 0, keeps: 0 },
+  chill: { label: 'Chill the dough', attended: 'start', hands: 3, uses: 'fridge', keeps: 10 },
   shape: { label: 'Divide and shape', attended: 'all', hands: 0, keeps: 0 },
   'final-proof': { label: 'Final proof', attended: 'none', hands: 0, keeps: 0 },
   heat: { label: 'Heat the oven', attended: 'start', hands: 1, uses: 'oven', keeps: 20 },

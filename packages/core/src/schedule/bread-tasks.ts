@@ -5,11 +5,13 @@ import { loadingOrders } from '../machine/loading-order.ts';
 import { stepKinds } from '../process/step-kind.ts';
 import { isUnkneaded, stirring } from '../process/unkneaded.ts';
 import { bakesOnly, courseTimes, risesInMachine, type Course } from '../course/course.ts';
+import { mayWait } from '../course/timer.ts';
 import { coreAt } from '../style/baking.ts';
 import { coolingOf } from '../style/cooling.ts';
 import { isTurned } from '../style/nature.ts';
 import { styles } from '../style/style.ts';
 import { aheadTasks, blindDoubt } from './ahead-tasks.ts';
+import { isShapedCold } from '../ferment/shaped-cold.ts';
 import { pieceKilograms } from '../ferment/shaped-in.ts';
 import { loavesOf } from '../process/shaping.ts';
 import { stepsWritten, type Bread } from './bread.ts';
@@ -74,11 +76,16 @@ export function breadTasks(bread: Bread, rises: RiseWays | undefined): BreadTask
 
 type Ahead = ReturnType<typeof aheadTasks>;
 
-/** A loaf that the machine makes from the button to the end. */
-function loaf({ course }: Bread, chain: TaskChain, ahead: Ahead): Task {
+/** A loaf that the machine makes from the button to the end, its timer set to when it is wanted. */
+function loaf({ course, lines, runs }: Bread, chain: TaskChain, ahead: Ahead): Task {
   const { value } = usualMinutes.programme;
   const takes = course ? clockwork(programmeTime(course)) : span(value - 20, value, value + 25);
-  const task = chain.add('programme', takes);
+  const waits = course && !runs && course.delay === undefined ? mayWait(course, lines) : 0;
+  const task = chain.add(
+    'programme',
+    { ...takes, most: takes.most + waits },
+    waits > 0 ? { waits: true } : {},
+  );
   for (const [before, most] of ahead) chain.follow(before, task, most);
   return task;
 }
@@ -176,6 +183,11 @@ function raised(bread: Bread, chain: TaskChain, mix: Task, rises: RiseWays | und
     }
     if (!bread.course || !risesInMachine(bread.course))
       last = chain.follow(last, rise('first-rise', rises.first));
+    if (isShapedCold(bread.lines) && !rises.first.cold) {
+      const { value, sd } = usualMinutes.chill;
+      const chill = span(value - sd, value, 2 * value);
+      last = chain.follow(last, chain.add('chill', chill, { until: 'firm, and easy to shape' }));
+    }
     last = chain.follow(last, shape(), bread.course ? kneadedStands : dawdle);
     return chain.follow(last, rise('final-proof', rises.final));
   }

@@ -1,11 +1,11 @@
 import type { Paces } from '../ferment/rise-doubt.ts';
 import { seenForecast, type Seen } from '../ferment/in-sight.ts';
-import { risesOf, type Rise } from '../ferment/rises.ts';
-import { shapedIn } from '../ferment/shaped-in.ts';
-import type { Air, RiseModel } from '../ferment/rise.ts';
+import type { Rise } from '../ferment/rises.ts';
+import type { RiseModel } from '../ferment/rise.ts';
 import { riseModelIn } from '../ferment/rise-model.ts';
 import { pacesFor } from '../ferment/believed-paces.ts';
 import { leavenKeys } from '../ferment/leaven-key.ts';
+import { isShapedCold } from '../ferment/shaped-cold.ts';
 import { usualWarmth } from '../ferment/usual-warmth.ts';
 import { mixingAdvice } from '../dough/mixing.ts';
 import type { Formula } from '../formula/formula.ts';
@@ -55,6 +55,8 @@ export interface Bread {
   readonly ripe?: boolean;
   /** How it goes through a machine, where that is chosen. */
   readonly course?: Course;
+  /** Its machine runs already: no timer is set any more. */
+  readonly runs?: true;
   /** What was seen of its rises while they went on. */
   readonly seen?: SeenRises;
   /** In how many mixings it goes through the household's mixer, where one does not take it. */
@@ -76,6 +78,7 @@ export interface BreadSaid {
   readonly dough?: number;
   readonly ripe?: boolean;
   readonly course?: Course;
+  readonly runs?: true;
   /** Which of the household's ovens it is baked in. */
   readonly oven?: OvenChosen;
   readonly seen?: SeenRises;
@@ -97,6 +100,7 @@ export function breadOf(
     dough,
     ripe,
     course: chosen,
+    runs,
     oven: baked,
     seen,
   }: BreadSaid,
@@ -123,7 +127,7 @@ export function breadOf(
     device: made,
     shaping: shaping ?? usualShaping(formula),
     room: room ?? household.room.celsius ?? usualWarmth.air,
-    dough: dough ?? usualWarmth.dough,
+    dough: dough ?? usualWarmth[isShapedCold(lines) ? 'buttery' : 'dough'],
     paces: pacesFor(belief, leavenKeys(lines, formula)),
     work: pantry.yeastWork,
     friction: frictionOf(kneadingOf(made), household, belief).mean,
@@ -133,6 +137,7 @@ export function breadOf(
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
     ...(course ? { course } : {}),
+    ...(runs ? { runs } : {}),
     ...(mixings ? { mixings } : {}),
     ...(seen ? { seen } : {}),
   };
@@ -151,17 +156,6 @@ function asItStands(
 /** Whether a bread rises once, shaped or in its pan, as its recipe has it; a machine that lets it rise does that besides. */
 export const isOneRise = ({ formula, course }: Pick<Bread, 'formula' | 'course'>): boolean =>
   !(course && risesInMachine(course)) && risesOnce(formula, methodOf(formula));
-
-/** The rises of a bread in that air: where it has only one, that goes as far as the last. */
-export function breadRises(bread: Bread, air: readonly Air[]): Rise[] {
-  const { formula, lines, shaping, paces, work, model } = bread;
-  const once = isOneRise(bread);
-  const shaped = shapedIn(formula, lines, shaping);
-  const standing = { celsius: bread.dough, air, vessel: once ? shaped : ('bowl' as const) };
-  return risesOf(lines, standing, shaped, paces, work, model, once).map((rise) =>
-    inSight(rise, bread),
-  );
-}
 
 /** A rise as it is foreseen with what was seen of it. */
 export function inSight(

@@ -46,12 +46,16 @@ export function comingRises(bread: RisingBread, way: WayId): ComingRises | undef
   };
   const rising = firstRise(lines, standing, work, model, once);
   if (!rising) return undefined;
-  const first = place.first ? { ...rising, dough: place.first(rising.dough, room) } : rising;
+  const first = place.first
+    ? { ...rising, dough: place.first(rising.dough, { room, paces, model }) }
+    : rising;
   if (once) return { first };
   const final = finalRise(rising, shaped, paces, model);
   return {
     first,
-    final: place.final ? { ...final, dough: place.final(final.dough, room) } : final,
+    final: place.final
+      ? { ...final, dough: place.final(final.dough, { room, paces, model }) }
+      : final,
   };
 }
 

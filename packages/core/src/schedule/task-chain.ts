@@ -11,7 +11,7 @@ export const dawdle = 10;
 const other = (kind: StepKindId): StepKindId => (kind === 'first-rise' ? 'final-proof' : kind);
 
 type More = Partial<
-  Pick<Task, 'label' | 'attended' | 'hands' | 'uses' | 'until' | 'celsius' | 'turns'>
+  Pick<Task, 'label' | 'attended' | 'hands' | 'uses' | 'until' | 'celsius' | 'turns' | 'waits'>
 >;
 
 /** The steps of a bread as they are put one after the other. */

@@ -28,6 +28,8 @@ export interface Task {
   readonly parts?: readonly Phase[];
   /** Folds of a rise, where the recipe has any. */
   readonly folds?: Folds;
+  /** It is as long as what follows wants it: a machine that waits by its timer. */
+  readonly waits?: true;
   /** It is turned round half-way. */
   readonly turns?: true;
 }

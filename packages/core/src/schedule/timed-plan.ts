@@ -19,6 +19,9 @@ import {
 import type { FactsNoted } from './planned-bake.ts';
 import { stepCurve } from './step-curve.ts';
 import { oneKitchen, type Closed, type Fact, type Resources, type Wish } from './task.ts';
+import { timerFor, timerText } from '../course/timer.ts';
+import { isRefused } from '../quantity/refusal.ts';
+import { usualMinutes } from './usual-minutes.ts';
 import type { WayId } from './way-id.ts';
 import { ways } from './ways.ts';
 
@@ -66,6 +69,8 @@ export interface TimedStep extends Pick<
   readonly soonest: string;
   readonly latest: string;
   readonly minutes: number;
+  /** What a machine's timer is set to when everything is in, so that it is ready then: hours and minutes. */
+  readonly timer?: string;
   /** How it rises, from its start. */
   readonly curve?: ReadonlyArray<{
     readonly minute: number;
@@ -331,6 +336,7 @@ function notTimed({ refused, drop }: NoPlan, at: At): NoTimedPlan {
 /** A step by the clock, with the curve of what rises in it. */
 function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: At): TimedStep {
   const { start, end, earliest, soonest, latest, until, says, celsius, parts, folds, turns } = step;
+  const timer = timerOf(step, bread);
   const curve = stepCurve(bread, planned, step).map(({ hours, ...point }) => ({
     minute: Math.round(hours * 60),
     volume: point.volume,
@@ -356,8 +362,16 @@ function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: A
     ...(parts ? { parts } : {}),
     ...(folds ? { folds } : {}),
     ...(turns ? { turns } : {}),
+    ...(timer === undefined ? {} : { timer }),
     ...(curve.length === 0 ? {} : { curve }),
   };
+}
+
+/** What its machine's timer is set to, where it waits. */
+function timerOf({ kind, start, end }: PlannedStep, { course, runs }: Bread): string | undefined {
+  if (kind !== 'programme' || !course || runs) return undefined;
+  const set = timerFor(course, end - start - usualMinutes.weigh.value);
+  return isRefused(set) || set.delay === 0 ? undefined : timerText(set.shows);
 }
 
 /** A plan for a question, by the clock of the house. */

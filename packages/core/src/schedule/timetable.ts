@@ -101,7 +101,8 @@ function pleasant(
   at: ReadonlyMap<string, number>,
 ): number[] {
   const network = rules.copy();
-  for (const [i, task] of tasks.entries()) network.fixNear(startOf(i), endOf(i), task.usual);
+  for (const [i, task] of tasks.entries())
+    if (!task.waits) network.fixNear(startOf(i), endOf(i), task.usual);
   for (const { from, to, least } of links) {
     const [a, b] = [at.get(from[0])!, at.get(to[0])!];
     const [x, y] = [

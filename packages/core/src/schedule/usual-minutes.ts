@@ -19,6 +19,8 @@ export const usualMinutes = {
   weigh: figure(10, 'min', 4, commonPractice),
   shape: figure(6, 'min', 3, commonPractice),
   shapePiece: figure(1.5, 'min', 0.5, commonPractice),
+  /** In the fridge, until a dough full of butter is firm enough to shape. */
+  chill: figure(90, 'min', 30, commonPractice),
   /** Of a dough whose rise cannot be told: one of gluten and fibre, or without either. */
   blindProof: figure(60, 'min', 20, commonPractice),
   /** Of a dough with nothing that raises it. */

@@ -1,16 +1,18 @@
 import { commonPractice, figure } from '../figure/figure.ts';
 import type { LeavenKind } from '../ferment/leaven-for.ts';
 import { fridgeCelsius } from '../ferment/vessel.ts';
+import { isShapedCold } from '../ferment/shaped-cold.ts';
 import { isSour } from '../ferment/ripe-end.ts';
 import { riseUntil } from '../ferment/rise-until.ts';
 import type { RisingDough } from '../ferment/rise.ts';
 import { riseForecast, withPaces } from '../ferment/rise-doubt.ts';
 import type { Rise } from '../ferment/rises.ts';
 import { mainStage } from '../formula/formula.ts';
-import { breadRises, stepsWritten, type Bread } from './bread.ts';
+import { stepsWritten, type Bread } from './bread.ts';
+import { risesBy } from './coming-rises.ts';
 import { keepsFor, riseSpan, type Stretch } from './rise-span.ts';
 import type { WayId } from './way-id.ts';
-import { inRoom, warmPlace, wayPlaces } from './way-places.ts';
+import { warmPlace, wayPlaces } from './way-places.ts';
 
 /** How one rise of a bread goes. */
 export interface RiseWay {
@@ -45,11 +47,32 @@ interface Way {
   readonly of: (bread: Bread) => RiseWays | undefined;
 }
 
-/** What leaven is moved within to fit a time: instant yeast and a starter's flour, % of all flour. */
-const leavenWithin = {
-  yeast: [0.04, 2],
-  starter: [5, 35],
-} as const;
+const kindOf = (dough: RisingDough): LeavenKind => (isSour(dough) ? 'starter' : 'yeast');
+
+/** Ends of what a leaven is moved within to fit a time. */
+interface LeavenWithin {
+  /** Instant yeast or a starter's flour, % of all flour. */
+  readonly percent: readonly [least: number, most: number];
+  /** Times what its recipe has. */
+  readonly times: readonly [least: number, most: number];
+}
+
+/** What a baker would do to fit a time: more than that tastes of it, less is not the same bread. Common practice, no source. */
+const leavenWithin: Readonly<Record<LeavenKind, LeavenWithin>> = {
+  yeast: { percent: [0.04, 2], times: [0.1, 2] },
+  starter: { percent: [4, 35], times: [0.25, 1.75] },
+};
+
+/** The least and the most leaven that a dough is made with, %. */
+function boundsFor(dough: RisingDough): readonly [least: number, most: number] {
+  const kind = kindOf(dough);
+  const { percent, times } = leavenWithin[kind];
+  const [least, most] = percent.map((p, i) => {
+    const own = dough[kind] * times[i]!;
+    return i === 0 ? Math.max(p, own) : Math.min(p, own);
+  }) as [number, number];
+  return [Math.min(least, dough[kind]), Math.max(most, dough[kind])];
+}
 
 /** Hours in the fridge: less is no night, more is only for a sourdough. */
 const coldHours = {
@@ -64,12 +87,12 @@ const coldHours = {
 const soonCold = figure(0.8, 'share', 0.1, commonPractice);
 /** Nobody lets a dough rise longer in the room, hours. */
 const slowest = figure(18, 'h', 4, commonPractice);
-const kindOf = (dough: RisingDough): LeavenKind => (isSour(dough) ? 'starter' : 'yeast');
 const minutes = (hours: number): number => Math.round(hours * 60);
 
 /** Both rises in one air. */
-function standing(bread: Bread, celsius: number): RiseWays | undefined {
-  const [first, final] = breadRises(bread, inRoom(celsius));
+function standing(bread: Bread, way: 'as-it-is' | 'warm'): RiseWays | undefined {
+  const [first, final] = risesBy(bread, way);
+  const celsius = wayPlaces[way].room ?? bread.room;
   if (!first) return undefined;
   const a = riseSpan(first, bread.paces, bread.model);
   const b = final && riseSpan(final, bread.paces, bread.model);
@@ -87,10 +110,16 @@ const rooms = new WeakMap<Bread, { readonly ways: RiseWays | undefined }>();
 function inTheRoom(bread: Bread): RiseWays | undefined {
   const known = rooms.get(bread);
   if (known) return known.ways;
-  const found = standing(bread, bread.room);
+  const found = standing(bread, 'as-it-is');
   rooms.set(bread, { ways: found });
   return found;
 }
+
+/** Warmer than the room, and no warmer than butter stands. */
+const inTheWarm = (bread: Bread): RiseWays | undefined =>
+  bread.room < warmPlace.value - 2 && !isShapedCold(bread.lines)
+    ? standing(bread, 'warm')
+    : undefined;
 
 /** Hours of a rise with the most and the least leaven that can be meant; as long as is followed where it never comes there. */
 function leavenHours(
@@ -100,7 +129,7 @@ function leavenHours(
 ): [soonest: number, latest: number] {
   const kind = kindOf(dough);
   const paced = withPaces(dough, paces);
-  const [least, most] = leavenWithin[kind];
+  const [least, most] = boundsFor(dough);
   const hours = (percent: number) =>
     riseUntil({ ...paced, [kind]: percent }, end, model, longest).hours ?? Infinity;
   return [hours(most), Math.min(longest, hours(least))];
@@ -132,7 +161,7 @@ function coldFirst(bread: Bread): RiseWays | undefined {
   if (!usual) return undefined;
   const of = usual.first.rise;
   const place = wayPlaces['cold-first'];
-  const first: Rising = { ...of, dough: place.first!(of.dough, bread.room) };
+  const first: Rising = { ...of, dough: place.first!(of.dough, bread) };
   const final = usual.final && coldShaped(bread, usual.final.rise);
   if (usual.final && !final) return undefined;
   const { least, most, mostChosen } = coldHours;
@@ -162,17 +191,17 @@ function coldFirst(bread: Bread): RiseWays | undefined {
 
 /** The last rise of a dough that comes out of the fridge, shaped cold. */
 function coldShaped(bread: Bread, last: Rising): RiseWay | undefined {
-  const dough = wayPlaces['cold-first'].final!(last.dough, bread.room);
+  const dough = wayPlaces['cold-first'].final!(last.dough, bread);
   const forecast = riseForecast(dough, last.end, bread.paces, bread.model);
   const span = riseSpan({ dough, end: last.end, forecast }, bread.paces, bread.model);
   return span && { rise: { ...last, dough }, celsius: bread.room, cold: false, span };
 }
 
-function coldProof(bread: Bread): RiseWays | undefined {
-  const usual = inTheRoom(bread);
+/** Its first rise as it goes, its last in the fridge. */
+function coldProof(bread: Bread, usual: RiseWays | undefined): RiseWays | undefined {
   if (!usual?.final) return undefined;
-  const { rise } = usual.final;
-  const dough = wayPlaces['cold-proof'].final!(rise.dough, bread.room);
+  const { rise, celsius } = usual.final;
+  const dough = wayPlaces['cold-proof'].final!(rise.dough, { ...bread, room: celsius });
   const most = isSour(dough) ? coldHours.most.value : coldHours.mostShaped.value;
   const keeps = keepsFor(dough, rise.end, most, bread.paces, bread.model);
   if (keeps < coldHours.least.value) return undefined;
@@ -210,7 +239,7 @@ function frozen(bread: Bread): RiseWays | undefined {
   const { rise } = usual.first;
   // A starter does not bear it.
   if (isSour(rise.dough)) return undefined;
-  const dough = wayPlaces.frozen.first!(rise.dough, bread.room);
+  const dough = wayPlaces.frozen.first!(rise.dough, bread);
   const forecast = riseForecast(dough, rise.end, bread.paces, bread.model);
   const span = riseSpan({ dough, end: rise.end, forecast }, bread.paces, bread.model);
   if (!span) return undefined;
@@ -253,12 +282,11 @@ export const ways = {
     label: 'in a warm place',
     says: `at ${warmPlace.value} °C: an oven with its light on, or a box with a cup of hot water`,
     cost: 1.5,
-    of: (bread) =>
-      bread.room < warmPlace.value - 2 ? standing(bread, warmPlace.value) : undefined,
+    of: inTheWarm,
   },
   'cold-first': {
     label: 'first rise in the fridge',
-    says: 'an hour in the room, then in the fridge; shaped cold',
+    says: 'in the room until it begins to swell, then in the fridge; shaped cold',
     cost: 2,
     of: coldFirst,
   },
@@ -266,7 +294,19 @@ export const ways = {
     label: 'shaped into the fridge',
     says: 'shaped, it waits in the fridge and is baked from there',
     cost: 2,
-    of: coldProof,
+    of: (bread) => coldProof(bread, inTheRoom(bread)),
+  },
+  'amount-cold-proof': {
+    label: 'with other leaven, shaped into the fridge',
+    says: 'its first rise in the room with as much leaven as the time takes; shaped, it waits in the fridge',
+    cost: 3,
+    of: (bread) => coldProof(bread, withAmount(bread)),
+  },
+  'warm-cold-proof': {
+    label: 'in a warm place, shaped into the fridge',
+    says: `its first rise at ${warmPlace.value} °C; shaped, it waits in the fridge and is baked from there`,
+    cost: 3.5,
+    of: (bread) => coldProof(bread, inTheWarm(bread)),
   },
   frozen: {
     label: 'from the freezer',

@@ -299,6 +299,7 @@ export function bakeOf({
         ...(all.course ? { course: all.course } : {}),
         ...(all.oven ? { oven: all.oven } : {}),
         ...(household.noProbe ? { noProbe: true } : {}),
+        ...(all.rises[0] ? { beforeCold: all.rises[0].dough.air[0]!.hours } : {}),
       });
     },
     words: () =>

@@ -30,8 +30,16 @@ const minute = 60_000;
 
 /** Ways that a dough can still go that is rising already: what is over is over. */
 const stillGo: Readonly<Record<'before' | 'first' | 'final', readonly WayId[]>> = {
-  before: ['as-it-is', 'amount', 'warm', 'cold-first', 'cold-proof'],
-  first: ['as-it-is', 'warm', 'cold-first', 'cold-proof'],
+  before: [
+    'as-it-is',
+    'amount',
+    'warm',
+    'cold-first',
+    'cold-proof',
+    'amount-cold-proof',
+    'warm-cold-proof',
+  ],
+  first: ['as-it-is', 'warm', 'cold-first', 'cold-proof', 'warm-cold-proof'],
   final: ['as-it-is', 'warm', 'cold-proof'],
 };
 

@@ -87,6 +87,7 @@ function noted(
     room,
     dough,
     ...(course ? { course } : {}),
+    ...(run.steps.some((s) => s.runs && s.begunAt) ? { runs: true as const } : {}),
     ...(seen ? { seen } : {}),
     ...(run.state.oven ? { oven: run.state.oven } : {}),
     facts: planFacts(run.steps, run.state),

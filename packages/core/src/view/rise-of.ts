@@ -9,7 +9,7 @@ import { risesOf, type Rise } from '../ferment/rises.ts';
 import { shapedIn } from '../ferment/shaped-in.ts';
 import { fridgeCelsius, type VesselId } from '../ferment/vessel.ts';
 import { warmthFor } from '../ferment/warmth-for.ts';
-import { beforeCold } from '../schedule/way-places.ts';
+import { comingRises } from '../schedule/coming-rises.ts';
 import type { BenchView } from './bench-of.ts';
 import { lazily } from './lazily.ts';
 
@@ -40,7 +40,9 @@ export function usualPlace({ bread, way }: BenchView): RiseAskedHere {
     air: bread.room,
     vessel: 'bowl',
     shaped: shapedIn(bread.formula, bread.lines, bread.shaping),
-    ...(way === 'cold-first' ? { fridgeAfter: beforeCold.value } : {}),
+    ...(way === 'cold-first'
+      ? { fridgeAfter: comingRises(bread, way)?.first.dough.air[0]?.hours }
+      : {}),
   };
 }
 

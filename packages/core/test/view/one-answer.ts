@@ -13,7 +13,13 @@ import { nothingLearned } from '@tender-crumb/core/belief';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { bakeRises } from '@tender-crumb/core/learn';
 import { usualShaping } from '@tender-crumb/core/process';
-import { isTimed, usualInOven, type TimedPlan, type WayId } from '@tender-crumb/core/schedule';
+import {
+  isTimed,
+  usualInOven,
+  wayPlaces,
+  type TimedPlan,
+  type WayId,
+} from '@tender-crumb/core/schedule';
 import {
   bakeOf,
   benchOf,
@@ -130,7 +136,8 @@ export function agrees(asked: Asked): boolean {
   // Begun, the plan is the plan that it was.
   expect(short(after), says).to.deep.equal(short(answer));
   // The bake goes the plan's way, in the plan's device, with the plan's amounts.
-  expect(bake.way, says).to.equal(planned!.way === 'amount' ? 'as-it-is' : planned!.way);
+  const went = planned!.way && (wayPlaces[planned!.way].weighed ?? planned!.way);
+  expect(bake.way, says).to.equal(went);
   expect(bake.bread.device, says).to.equal(bench.device);
   const { leaven } = planned!;
   if (leaven && 'changes' in leaven && leaven.changes.length > 0) {

@@ -72,7 +72,7 @@
     <p>
       <b>{asMass(bake.leaven.grams)}</b> of {bake.leaven.name} in place of {asMass(
         bake.leaven.now,
-      )}, for the time that it has.
+      )}, for the time that it has; {asMass(bake.leaven.low)} to {asMass(bake.leaven.high)} would do.
       {#if bake.leaven.changes.length > 0 && !begun}
         <button class="knob touch" type="button" onclick={take}>Take it into the formula</button>
       {/if}

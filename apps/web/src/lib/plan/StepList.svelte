@@ -31,6 +31,7 @@
       several ? planning.nameOf(step.bake) : '',
       step.celsius === undefined ? '' : `at ${asWarmth(step.celsius)}`,
       step.until ?? '',
+      step.timer ? `all in, its timer at ${step.timer}` : '',
       done
         ? ''
         : step.doubt > 0
