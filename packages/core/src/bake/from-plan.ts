@@ -19,10 +19,10 @@ export type Unsaid = { readonly at?: string } & {
  */
 export function fromPlan(
   { facts = {}, ripe, roomC, doughC }: PlannedBody,
-  planned: Pick<TimedBake, 'way' | 'leaven'> | undefined,
+  planned: Pick<TimedBake, 'way' | 'leaven' | 'oven'> | undefined,
   formula: Formula | undefined,
 ): readonly Unsaid[] {
-  const { way, leaven } = planned ?? {};
+  const { way, leaven, oven } = planned ?? {};
   const wished = {
     ...(roomC === undefined ? {} : { air: roomC }),
     ...(doughC === undefined ? {} : { dough: doughC }),
@@ -33,6 +33,7 @@ export function fromPlan(
     .find((l) => changes.some((c) => c.ingredient === l.ingredient));
   return [
     ...(way ? [{ kind: 'way', data: { way } } as const] : []),
+    ...(oven === undefined ? [] : [{ kind: 'oven', data: { oven } } as const]),
     ...(Object.keys(wished).length > 0 ? [{ kind: 'wished', data: wished } as const] : []),
     ...(line
       ? [

@@ -68,9 +68,9 @@ const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected 
   firstRise: ofRise('first'),
   finalProof: ofRise('final'),
   inOven({ record, then, belief }) {
-    const { oven, ...bread } = breadMade(asMade(record, then), belief);
+    const bread = breadMade(asMade(record, then), belief);
     const usual = usualInOven(bread);
-    return around(ovenPace(oven, belief), 'oven', (x) => usual * Math.exp(x));
+    return around(ovenPace(bread.oven, belief), 'oven', (x) => usual * Math.exp(x));
   },
   loss({ record: { formula, state }, then: { figures }, belief }) {
     const of = { style: formula.style, pan: state.divided?.pan, figures };

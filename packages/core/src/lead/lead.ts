@@ -241,6 +241,14 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
     const parts = partsSay(f.step.parts);
     return [
       s(`Into the oven: ${place.rack}.`, parts === undefined ? place.lid : undefined),
+      ...(f.step.rounds
+        ? [
+            s(
+              `It takes ${f.step.rounds} sheets, one after the other.`,
+              'What waits stands covered in a cool place, so that it does not over-proof.',
+            ),
+          ]
+        : []),
       ...(parts === undefined ? [] : [s(parts, 'As the recipe has it.')]),
       ...(place.steam && !hasLid(f.step.parts)
         ? [s(place.steam, 'Steam keeps its skin soft while it springs.')]

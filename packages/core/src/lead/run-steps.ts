@@ -33,6 +33,8 @@ export interface RunStep {
   readonly parts?: readonly Phase[];
   /** Folds of a rise, where the recipe has any. */
   readonly folds?: Folds;
+  /** So many sheets go in, one after the other. */
+  readonly rounds?: number;
 }
 
 /** The rise that a step notes. */
@@ -61,7 +63,7 @@ function seen(tasks: readonly Task[], main: string, { within, unseen }: Look): S
   const steps = tasks.flatMap((task): Seen[] => {
     const id = nameOf(task);
     const at = id.lastIndexOf(':');
-    const { until, says, celsius, parts, folds } = task;
+    const { until, says, celsius, parts, folds, rounds } = task;
     const step: Seen = {
       id,
       kind: task.kind,
@@ -73,6 +75,7 @@ function seen(tasks: readonly Task[], main: string, { within, unseen }: Look): S
       ...(celsius === undefined ? {} : { celsius }),
       ...(parts ? { parts } : {}),
       ...(folds ? { folds } : {}),
+      ...(rounds ? { rounds } : {}),
       ...(task.uses.some((u) => u.resource === 'fridge') ? { cold: true as const } : {}),
     };
     const part = (kind: 'weigh' | 'check'): Seen => ({

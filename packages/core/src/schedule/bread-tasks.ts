@@ -16,6 +16,7 @@ import { pieceKilograms } from '../ferment/shaped-in.ts';
 import { loavesOf } from '../process/shaping.ts';
 import { stepsWritten, type Bread } from './bread.ts';
 import { inOven, ovenSpan } from './in-oven.ts';
+import { sheetsInARow } from './sheets-in-a-row.ts';
 import type { Stretch } from './rise-span.ts';
 import type { Link, Task } from './task.ts';
 import { dawdle, TaskChain } from './task-chain.ts';
@@ -236,10 +237,12 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
   // Under a lid of its recipe's own it is hot all round too.
   const lid = says.bake?.phases.some((p) => p.lid !== undefined) ?? false;
   const turns = isTurned(styles[bread.formula.style].stands) && !lid;
+  const rounds = sheetsInARow(bread);
   const bake = chain.add('bake', inOven(bread), {
     celsius,
     until,
     ...(turns ? { turns: true as const } : {}),
+    ...(rounds > 1 ? { rounds, label: `Bake, ${rounds} sheets in a row` } : {}),
   });
   chain.follow(heat, bake, stepKinds.heat.keeps);
   return chain.follow(risen, bake, dawdle);

@@ -13,7 +13,7 @@ import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import type { Belief } from '../belief/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import type { YeastWork } from '../ingredient/yeast.ts';
-import { ovenIn, ovenPace, type OvenChosen } from '../belief/oven.ts';
+import { ovenIn, ovenPace, ovensIn, type OvenChosen } from '../belief/oven.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import { mixingsIn, type Mixings } from '../machine/mixings.ts';
 import { frictionOf } from '../belief/friction.ts';
@@ -49,6 +49,8 @@ export interface Bread {
   readonly oven?: Appliance;
   /** Times the usual minutes that a bread is in it, as bakes measured it. */
   readonly ovenPace: number;
+  /** The other ovens that it may be baked in, where none was chosen. */
+  readonly otherOvens?: readonly OvenKnown[];
   /** Metres above the sea. */
   readonly altitude?: number;
   /** What is mixed ahead of the dough is ripe already. */
@@ -62,6 +64,9 @@ export interface Bread {
   /** In how many mixings it goes through the household's mixer, where one does not take it. */
   readonly mixings?: Mixings;
 }
+
+/** An oven with its pace. */
+type OvenKnown = Pick<Bread, 'ovenPace'> & { readonly oven: Appliance };
 
 /** What was seen of the rises of a bread. */
 export type SeenRises = Readonly<Partial<Record<Rise['id'], readonly Seen[]>>>;
@@ -110,6 +115,10 @@ export function breadOf(
   const pantry = pantryIn(household);
   const lines = mixed ?? resolve(formula, pantry);
   const oven = ovenIn(household, baked);
+  const paceOf = (of: Appliance | undefined) => Math.exp(ovenPace(of, belief).mean);
+  const others = ovensIn(household)
+    .slice(1)
+    .map((of) => ({ oven: of, ovenPace: paceOf(of) }));
   const made = device ?? deviceFor(formula, {}, household);
   const course = asItStands(chosen ?? usualCourse(formula, lines, made, household), lines);
   const mixings =
@@ -133,7 +142,8 @@ export function breadOf(
     friction: frictionOf(kneadingOf(made), household, belief).mean,
     model: riseModelIn(household),
     ...(oven ? { oven } : {}),
-    ovenPace: Math.exp(ovenPace(oven, belief).mean),
+    ovenPace: paceOf(oven),
+    ...(others.length > 0 && !baked ? { otherOvens: others } : {}),
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),
     ...(ripe ? { ripe } : {}),
     ...(course ? { course } : {}),

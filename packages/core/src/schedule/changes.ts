@@ -13,6 +13,7 @@ interface Changing {
   readonly parts?: readonly Phase[];
   readonly folds?: Folds;
   readonly turns?: true;
+  readonly rounds?: number;
 }
 
 const moves: Readonly<Partial<Record<NonNullable<Phase['place']>, string>>> = {
@@ -34,8 +35,8 @@ function asked(part: Phase, before: Phase): string {
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 }
 
-const halfWay = (start: string, minutes: number): string =>
-  new Date(Date.parse(start) + minutes * 30_000).toISOString();
+const later = (iso: string, minutes: number): string =>
+  new Date(Date.parse(iso) + minutes * 60_000).toISOString();
 
 /**
  * What is to be done in the middle of a step that has begun, by the clock.
@@ -43,7 +44,24 @@ const halfWay = (start: string, minutes: number): string =>
  * @param step with its own start and minutes: its parts are as long as it is
  * @example changesOf({start, minutes: 40, parts: [{minutes: 20, lid: true, says: ''}, {minutes: 20, lid: false, says: ''}]})[0].says // 'Lid off'
  */
-export function changesOf({ start, minutes, parts = [], folds, turns }: Changing): Change[] {
+export function changesOf({ start, minutes, rounds = 1, ...of }: Changing): Change[] {
+  const each = minutes / rounds;
+  const first = inOneRound({ ...of, start, minutes: each });
+  return Array.from({ length: rounds }, (_, i) => [
+    ...(i === 0 ? [] : [{ at: later(start, i * each), says: 'These out, the next ones in' }]),
+    ...first.map((c) => ({ ...c, at: later(c.at, i * each) })),
+  ])
+    .flat()
+    .sort((a, b) => (a.at < b.at ? -1 : 1));
+}
+
+function inOneRound({
+  start,
+  minutes,
+  parts = [],
+  folds,
+  turns,
+}: Omit<Changing, 'rounds'>): Change[] {
   const said = parts.reduce(
     (sum, p) => sum + ((p.minutes ?? 0) + (p.mostMinutes ?? p.minutes ?? 0)) / 2,
     0,
@@ -54,12 +72,12 @@ export function changesOf({ start, minutes, parts = [], folds, turns }: Changing
       const next = timed[i + 1];
       return next && part.until ? [{ at: part.until, says: asked(next, part) }] : [];
     }),
-    ...(turns ? [{ at: halfWay(start, minutes), says: 'Turn it round' }] : []),
+    ...(turns ? [{ at: later(start, minutes / 2), says: 'Turn it round' }] : []),
     ...(folds
       ? foldsAt(folds, start, start).map(({ at }, i) => ({
           at,
           says: `Fold ${i + 1} of ${folds.times}`,
         }))
       : []),
-  ].sort((a, b) => (a.at < b.at ? -1 : 1));
+  ];
 }

@@ -1,4 +1,4 @@
-import type { Closed, Fact, Resources, Task } from './task.ts';
+import type { Closed, Fact, Resources, Task, Use } from './task.ts';
 
 /** A task at a time, minutes. */
 export interface Placed {
@@ -97,6 +97,34 @@ function together(a: Task, b: Task): boolean {
   return x === undefined || y === undefined || Math.abs(x - y) <= sameOven;
 }
 
+/** Something that is held by what stands in it. */
+interface Place {
+  readonly room: number;
+  /** So many at different temperatures. */
+  readonly apart: number;
+  readonly holds: (use: Use) => boolean;
+}
+
+/** All that is held: each oven by itself where they are told apart, else all of them together. */
+function placesIn(resources: Resources): Place[] {
+  const { oven, ovens, eachOven } = resources;
+  const [usual] = Object.keys(eachOven ?? {});
+  return [
+    ...(eachOven
+      ? Object.entries(eachOven).map(([id, room]) => ({
+          room,
+          apart: 1,
+          holds: (u: Use) => u.resource === 'oven' && (u.oven ?? usual) === id,
+        }))
+      : [{ room: oven, apart: ovens, holds: (u: Use) => u.resource === 'oven' }]),
+    ...(['mixer', 'machine', 'fridge'] as const).map((kind) => ({
+      room: resources[kind],
+      apart: 1,
+      holds: (u: Use) => u.resource === kind,
+    })),
+  ];
+}
+
 /**
  * The first thing in a timetable that cannot be, with the ways out of it: nobody there, two at once for one
  * pair of hands, an oven at two temperatures, more in the fridge than it has room for.
@@ -144,14 +172,11 @@ export function clashIn(
       ),
       share: () => true,
     },
-    ...(['oven', 'mixer', 'machine', 'fridge'] as const).map((resource) => ({
-      room: resources[resource],
-      // Two ovens may be at two temperatures.
-      apart: resource === 'oven' ? resources.ovens : 1,
+    ...placesIn(resources).map(({ room, apart, holds }) => ({
+      room,
+      apart,
       stretches: placed.flatMap(({ task }, index): Stretch[] =>
-        task.uses.some((u) => u.resource === resource)
-          ? [{ index, from: ['start', 0], to: ['end', 0] }]
-          : [],
+        task.uses.some(holds) ? [{ index, from: ['start', 0], to: ['end', 0] }] : [],
       ),
       share: together,
     })),

@@ -23,4 +23,6 @@ export * from './coming-rises.ts';
 export * from './clock.ts';
 export * from './planned-bake.ts';
 export * from './timed-plan.ts';
+export * from './hands-in.ts';
 export * from './in-oven.ts';
+export * from './sheets-in-a-row.ts';

@@ -1,4 +1,5 @@
 import { isRefused, refuse, type Refused } from '../quantity/refusal.ts';
+import type { Appliance } from '../machine/appliance.ts';
 import type { Bread } from './bread.ts';
 import { bakedByMachine, breadTasks, type BreadTasks } from './bread-tasks.ts';
 import type { Closed, Fact, Locks, Resources, Task, Wish } from './task.ts';
@@ -47,6 +48,8 @@ export interface PlannedBread {
   /** None where no model tells how it rises. */
   readonly way?: WayId;
   readonly rises?: RiseWays;
+  /** Which of several ovens it is baked in. */
+  readonly oven?: Appliance;
 }
 
 /** A wish that, dropped, lets the rest be met. */
@@ -77,12 +80,16 @@ export const longestPlan = 14 * 24 * 60;
 const mostTogether = 60;
 const mostOrders = 600;
 const triesAlone = 120;
+/** Another oven than the usual counts so much beside a way: it is taken where the usual one is not free. Own choice, no source. */
+const otherOven = 0.2;
 
 /** A bread's ways with their steps, the cheapest first. */
 interface Choice extends BreadTasks {
   readonly id: string;
   readonly way?: WayId;
   readonly rises?: RiseWays;
+  /** Where there are several. */
+  readonly oven?: Appliance;
   readonly cost: number;
 }
 
@@ -98,11 +105,22 @@ function choicesOf(wished: BreadWished): Choice[] {
 
 function goingsOf({ bread, ways: allowed = wayIds }: BreadWished): Choice[] {
   if (bakedByMachine(bread)) return [{ id: bread.id, cost: 0, ...breadTasks(bread, undefined) }];
+  const { otherOvens = [], oven, ovenPace } = bread;
   const going = (way: WayId): Choice[] => {
     const rises = ways[way].of(bread);
-    return rises
-      ? [{ id: bread.id, way, rises, cost: wayCost(bread, way), ...breadTasks(bread, rises) }]
-      : [];
+    if (!rises) return [];
+    const cost = wayCost(bread, way);
+    return [{ oven, ovenPace }, ...otherOvens].map((by, i): Choice => ({
+      id: bread.id,
+      way,
+      rises,
+      cost: cost + (i > 0 ? otherOven : 0),
+      ...breadTasks(
+        { ...bread, ...(by.oven ? { oven: by.oven } : {}), ovenPace: by.ovenPace },
+        rises,
+      ),
+      ...(otherOvens.length > 0 && by.oven ? { oven: by.oven } : {}),
+    }));
   };
   const can = allowed.flatMap(going);
   // A bread that cannot go any of them rises as it is: so it is led, too.
@@ -320,8 +338,14 @@ export function plan(asked: PlanAsked): Plan | NoPlan {
     const margin = margins(tasks, links, found.timetable, done);
     return {
       breads: asked.breads.map(({ bread: { id, name } }, i) => {
-        const { way, rises } = found.set[i]!;
-        return { id, name, ...(way ? { way } : {}), ...(rises ? { rises } : {}) };
+        const { way, rises, oven } = found.set[i]!;
+        return {
+          id,
+          name,
+          ...(way ? { way } : {}),
+          ...(rises ? { rises } : {}),
+          ...(oven ? { oven } : {}),
+        };
       }),
       steps: tasks
         .map((task) => ({ ...task, ...found.timetable.get(task.id)!, ...margin.get(task.id)! }))

@@ -11,7 +11,10 @@ export const dawdle = 10;
 const other = (kind: StepKindId): StepKindId => (kind === 'first-rise' ? 'final-proof' : kind);
 
 type More = Partial<
-  Pick<Task, 'label' | 'attended' | 'hands' | 'uses' | 'until' | 'celsius' | 'turns' | 'waits'>
+  Pick<
+    Task,
+    'label' | 'attended' | 'hands' | 'uses' | 'until' | 'celsius' | 'turns' | 'waits' | 'rounds'
+  >
 >;
 
 /** The steps of a bread as they are put one after the other. */
@@ -37,6 +40,7 @@ export class TaskChain {
             {
               resource: row.uses,
               ...(more.celsius === undefined ? {} : { celsius: more.celsius }),
+              ...(row.uses === 'oven' && this.#bread.oven ? { oven: this.#bread.oven.id } : {}),
               ...(kind === 'heat' ? { empty: true } : {}),
             },
           ]

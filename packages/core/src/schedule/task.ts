@@ -28,6 +28,8 @@ export interface Task {
   readonly parts?: readonly Phase[];
   /** Folds of a rise, where the recipe has any. */
   readonly folds?: Folds;
+  /** So many sheets go in, one after the other; once where absent. */
+  readonly rounds?: number;
   /** It is as long as what follows wants it: a machine that waits by its timer. */
   readonly waits?: true;
   /** It is turned round half-way. */
@@ -38,6 +40,8 @@ export interface Task {
 export interface Use {
   readonly resource: ResourceKind;
   readonly celsius?: number;
+  /** Which of several ovens. */
+  readonly oven?: string;
   /** It is held without anything in it: an oven that is heated. */
   readonly empty?: boolean;
 }
@@ -61,7 +65,10 @@ export interface Closed {
 }
 
 /** How many breads or doughs go into each at once; how many ovens that is, and pairs of hands. */
-export type Resources = Readonly<Record<ResourceKind | 'ovens' | 'people', number>>;
+export type Resources = Readonly<Record<ResourceKind | 'ovens' | 'people', number>> & {
+  /** What each of the ovens holds, by its id; told by their number alone where absent. */
+  readonly eachOven?: Readonly<Record<string, number>>;
+};
 export const oneKitchen: Resources = {
   oven: applianceKinds.oven.holds,
   ovens: 1,

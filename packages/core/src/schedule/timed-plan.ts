@@ -18,6 +18,7 @@ import {
 } from './plan.ts';
 import type { FactsNoted } from './planned-bake.ts';
 import { stepCurve } from './step-curve.ts';
+import { handsIn } from './hands-in.ts';
 import { oneKitchen, type Closed, type Fact, type Resources, type Wish } from './task.ts';
 import { timerFor, timerText } from '../course/timer.ts';
 import { isRefused } from '../quantity/refusal.ts';
@@ -62,6 +63,7 @@ export interface TimedStep extends Pick<
   | 'parts'
   | 'folds'
   | 'turns'
+  | 'rounds'
 > {
   readonly earliest: string;
   readonly start: string;
@@ -71,6 +73,10 @@ export interface TimedStep extends Pick<
   readonly minutes: number;
   /** What a machine's timer is set to when everything is in, so that it is ready then: hours and minutes. */
   readonly timer?: string;
+  /** The name of the oven, where there are several. */
+  readonly oven?: string;
+  /** When somebody's hands are wanted. */
+  readonly hands: ReadonlyArray<{ readonly from: string; readonly to: string }>;
   /** How it rises, from its start. */
   readonly curve?: ReadonlyArray<{
     readonly minute: number;
@@ -87,6 +93,8 @@ export interface TimedBake extends BreadAmounts {
   /** How it rises, in two words and in a sentence. */
   readonly label?: string;
   readonly says?: string;
+  /** Which of several ovens it is baked in. */
+  readonly oven?: string;
   /** It has begun, and its wish cannot be met any more. */
   readonly late?: boolean;
 }
@@ -335,8 +343,22 @@ function notTimed({ refused, drop }: NoPlan, at: At): NoTimedPlan {
 
 /** A step by the clock, with the curve of what rises in it. */
 function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: At): TimedStep {
-  const { start, end, earliest, soonest, latest, until, says, celsius, parts, folds, turns } = step;
+  const {
+    start,
+    end,
+    earliest,
+    soonest,
+    latest,
+    until,
+    says,
+    celsius,
+    parts,
+    folds,
+    turns,
+    rounds,
+  } = step;
   const timer = timerOf(step, bread);
+  const oven = step.uses.some((u) => u.resource === 'oven') ? planned.oven?.name : undefined;
   const curve = stepCurve(bread, planned, step).map(({ hours, ...point }) => ({
     minute: Math.round(hours * 60),
     volume: point.volume,
@@ -362,6 +384,9 @@ function timedStep(step: PlannedStep, bread: Bread, planned: PlannedBread, at: A
     ...(parts ? { parts } : {}),
     ...(folds ? { folds } : {}),
     ...(turns ? { turns } : {}),
+    ...(rounds ? { rounds } : {}),
+    ...(oven ? { oven } : {}),
+    hands: handsIn(step).map(({ from, to }) => ({ from: at(from), to: at(to) })),
     ...(timer === undefined ? {} : { timer }),
     ...(curve.length === 0 ? {} : { curve }),
   };
@@ -390,6 +415,7 @@ export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
       id: of.id,
       name: of.name,
       ...(of.way ? { way: of.way, label: ways[of.way].label, says: ways[of.way].says } : {}),
+      ...(of.oven ? { oven: of.oven.id } : {}),
       ...(late && begun.has(of.id) && bakes[i]!.readyBy !== undefined ? { late } : {}),
       ...amountsOf(asWritten[i]!, of, steps, made[i]!),
     })),

@@ -5,3 +5,4 @@ export * from './style.ts';
 export * from './cooling.ts';
 export * from './form.ts';
 export * from './nature.ts';
+export * from './on-sheet.ts';

@@ -1,6 +1,5 @@
 import { completeFormula } from '@tender-crumb/core/exchange';
 import {
-  oneKitchen,
   resourcesOf,
   type BakeWished,
   type NoTimedPlan,
@@ -64,7 +63,7 @@ export const POST = route(async ({ request }) => {
       away: away ?? week.away,
       power: power ?? week.power,
     },
-    resources: { ...oneKitchen, ...resourcesOf(household), ...resources },
+    resources: resourcesOf(household, resources),
     household,
     belief,
   };
