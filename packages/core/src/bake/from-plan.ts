@@ -18,7 +18,7 @@ export type Unsaid = { readonly at?: string } & {
  * @example fromPlan({roomC: 18}, undefined, formula) // [{kind: 'wished', data: {air: 18}}]
  */
 export function fromPlan(
-  { facts = {}, ripe, roomC, doughC }: PlannedBody,
+  { facts = {}, ripe, roomC, doughC, shaping }: PlannedBody,
   planned: Pick<TimedBake, 'way' | 'leaven' | 'oven'> | undefined,
   formula: Formula | undefined,
 ): readonly Unsaid[] {
@@ -33,6 +33,7 @@ export function fromPlan(
     .find((l) => changes.some((c) => c.ingredient === l.ingredient));
   return [
     ...(way ? [{ kind: 'way', data: { way } } as const] : []),
+    ...(shaping === undefined ? [] : [{ kind: 'divided', data: shaping } as const]),
     ...(oven === undefined ? [] : [{ kind: 'oven', data: { oven } } as const]),
     ...(Object.keys(wished).length > 0 ? [{ kind: 'wished', data: wished } as const] : []),
     ...(line

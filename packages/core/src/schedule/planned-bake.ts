@@ -1,4 +1,5 @@
 import type { DeviceId } from '../machine/device.ts';
+import type { Shaping } from '../process/shaping.ts';
 import type { WayId } from './way-id.ts';
 
 /** When a step was begun and done, and when it will not be over yet: ISO moments. */
@@ -19,6 +20,8 @@ export interface PlannedBody {
   readonly beginAt?: string;
   readonly ripe?: boolean;
   readonly ways?: readonly WayId[];
+  /** Into what it is divided, where that is not as its recipe has it. */
+  readonly shaping?: Shaping;
   /** When steps were begun and done, by step. */
   readonly facts?: FactsNoted;
   /** Starts that the baker held fast, by step. */

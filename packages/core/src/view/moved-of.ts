@@ -1,3 +1,11 @@
+import type { BakeEvent } from '../bake/event.ts';
+import type { Unsaid } from '../bake/from-plan.ts';
+import type { Formula } from '../formula/formula.ts';
+import { resolve } from '../formula/resolve.ts';
+import { pantryIn } from '../household/household.ts';
+import { usualShaping, type Shaping } from '../process/shaping.ts';
+import { sumGrams } from '../quantity/sum-grams.ts';
+import { styles } from '../style/style.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import { isTimed, type TimedPlan } from '../schedule/timed-plan.ts';
 import { writtenWay, ways } from '../schedule/ways.ts';
@@ -5,7 +13,11 @@ import { planOf, type PlanGiven, type PlannedWithBake } from './plan-of.ts';
 
 /** What gives where a bread is wanted at another time: how it goes then, and what that does to the other bakes. */
 export interface MovedOption {
+  /** Once among the options. */
+  readonly id: string;
   readonly way: WayId;
+  /** Into what it is divided then, where that is what gives. */
+  readonly shaping?: Shaping;
   readonly label: string;
   readonly says: string;
   /** It goes as it went. */
@@ -22,6 +34,8 @@ export interface MovedOption {
     readonly name: string;
     readonly by: number;
   }>;
+  /** What a bake that is under way is told where it is taken. */
+  readonly tells: readonly Unsaid[];
 }
 
 /** Nobody minds less, minutes: of this bread, and of the others. Own choice, no source. */
@@ -51,34 +65,65 @@ function standing({ begun }: PlannedWithBake): keyof typeof stillGo {
   return events.some((e) => e.kind === 'weighed' || e.kind === 'step') ? 'first' : 'before';
 }
 
-/** The plan with one bake wanted at another time, that goes a way. */
+/** What may give: a way, other pieces, or the rest of its proof. */
+type Gives = Pick<MovedOption, 'id' | 'way' | 'shaping' | 'label' | 'says' | 'tells'>;
+
+/** A loaf that becomes rolls weighs so much a piece, grams. Common practice, no source. */
+const rollGrams = 90;
+
+/** In small pieces and in the room, where it is to be soon: they bake and cool in half the time. */
+function inRolls(formula: Formula, doughGrams: number): Gives[] {
+  const { form } = usualShaping(formula);
+  const { stands, touch } = styles[formula.style];
+  const pieces = Math.round(doughGrams / rollGrams);
+  if (form !== 'loaf' || stands === 'steam' || touch !== 'wheat' || pieces < 2) return [];
+  const shaping = { form: 'rolls', pieces } as const;
+  return [
+    {
+      id: 'rolls',
+      way: 'as-it-is',
+      shaping,
+      label: 'rolls in place of a loaf',
+      says: `${pieces} of about ${rollGrams} g: they bake and cool in half the time`,
+      tells: [
+        { kind: 'way', data: { way: 'as-it-is' } },
+        { kind: 'divided', data: shaping },
+      ],
+    },
+  ];
+}
+
+/** The rest of its proof is left out. */
+const bakedNow = (way: WayId): Gives => ({
+  id: 'now',
+  way,
+  label: 'into the oven as it stands',
+  says: 'smaller and tighter, and it may burst: score it deeper',
+  tells: [{ kind: 'step', data: { step: 'final-proof', sense: 'skipped' } }],
+});
+
+/** The plan with one bake wanted at another time, that goes so. */
 function asked(
   given: PlanGiven,
   bake: string,
-  readyBy: string,
-  way: WayId,
+  readyBy: string | undefined,
+  { way, shaping, tells }: Gives,
   now: string,
 ): PlanGiven {
   return {
     ...given,
     plans: given.plans.map((plan) => {
       if (plan.id !== bake) return plan;
-      const { beginAt, ...rest } = plan;
-      void beginAt;
+      const { beginAt, readyBy: before, ...rest } = plan;
+      void [beginAt, before];
+      const told = tells.map((e, i) => ({ ...e, id: `moved-${i}`, at: now }) as BakeEvent);
       return {
         ...rest,
-        readyBy,
+        ...(readyBy === undefined ? {} : { readyBy }),
         ways: [way],
+        ...(shaping ? { shaping } : {}),
         ...(plan.begun
-          ? {
-              begun: {
-                ...plan.begun,
-                events: [
-                  ...plan.begun.events,
-                  { id: 'moved', at: now, kind: 'way' as const, data: { way } },
-                ],
-              },
-            }
+          ? { begun: { ...plan.begun, events: [...plan.begun.events, ...told] } }
           : {}),
       };
     }),
@@ -107,9 +152,30 @@ export function movedOf(
   if (!plan || !formula) return [];
   const before = planOf(given, now).answer;
   const was = isTimed(before) ? before : undefined;
+  const pantry = pantryIn(given.household);
   const went = was?.bakes.find((b) => b.id === bake)?.way ?? writtenWay({ formula });
-  const options = stillGo[standing(plan)].flatMap((way): MovedOption[] => {
-    const { answer } = planOf(asked(given, bake, readyBy, way, now), now);
+  const stands = standing(plan);
+  const proofs = plan.begun?.events.some(
+    (e) => e.kind === 'rise' && e.data.rise === 'final' && e.data.sense === 'begun',
+  );
+  const give: Gives[] = [
+    ...stillGo[stands].map((way) => ({
+      id: way,
+      way,
+      label: ways[way].label,
+      says: ways[way].says,
+      tells: [{ kind: 'way', data: { way } } as const],
+    })),
+    ...(stands === 'final' ? [] : inRolls(formula, sumGrams(resolve(formula, pantry)))),
+    ...(stands === 'final' && proofs ? [bakedNow(went)] : []),
+  ];
+  const options = give.flatMap((gives): MovedOption[] => {
+    const { way } = gives;
+    const inTime = planOf(asked(given, bake, readyBy, gives, now), now).answer;
+    // Not by then: as soon as it can be.
+    const answer = isTimed(inTime)
+      ? inTime
+      : planOf(asked(given, bake, undefined, gives, now), now).answer;
     if (!isTimed(answer)) return [];
     const ready = readyOf(answer, bake);
     // A way that cannot be gone falls back to another: it is told once, by that.
@@ -120,14 +186,11 @@ export function movedOf(
       const by = Math.round((Date.parse(to) - Date.parse(from)) / minute);
       return Math.abs(by) >= sameReady ? [{ bake: id, name, by }] : [];
     });
-    const { label, says } = ways[way];
     const off = Math.round((Date.parse(ready) - Date.parse(readyBy)) / minute);
     return [
       {
-        way,
-        label,
-        says,
-        same: way === went,
+        ...gives,
+        same: gives.id === went,
         ready,
         off,
         onTime: Math.abs(off) < sameReady,

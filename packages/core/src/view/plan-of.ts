@@ -98,7 +98,7 @@ function noted(
 
 /** A planned bake with what was noted of it so far, on the plan and in the bake that was begun of it. */
 function wished(plan: PlannedWithBake, given: PlanGiven): BakeWished[] {
-  const { id, roomC, doughC, ripe, readyBy, beginAt, ways, locks, facts } = plan;
+  const { id, roomC, doughC, ripe, readyBy, beginAt, ways, shaping, locks, facts } = plan;
   const formula = given.formulas[id];
   if (!formula) return [];
   const device = plan.device ?? given.devices[id];
@@ -114,6 +114,7 @@ function wished(plan: PlannedWithBake, given: PlanGiven): BakeWished[] {
       ...(readyBy === undefined ? {} : { readyBy }),
       ...(beginAt === undefined ? {} : { beginAt }),
       ...(ways === undefined ? {} : { ways }),
+      ...(shaping === undefined ? {} : { shaping }),
       ...own,
       locks: { ...locks, ...own.locks },
       // What is mixed ahead is in the dough by then.

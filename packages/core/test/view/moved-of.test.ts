@@ -78,6 +78,52 @@ describe('dinner is moved', () => {
   });
 });
 
+describe('what gives beside the way', () => {
+  const loaf = {
+    ...read('500 g bread flour\n320 g water\n10 g salt\n5 g instant yeast', 'pan').formula,
+    name: 'Loaf',
+  };
+  const ofLoaf = (events?: readonly BakeEvent[]): PlanGiven => ({
+    ...given(events),
+    formulas: { p: loaf },
+  });
+  const options = (wanted: number, now: number, events?: readonly BakeEvent[]) =>
+    movedOf(ofLoaf(events), 'p', at(wanted), at(now));
+
+  it('rolls in place of a loaf are ready sooner than the loaf', () => {
+    const all = options(12.5, 9);
+    const [rolls, loafs] = ['rolls', 'as-it-is'].map((id) => all.find((o) => o.id === id)!);
+    expect(rolls!.shaping).to.deep.equal({ form: 'rolls', pieces: 9 });
+    expect(Date.parse(loafs!.ready) - Date.parse(rolls!.ready)).to.be.above(30 * 60_000);
+    expect(rolls!.same).to.equal(false);
+    // Nothing is there by then: each way says how much later it is.
+    expect(all.every((o) => o.off > 0)).to.equal(true);
+  });
+
+  const rising = [
+    event(9, 'step', { step: 'weigh', sense: 'done' }),
+    event(9.3, 'step', { step: 'mix', sense: 'done' }),
+    event(9.3, 'rise', { rise: 'first', sense: 'begun' }),
+    event(11, 'rise', { rise: 'first', sense: 'there' }),
+    event(11.2, 'step', { step: 'shape', sense: 'done' }),
+    event(11.2, 'rise', { rise: 'final', sense: 'begun' }),
+  ];
+  it('a dough that proofs may go in as it stands, and no more becomes rolls', () => {
+    const all = options(12.8, 11.4, rising);
+    const now = all.find((o) => o.id === 'now')!;
+    const going = all.find((o) => o.id === 'as-it-is')!;
+    expect(Date.parse(now.ready)).to.be.below(Date.parse(going.ready));
+    expect(all.map((o) => o.id)).to.not.include('rolls');
+    // What is told of it teaches nothing of how fast it rises.
+    expect(now.tells.map((e) => e.kind)).to.deep.equal(['step']);
+  });
+  it('before it proofs it is not offered, nor of a pizza that it becomes rolls', () => {
+    const before = options(12, 10, rising.slice(0, 3)).map((o) => o.id);
+    expect(before).to.include('rolls').and.not.include('now');
+    expect(movedOf(given(), 'p', at(17), at(9)).map((o) => o.id)).to.not.include('rolls');
+  });
+});
+
 describe('the other bakes of the day', () => {
   const two = (): PlanGiven => ({
     ...given(),

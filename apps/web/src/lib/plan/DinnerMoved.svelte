@@ -1,5 +1,4 @@
 <script lang="ts">
-  import type { WayId } from '@tender-crumb/core/schedule';
   import type { MovedOption } from '@tender-crumb/core/view';
   import { hoursText } from '@tender-crumb/core/quantity';
   import { DateTime } from 'luxon';
@@ -21,8 +20,8 @@
     ready: string | undefined;
     /** For floury hands. */
     large?: boolean;
-    /** The way that it goes then; a bake under way is told of it. */
-    ontake?: (way: WayId) => void;
+    /** What gives then; a bake under way is told of it. */
+    ontake?: (option: MovedOption) => void;
   } = $props();
 
   const zone = untrack(() => planning.data.zone);
@@ -59,8 +58,8 @@
     if (found.length === 0) fault = 'There is no way to have it by then. Choose another time.';
   }
   async function take(option: MovedOption) {
-    if (!(await planning.takeMoved(bake, asked, option.way))) return;
-    ontake?.(option.way);
+    if (!(await planning.takeMoved(bake, asked, option))) return;
+    ontake?.(option);
     taken = `Ready ${timeText(option.ready, zone, planning.now)}.`;
     options = undefined;
   }
@@ -89,7 +88,7 @@
   {#if taken}<p role="status">{taken}</p>{/if}
   {#if options}
     <ul class="mt-2 grid gap-2" aria-label="What can give">
-      {#each options as option (option.way)}
+      {#each options as option (option.id)}
         <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2">
           <span class="min-w-0 flex-1 basis-56">
             <b>{option.same ? 'As it goes now' : option.label}</b>: ready

@@ -4,7 +4,6 @@ import {
   type PlannedBake,
   type TimedPlan,
   type TimedStep,
-  type WayId,
 } from '@tender-crumb/core/schedule';
 import type { MovedOption, PlanView, PlannedWithBake } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';
@@ -241,10 +240,10 @@ export class Planning {
   }
 
   /** A bread is wanted at another time, and goes that way. */
-  takeMoved(bake: string, readyBy: string, way: WayId): Promise<boolean> {
+  takeMoved(bake: string, readyBy: string, { way, shaping }: MovedOption): Promise<boolean> {
     return this.change(bake, ({ beginAt, ...plan }) => {
       void beginAt;
-      return { ...plan, readyBy, ways: [way] };
+      return { ...plan, readyBy, ways: [way], ...(shaping ? { shaping } : {}) };
     });
   }
 

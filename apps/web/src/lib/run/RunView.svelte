@@ -252,7 +252,7 @@
         bake={planId}
         ready={readyAt}
         large
-        ontake={(way) => run.say('way', { way })}
+        ontake={({ tells }) => tells.forEach((e) => run.say(e.kind, e.data))}
       />
       <DeviceDrawer />
       <div class="flex flex-wrap items-center gap-3">

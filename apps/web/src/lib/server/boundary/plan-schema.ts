@@ -1,6 +1,8 @@
 import { everyDay, isClock, type Hours } from '@tender-crumb/core/household';
 import { deviceIds } from '@tender-crumb/core/machine';
 import { isZone, wayIds, type PlannedBake, type PlannedBody } from '@tender-crumb/core/schedule';
+import { forms } from '@tender-crumb/core/style';
+import { mostOfPieces } from '@tender-crumb/core/bake';
 import Joi from 'joi';
 import type { Timer } from '../store/timers.ts';
 import { instant, named, plainId } from './fields.ts';
@@ -68,6 +70,12 @@ const wishes = {
     .items(Joi.string().valid(...wayIds))
     .min(1)
     .unique(),
+  shaping: Joi.object({
+    form: Joi.string()
+      .valid(...forms)
+      .required(),
+    pieces: Joi.number().integer().min(1).max(mostOfPieces).required(),
+  }),
 };
 
 const howMany = Joi.number().integer().min(1).max(20);
