@@ -1,10 +1,9 @@
 <script lang="ts">
   import type { MovedOption } from '@tender-crumb/core/view';
   import { hoursText } from '@tender-crumb/core/quantity';
-  import { DateTime } from 'luxon';
   import { untrack } from 'svelte';
   import type { Planning } from './planning.svelte.ts';
-  import { momentOfField, timeText } from './when.ts';
+  import { fieldOf, momentOfField, timeText } from './when.ts';
 
   let {
     planning,
@@ -25,7 +24,6 @@
   } = $props();
 
   const zone = untrack(() => planning.data.zone);
-  const field = (iso: string) => DateTime.fromISO(iso).setZone(zone).toFormat("yyyy-MM-dd'T'HH:mm");
   /** More choices are no help while a dough rises. */
   const mostOptions = 3;
   let open = $state(false);
@@ -36,7 +34,7 @@
   let taken = $state('');
 
   $effect(() => {
-    if (open && moment === '' && ready) moment = field(ready);
+    if (open && moment === '' && ready) moment = fieldOf(ready, zone);
   });
 
   async function look(event: SubmitEvent) {

@@ -58,10 +58,20 @@
       steps: plan.steps.filter((s) => s.bake === bake.id),
     })),
   );
-  const ovenY = $derived(top + lanes.length * (lane.height + lane.gap) + lane.name);
-  const height = $derived(ovenY + 74);
-  const oven = $derived(plan.steps.filter((s) => s.uses.some((u) => u.resource === 'oven')));
-  const hottest = $derived(Math.max(100, ...oven.map((s) => s.celsius ?? 0)));
+  /** One bar wherever hands are wanted, whatever the bread: two at once are seen at once. */
+  const handsY = $derived(top + lanes.length * (lane.height + lane.gap) + lane.name);
+  const hands = $derived(plan.steps.flatMap((step) => step.hands.map((h) => ({ step, ...h }))));
+  const inOven = $derived(plan.steps.filter((s) => s.uses.some((u) => u.resource === 'oven')));
+  const ovenHeight = 52;
+  const ovens = $derived(
+    [...new Set(inOven.map((s) => s.oven ?? 'Oven'))].map((name, i) => ({
+      name,
+      y: handsY + 40 + i * ovenHeight,
+      steps: inOven.filter((s) => (s.oven ?? 'Oven') === name),
+    })),
+  );
+  const height = $derived(handsY + 40 + ovens.length * ovenHeight + 22);
+  const hottest = $derived(Math.max(100, ...inOven.map((s) => s.celsius ?? 0)));
   const warmth = $derived(scaleLinear().domain([0, hottest]).range([0, 30]));
 
   const kinds = (step: TimedStep): 'hands' | 'oven' | 'cold' | 'rise' | 'rest' =>
@@ -83,6 +93,7 @@
     feed: 'Feed',
     preferment: 'Stir',
     ripen: 'Ripens',
+    chill: 'Chill',
     freeze: 'Freezer',
     thaw: 'Thaw',
   };
@@ -139,7 +150,9 @@
 <figure bind:clientWidth={width} class="min-w-0">
   <figcaption class="mb-1">
     <b>What is done when?</b>
-    <span class="quiet no-print">A step can be dragged: what hangs on it follows.</span>
+    <span class="quiet no-print"
+      >A step can be dragged, or set to a time in the list: what hangs on it follows.</span
+    >
   </figcaption>
   <svg
     class="chart w-full touch-pan-y"
@@ -248,19 +261,34 @@
         </g>
       {/each}
     {/each}
-    <text x={left + 2} y={ovenY - 4} class="name">Oven</text>
-    {#each oven as step (step.id)}
-      {@const tall = warmth(step.celsius ?? 0)}
+    <text x={left + 2} y={handsY - 4} class="name">Hands</text>
+    {#each hands as { step, from: start, to: end } (step.id + start)}
       <rect
-        x={x(ms(step.start))}
-        width={Math.max(3, x(ms(step.end)) - x(ms(step.start)))}
-        y={ovenY + 34 - tall}
-        height={tall}
-        class={step.kind === 'heat' ? 'heating' : 'oven'}
-      />
-      {#if step.kind === 'bake' && step.celsius !== undefined}
-        <text x={x(ms(step.start)) + 3} y={ovenY + 46} class="tick">{asWarmth(step.celsius)}</text>
-      {/if}
+        x={x(ms(start))}
+        width={Math.max(3, x(ms(end)) - x(ms(start)))}
+        y={handsY + 2}
+        height="12"
+        class="hands at-work"
+        ><title
+          >{step.label}, {timeText(start, plan.zone, now)} to {timeText(end, plan.zone, now)}</title
+        ></rect
+      >
+    {/each}
+    {#each ovens as { name, y, steps } (name)}
+      <text x={left + 2} y={y - 4} class="name">{name}</text>
+      {#each steps as step (step.id)}
+        {@const tall = warmth(step.celsius ?? 0)}
+        <rect
+          x={x(ms(step.start))}
+          width={Math.max(3, x(ms(step.end)) - x(ms(step.start)))}
+          y={y + 34 - tall}
+          height={tall}
+          class={step.kind === 'heat' ? 'heating' : 'oven'}
+        />
+        {#if step.kind === 'bake' && step.celsius !== undefined}
+          <text x={x(ms(step.start)) + 3} y={y + 46} class="tick">{asWarmth(step.celsius)}</text>
+        {/if}
+      {/each}
     {/each}
     {#if now.getTime() >= x.domain()[0]!.getTime() && now.getTime() <= x.domain()[1]!.getTime()}
       <line x1={x(now)} x2={x(now)} y1={top - 8} y2={height - 22} class="now" />
@@ -310,6 +338,9 @@
   rect.heating {
     fill: var(--act);
     opacity: 0.4;
+  }
+  .at-work {
+    stroke: var(--enamel);
   }
   .frost {
     fill: var(--enamel);

@@ -6,7 +6,7 @@
   import type { Planning } from './planning.svelte.ts';
   import { foldsText, partText } from '@tender-crumb/core/process';
   import type { TimedStep } from '@tender-crumb/core/schedule';
-  import { timeText } from './when.ts';
+  import { fieldOf, momentOfField, timeText } from './when.ts';
   import { asWarmth, say } from '../ui/writing.ts';
 
   let { planning }: { planning: Planning } = $props();
@@ -22,6 +22,23 @@
   const move = (step: TimedStep, minutes: number) =>
     planning.hold(step, new Date(Date.parse(step.start) + minutes * 60_000).toISOString());
 
+  let moment = $state('');
+  let fault = $state('');
+  function show(step: TimedStep) {
+    open = open === step.id ? '' : step.id;
+    moment = fieldOf(step.start, zone);
+    fault = '';
+  }
+  /** A step begins at a time that was typed. */
+  function begin(event: SubmitEvent, step: TimedStep) {
+    event.preventDefault();
+    const at = momentOfField(moment, zone);
+    const past = at !== undefined && Date.parse(at) < planning.now.getTime();
+    fault =
+      at === undefined ? 'Which day, and what time?' : past ? 'That time is past already.' : '';
+    if (at !== undefined && !past) void planning.hold(step, at);
+  }
+
   /** The bake that was begun of a plan: it is led on a page of its own, and said there what is done. */
   const led = (step: TimedStep) => planning.planOf(step.bake)?.bakeId;
 
@@ -29,6 +46,7 @@
   const detail = (step: TimedStep, done: boolean): string =>
     [
       several ? planning.nameOf(step.bake) : '',
+      step.oven ? `in ${step.oven}` : '',
       step.celsius === undefined ? '' : `at ${asWarmth(step.celsius)}`,
       step.until ?? '',
       step.timer ? `all in, its timer at ${step.timer}` : '',
@@ -64,7 +82,7 @@
         type="button"
         aria-expanded={open === step.id}
         aria-label="{time(step.start)}, {step.label}: change"
-        onclick={() => (open = open === step.id ? '' : step.id)}
+        onclick={() => show(step)}
         >{time(step.start)}{#if held}<Pin size={14} aria-label="held fast" />{/if}</button
       >
       <div class="min-w-0">
@@ -113,6 +131,18 @@
               <button class="knob touch" type="button" onclick={() => void move(step, nudge)}
                 >{nudge} min later</button
               >
+              <form class="flex items-center gap-1" onsubmit={(e) => begin(e, step)} novalidate>
+                <label class="quiet flex items-center gap-1"
+                  >Begin at
+                  <input
+                    class="field text-base text-ink"
+                    type="datetime-local"
+                    bind:value={moment}
+                  />
+                </label>
+                <button class="knob touch" type="submit">Set</button>
+              </form>
+              {#if fault}<p class="basis-full text-act" role="alert">{fault}</p>{/if}
               {#if held}
                 <button
                   class="knob touch"
