@@ -53,6 +53,7 @@ export function breadMade(
       ...(course ? { course } : {}),
       ...(oven === undefined ? {} : { oven }),
       ...(seen ? { seen } : {}),
+      ...(wished?.wakes ? { wakes: wished.wakes } : {}),
     },
     household,
     belief,

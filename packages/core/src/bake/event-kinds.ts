@@ -201,9 +201,13 @@ export const eventKinds = {
   }),
   /** As it was planned: no thermometer said it, and it teaches nothing. */
   wished: kind({
-    shape: { air: maybe(number(-25, 70)), dough: maybe(number(-25, 70)) },
+    shape: {
+      air: maybe(number(-25, 70)),
+      dough: maybe(number(-25, 70)),
+      wakes: maybe(whole(1, 3)),
+    },
     teaches: false,
-    says: 'how warm it was planned to be',
+    says: 'how it was planned to be',
     fold: (state, { data }) => ({ ...state, wished: data }),
   }),
   added: kind({

@@ -19,13 +19,14 @@ export type Unsaid = { readonly at?: string } & {
  */
 export function fromPlan(
   { facts = {}, ripe, roomC, doughC, shaping }: PlannedBody,
-  planned: Pick<TimedBake, 'way' | 'leaven' | 'oven'> | undefined,
+  planned: Pick<TimedBake, 'way' | 'leaven' | 'oven' | 'wakes'> | undefined,
   formula: Formula | undefined,
 ): readonly Unsaid[] {
-  const { way, leaven, oven } = planned ?? {};
+  const { way, leaven, oven, wakes } = planned ?? {};
   const wished = {
     ...(roomC === undefined ? {} : { air: roomC }),
     ...(doughC === undefined ? {} : { dough: doughC }),
+    ...(wakes ? { wakes } : {}),
   };
   const changes = leaven && 'changes' in leaven ? leaven.changes : [];
   const line = changes

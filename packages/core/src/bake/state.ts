@@ -68,7 +68,7 @@ export interface BakeState {
   /** The oven that was chosen, and what was known of it as the bread went in; the usual one where nobody said. */
   readonly oven?: { readonly oven: string; readonly offset?: number };
   /** How warm it was planned to stand and to be mixed, °C: until somebody measured it. */
-  readonly wished?: { readonly air?: number; readonly dough?: number };
+  readonly wished?: { readonly air?: number; readonly dough?: number; readonly wakes?: number };
   readonly added: ReadonlyArray<{
     readonly event: string;
     readonly ingredient: string;

@@ -65,6 +65,13 @@ const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${tex
 
 /** What is to be done at a step, sentence by sentence, the first one the whole of it in short. */
 const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly Sentence[] } = {
+  refresh: () => [
+    s(
+      'Take 20 g of the starter, stir in 20 g of flour and 20 g of water, and let it rise.',
+      'It was left to itself for long: a feeding or two, and it raises a dough again.',
+    ),
+    s('What is left in the old jar is discard. Pink, orange or furry: throw all of it away.'),
+  ],
   feed: () => [
     s(
       'Stir starter, flour and water together in a clean jar.',

@@ -25,6 +25,7 @@ const own = (
  * dough, and the tasting at its end.
  */
 export const runStepKinds = {
+  refresh: own('refresh', 'tap', 'It has risen', { beginSays: 'It is fed' }),
   feed: own('feed', 'doing', 'It is fed'),
   preferment: own('preferment', 'doing', 'It is stirred'),
   ripen: own('ripen', 'itself', 'It is ripe'),

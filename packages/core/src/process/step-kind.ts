@@ -17,6 +17,7 @@ interface StepKind {
 
 /** One row a kind of step, in the order in which a bread goes through them. Minutes are common practice, no source. */
 export const stepKinds = {
+  refresh: { label: 'Feed the starter to wake it', attended: 'start', hands: 5, keeps: 0 },
   feed: { label: 'Feed the starter', attended: 'all', hands: 0, keeps: 0 },
   preferment: { label: 'Stir the pre-ferment', attended: 'all', hands: 0, keeps: 0 },
   ripen: { label: 'It ripens', attended: 'none', hands: 0, keeps: 0 },

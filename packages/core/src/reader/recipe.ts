@@ -2,6 +2,8 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import type { Outside, OutsideUse, UnreadLine } from '../formula/beside.ts';
 import { formulaFormat, type Formula, type Line, type Stage } from '../formula/formula.ts';
 import type { Step } from '../formula/step.ts';
+import type { Process } from '../formula/process.ts';
+import type { Ingredient } from '../ingredient/ingredient.ts';
 import { catalogue, ingredient } from '../ingredient/catalogue.ts';
 import type { Role } from '../ingredient/role.ts';
 import { gramsText } from '../quantity/number.ts';
@@ -169,6 +171,8 @@ interface OpenStage {
   kind: Stage['kind'];
   name: string;
   lines: Line[];
+  /** Ripe starter that a starter is fed from, and the flour in it, grams. */
+  sown?: { readonly grams: number; readonly flour: number };
 }
 
 /** A line of the dough that speaks of a starter or pre-ferment. */
@@ -653,7 +657,11 @@ class Reading {
     const order = ['starter', 'preferment', 'soaker', 'dough'];
     kept.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
     this.#askOfAmounts(kept);
-    const stages = kept.slice(0, 12).map((s, i) => ({ id: `s${i + 1}`, ...s }));
+    const stages = kept.slice(0, 12).map(({ sown, ...s }, i) => ({
+      id: `s${i + 1}`,
+      ...s,
+      ...buildOf(s.lines, sown, this.#reader.all ?? catalogue),
+    }));
     const idOf = (stage: OpenStage | undefined): string | undefined =>
       stage && stages[kept.indexOf(stage)]?.id;
     const byLine = (a: { line: number }, b: { line: number }) => a.line - b.line;
@@ -1167,6 +1175,8 @@ class Reading {
       lines: [],
     };
     const flour = grams / (1 + word.hydration / 100);
+    // Ripe starter within a starter is what that is fed from.
+    if (inFerment?.kind === 'starter' && flour > 0) inFerment.sown ??= { grams, flour };
     const common = {
       measured: read.unit?.kind === 'mass' ? ('scale' as const) : ('volume' as const),
       ...(read.spread > 0 ? { spread: read.spread } : {}),
@@ -1187,6 +1197,23 @@ class Reading {
       this.#assume(row, `the ${calledOf(stage)} is read as ${open.join(', ')}`);
     }
   }
+}
+
+/** No starter is fed from less than that, or more, g per g of flour. Own choice, no source. */
+const seeds = [0.005, 10] as const;
+
+/** A starter's own build: how much ripe starter it is fed from, for each gram of its flour. */
+function buildOf(
+  lines: readonly Line[],
+  sown: OpenStage['sown'],
+  all: readonly Ingredient[],
+): { process: Process } | undefined {
+  if (sown === undefined) return undefined;
+  const flour = sumGrams(
+    lines.filter((l) => all.some((i) => i.id === l.ingredient && i.role === 'flour')),
+  );
+  const seed = Math.round((1000 * sown.grams) / (flour - sown.flour)) / 1000;
+  return seed >= seeds[0] && seed <= seeds[1] ? { process: { seed } } : undefined;
 }
 
 /** About what a row weighs that was not read, as if it were water; unknown where it only counts, or says nothing. */

@@ -5,7 +5,7 @@ import { stagesOf, type StageHead } from '../formula/formula.ts';
 import { stageNames } from '../formula/stages.ts';
 import type { Bread } from './bread.ts';
 import { keepsFor, riseSpan, type Stretch } from './rise-span.ts';
-import { starterHours } from './starter-hours.ts';
+import { starterHours, wakingHours } from './starter-hours.ts';
 import type { Task } from './task.ts';
 import { dawdle, type TaskChain } from './task-chain.ts';
 import { handwork, saidBy, span, usualMinutes } from './usual-minutes.ts';
@@ -29,6 +29,7 @@ export function aheadTasks(
     const lines = bread.lines.filter((l) => l.stage === stage.id && l.grams > 0);
     if (lines.length === 0 || (bread.ripe && stage.kind !== 'dough')) continue;
     if (stage.kind === 'starter' || stage.kind === 'preferment') {
+      const woken = stage.kind === 'starter' ? wake(bread, chain, stage) : undefined;
       const first = chain.add(
         stage.kind === 'starter' ? 'feed' : 'preferment',
         handwork(usualMinutes.feed.value),
@@ -43,6 +44,7 @@ export function aheadTasks(
         { label: `${stage.name} ripens`, until: 'domed or just falling', celsius: bread.room },
         stage.id,
       );
+      chain.follow(woken, first, wokenKeeps);
       ahead.push([chain.follow(first, ripe), dawdle]);
     } else if (stage.kind === 'soaker') {
       const said = saidBy(stage.process);
@@ -54,6 +56,20 @@ export function aheadTasks(
     }
   }
   return ahead;
+}
+
+/** A woken starter goes on within so many minutes. Common practice, no source. */
+const wokenKeeps = 120;
+
+/** Feedings that wake a starter which was left to itself: the last of them. */
+function wake(bread: Bread, chain: TaskChain, { id }: StageHead): Task | undefined {
+  let last: Task | undefined;
+  const takes = wakingHours(bread);
+  for (let nth = 1; nth <= (bread.wakes ?? 0); nth += 1) {
+    const task = chain.add('refresh', takes, { until: 'risen and bubbly' }, id, nth);
+    last = chain.follow(last, task, wokenKeeps);
+  }
+  return last;
 }
 
 /** By bread and stage: what is mixed ahead ripens the same whichever way the dough goes. */
@@ -71,7 +87,8 @@ function ripening(bread: Bread, stage: StageHead): Stretch {
 function workedOut(bread: Bread, stage: StageHead): Stretch {
   const lines = bread.lines.filter((l) => l.stage === stage.id);
   const cold = stage.process?.place === 'fridge';
-  if (stage.kind === 'starter') return starterHours(bread, lines);
+  if (stage.kind === 'starter')
+    return starterHours(bread, lines, bread.fitsBuild ? undefined : stage.process?.seed);
   const said = saidBy(stage.process);
   const dough = prefermentDough(lines, bread.room, bread.work);
   const { value } = usualMinutes.preferment;

@@ -1,4 +1,5 @@
 import { feedingFor, type FeedingAhead } from '../starter/feeding-for.ts';
+import { ownBuild } from '../starter/own-build.ts';
 import { starterParts } from '../starter/starter-parts.ts';
 import { leavenChange, type LeavenChange } from '../ferment/leaven-change.ts';
 import { waterTemperature, type WaterTemperature } from '../ferment/water-temperature.ts';
@@ -10,7 +11,12 @@ import type { PlannedBread, PlannedStep } from './plan.ts';
 /** What a plan's times ask of the amounts of a bread. */
 export interface BreadAmounts {
   /** What its starters are fed with, by stage. */
-  readonly feedings: ReadonlyArray<{ readonly stage: string; readonly feeding: FeedingAhead }>;
+  readonly feedings: ReadonlyArray<{
+    readonly stage: string;
+    readonly feeding: FeedingAhead;
+    /** Of a recipe with a build of its own: by that, or by the time that it has. */
+    readonly by?: 'recipe' | 'time';
+  }>;
   /** Its leaven, made fit for the time of the first rise; absent where it stays as it is. */
   readonly leaven?: LeavenChange;
   /** For a dough as warm as was planned; absent where no water is poured. */
@@ -39,19 +45,23 @@ export function amountsFor(
   keep = keptBack,
   fits = planned.rises?.first.leaven !== undefined,
 ): BreadAmounts {
-  const own = steps.filter((s) => s.bake === bread.id);
-  const feedings = stagesOf(bread.formula).flatMap(({ id, kind }) => {
-    const ripens = own.find((s) => s.id === `${bread.id}:${id}:ripen`);
+  const mine = steps.filter((s) => s.bake === bread.id);
+  const feedings = stagesOf(bread.formula).flatMap(({ id, kind, process }) => {
+    const ripens = mine.find((s) => s.id === `${bread.id}:${id}:ripen`);
     if (kind !== 'starter' || !ripens) return [];
     const parts = starterParts(bread.lines.filter((l) => l.stage === id && l.grams > 0));
-    const feeding = feedingFor(
-      { ...parts, keep, hours: hoursOf(ripens), celsius: bread.room },
-      bread.paces,
-      bread.model,
-    );
-    return feeding ? [{ stage: id, feeding }] : [];
+    const { room: celsius, paces, model } = bread;
+    const { seed } = process ?? {};
+    const own =
+      seed !== undefined && !planned.fitsBuild
+        ? ownBuild({ ...parts, keep, celsius, seed }, paces, model)
+        : undefined;
+    const feeding =
+      own ?? feedingFor({ ...parts, keep, hours: hoursOf(ripens), celsius }, paces, model);
+    const by = own ? ('recipe' as const) : seed === undefined ? undefined : ('time' as const);
+    return feeding ? [{ stage: id, feeding, ...(by ? { by } : {}) }] : [];
   });
-  const rises = own.find((s) => s.kind === 'first-rise');
+  const rises = mine.find((s) => s.kind === 'first-rise');
   // With the leaven that stands in it now, whatever it was planned with.
   const coming = planned.way && comingRises(bread, planned.way)?.first;
   const fit =

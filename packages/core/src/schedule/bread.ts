@@ -49,6 +49,12 @@ export interface Bread {
   readonly oven?: Appliance;
   /** Times the usual minutes that a bread is in it, as bakes measured it. */
   readonly ovenPace: number;
+  /** Grams that the household's scale steps by. */
+  readonly scaleStep?: number;
+  /** Its starter's own build is changed to fit the time. */
+  readonly fitsBuild?: true;
+  /** Feedings that wake its starter before that is built up for the dough. */
+  readonly wakes?: number;
   /** The other ovens that it may be baked in, where none was chosen. */
   readonly otherOvens?: readonly OvenKnown[];
   /** Metres above the sea. */
@@ -84,6 +90,7 @@ export interface BreadSaid {
   readonly ripe?: boolean;
   readonly course?: Course;
   readonly runs?: true;
+  readonly wakes?: number;
   /** Which of the household's ovens it is baked in. */
   readonly oven?: OvenChosen;
   readonly seen?: SeenRises;
@@ -106,6 +113,7 @@ export function breadOf(
     ripe,
     course: chosen,
     runs,
+    wakes,
     oven: baked,
     seen,
   }: BreadSaid,
@@ -142,6 +150,8 @@ export function breadOf(
     friction: frictionOf(kneadingOf(made), household, belief).mean,
     model: riseModelIn(household),
     ...(oven ? { oven } : {}),
+    scaleStep: household.scaleStep,
+    ...(wakes ? { wakes } : {}),
     ovenPace: paceOf(oven),
     ...(others.length > 0 && !baked ? { otherOvens: others } : {}),
     ...(household.altitude === undefined ? {} : { altitude: household.altitude }),

@@ -1,4 +1,5 @@
 import { isRefused, refuse, type Refused } from '../quantity/refusal.ts';
+import { stagesOf } from '../formula/formula.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import type { Bread } from './bread.ts';
 import { bakedByMachine, breadTasks, type BreadTasks } from './bread-tasks.ts';
@@ -50,6 +51,8 @@ export interface PlannedBread {
   readonly rises?: RiseWays;
   /** Which of several ovens it is baked in. */
   readonly oven?: Appliance;
+  /** Its starter is built to fit the time, and not as its recipe has it. */
+  readonly fitsBuild?: true;
 }
 
 /** A wish that, dropped, lets the rest be met. */
@@ -82,6 +85,8 @@ const mostOrders = 600;
 const triesAlone = 120;
 /** Another oven than the usual counts so much beside a way: it is taken where the usual one is not free. Own choice, no source. */
 const otherOven = 0.2;
+/** So does another build of the starter than the recipe's. Own choice, no source. */
+const otherBuild = 0.5;
 
 /** A bread's ways with their steps, the cheapest first. */
 interface Choice extends BreadTasks {
@@ -90,6 +95,7 @@ interface Choice extends BreadTasks {
   readonly rises?: RiseWays;
   /** Where there are several. */
   readonly oven?: Appliance;
+  readonly fitsBuild?: true;
   readonly cost: number;
 }
 
@@ -103,23 +109,36 @@ function choicesOf(wished: BreadWished): Choice[] {
     : found;
 }
 
+/** A bread in each oven, its starter built as its recipe has it or to fit the time, with what that counts beside a way. */
+function variants(bread: Bread): ReadonlyArray<{ readonly of: Bread; readonly more: number }> {
+  const { otherOvens = [] } = bread;
+  const ovens = [{}, ...otherOvens].map((by, i) => ({
+    of: { ...bread, ...by },
+    more: i > 0 ? otherOven : 0,
+  }));
+  const hasBuild = stagesOf(bread.formula).some((s) => s.process?.seed !== undefined);
+  return hasBuild && !bread.ripe
+    ? ovens.flatMap((o) => [
+        o,
+        { of: { ...o.of, fitsBuild: true as const }, more: o.more + otherBuild },
+      ])
+    : ovens;
+}
+
 function goingsOf({ bread, ways: allowed = wayIds }: BreadWished): Choice[] {
   if (bakedByMachine(bread)) return [{ id: bread.id, cost: 0, ...breadTasks(bread, undefined) }];
-  const { otherOvens = [], oven, ovenPace } = bread;
   const going = (way: WayId): Choice[] => {
     const rises = ways[way].of(bread);
     if (!rises) return [];
     const cost = wayCost(bread, way);
-    return [{ oven, ovenPace }, ...otherOvens].map((by, i): Choice => ({
+    return variants(bread).map(({ of, more }): Choice => ({
       id: bread.id,
       way,
       rises,
-      cost: cost + (i > 0 ? otherOven : 0),
-      ...breadTasks(
-        { ...bread, ...(by.oven ? { oven: by.oven } : {}), ovenPace: by.ovenPace },
-        rises,
-      ),
-      ...(otherOvens.length > 0 && by.oven ? { oven: by.oven } : {}),
+      cost: cost + more,
+      ...breadTasks(of, rises),
+      ...(bread.otherOvens && of.oven ? { oven: of.oven } : {}),
+      ...(of.fitsBuild ? { fitsBuild: true } : {}),
     }));
   };
   const can = allowed.flatMap(going);
@@ -338,13 +357,14 @@ export function plan(asked: PlanAsked): Plan | NoPlan {
     const margin = margins(tasks, links, found.timetable, done);
     return {
       breads: asked.breads.map(({ bread: { id, name } }, i) => {
-        const { way, rises, oven } = found.set[i]!;
+        const { way, rises, oven, fitsBuild } = found.set[i]!;
         return {
           id,
           name,
           ...(way ? { way } : {}),
           ...(rises ? { rises } : {}),
           ...(oven ? { oven } : {}),
+          ...(fitsBuild ? { fitsBuild } : {}),
         };
       }),
       steps: tasks

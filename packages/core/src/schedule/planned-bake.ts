@@ -11,6 +11,13 @@ export interface FactNoted {
 /** By step, without the bake's id. */
 export type FactsNoted = Readonly<Record<string, FactNoted>>;
 
+/** When a starter was last fed, and where it stands. */
+export interface StarterFed {
+  /** ISO moment. */
+  readonly at: string;
+  readonly keptAt: 'room' | 'fridge';
+}
+
 /** What is wished of a bake that is planned, and what was done of it. Moments are ISO texts. */
 export interface PlannedBody {
   readonly device?: DeviceId;
@@ -19,6 +26,8 @@ export interface PlannedBody {
   readonly readyBy?: string;
   readonly beginAt?: string;
   readonly ripe?: boolean;
+  /** Told beside what the jar says. */
+  readonly fed?: StarterFed;
   readonly ways?: readonly WayId[];
   /** Into what it is divided, where that is not as its recipe has it. */
   readonly shaping?: Shaping;

@@ -28,7 +28,7 @@ export class TaskChain {
   }
 
   /** One step more; what its recipe says of it is its words. */
-  add(kind: StepKindId, takes: Stretch, more: More = {}, stage = ''): Task {
+  add(kind: StepKindId, takes: Stretch, more: More = {}, stage = '', nth = 1): Task {
     const row = stepKinds[kind];
     const written = stepsWritten(this.#bread);
     // Where it rises once, that is its rise, by whatever name.
@@ -46,7 +46,7 @@ export class TaskChain {
           ]
         : [];
     const task: Task = {
-      id: [this.#bread.id, ...(stage ? [stage] : []), kind].join(':'),
+      id: [this.#bread.id, ...(stage ? [stage] : []), nth > 1 ? `${kind}-${nth}` : kind].join(':'),
       bake: this.#bread.id,
       kind,
       label: row.label,

@@ -16,10 +16,11 @@ import {
   type PlannedBread,
   type PlannedStep,
 } from './plan.ts';
-import type { FactsNoted } from './planned-bake.ts';
+import type { FactsNoted, StarterFed } from './planned-bake.ts';
 import { stepCurve } from './step-curve.ts';
 import { handsIn } from './hands-in.ts';
 import { oneKitchen, type Closed, type Fact, type Resources, type Wish } from './task.ts';
+import { wakesOf } from '../starter/wakes.ts';
 import { timerFor, timerText } from '../course/timer.ts';
 import { isRefused } from '../quantity/refusal.ts';
 import { usualMinutes } from './usual-minutes.ts';
@@ -31,6 +32,8 @@ export interface BakeWished extends BreadSaid {
   readonly readyBy?: string;
   readonly beginAt?: string;
   readonly ways?: readonly WayId[];
+  /** When its starter was last fed, and where it stands, where that is told beside the jar. */
+  readonly fed?: StarterFed;
   /** By step, without the bake's id. */
   readonly facts?: FactsNoted;
   readonly locks?: Readonly<Record<string, string>>;
@@ -95,6 +98,8 @@ export interface TimedBake extends BreadAmounts {
   readonly says?: string;
   /** Which of several ovens it is baked in. */
   readonly oven?: string;
+  /** Feedings that wake its starter first. */
+  readonly wakes?: number;
   /** It has begun, and its wish cannot be met any more. */
   readonly late?: boolean;
 }
@@ -245,6 +250,7 @@ function inMinutes({
   bakes: wished,
   week,
   resources = oneKitchen,
+  household,
 }: PlanQuestion): Minutes {
   const clock = clockFrom(now, zone);
   const minute = (iso: string) => minuteOf(clock, iso);
@@ -255,7 +261,10 @@ function inMinutes({
   });
   const isLost = (bake: BakeWished) => !hasBegun(bake.facts) && isMissed(wishOf(bake), 0);
   const kept = wished.filter((b) => !isLost(b));
-  const bakes = kept.length > 0 ? kept : wished;
+  const bakes = (kept.length > 0 ? kept : wished).map((b) => ({
+    ...b,
+    wakes: b.wakes ?? wakesOf(b.formula, household.bags, now, b.fed),
+  }));
   const facts = byStep(
     bakes,
     (b) => b.facts,
@@ -416,12 +425,13 @@ export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
       name: of.name,
       ...(of.way ? { way: of.way, label: ways[of.way].label, says: ways[of.way].says } : {}),
       ...(of.oven ? { oven: of.oven.id } : {}),
+      ...(bakes[i]!.wakes ? { wakes: bakes[i]!.wakes } : {}),
       ...(late && begun.has(of.id) && bakes[i]!.readyBy !== undefined ? { late } : {}),
       ...amountsOf(asWritten[i]!, of, steps, made[i]!),
     })),
     calls,
     ...(waits ? { waits } : {}),
-    missed: wished.filter((b) => !bakes.includes(b)).map((b) => b.id),
+    missed: wished.filter((b) => !indexOf.has(b.id)).map((b) => b.id),
     closed: closed
       .filter((c) => c.to > 0)
       .map(({ from, to, what }) => ({ from: at(from), to: at(to), what })),

@@ -81,6 +81,7 @@ function noted(
   const { lines, shaping, room, dough, course, seen } = run.bread;
   return {
     formula: run.formula,
+    wakes: run.bread.wakes ?? 0,
     device: run.bread.device,
     lines,
     shaping,
@@ -98,7 +99,7 @@ function noted(
 
 /** A planned bake with what was noted of it so far, on the plan and in the bake that was begun of it. */
 function wished(plan: PlannedWithBake, given: PlanGiven): BakeWished[] {
-  const { id, roomC, doughC, ripe, readyBy, beginAt, ways, shaping, locks, facts } = plan;
+  const { id, roomC, doughC, ripe, readyBy, beginAt, ways, shaping, fed, locks, facts } = plan;
   const formula = given.formulas[id];
   if (!formula) return [];
   const device = plan.device ?? given.devices[id];
@@ -115,6 +116,7 @@ function wished(plan: PlannedWithBake, given: PlanGiven): BakeWished[] {
       ...(beginAt === undefined ? {} : { beginAt }),
       ...(ways === undefined ? {} : { ways }),
       ...(shaping === undefined ? {} : { shaping }),
+      ...(fed === undefined ? {} : { fed }),
       ...own,
       locks: { ...locks, ...own.locks },
       // What is mixed ahead is in the dough by then.

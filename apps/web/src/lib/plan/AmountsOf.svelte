@@ -2,6 +2,7 @@
   import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
   import { gramsText, hoursText } from '@tender-crumb/core/quantity';
   import { keptBack, type TimedBake } from '@tender-crumb/core/schedule';
+  import { fedAgo, type FedAgo } from '@tender-crumb/core/starter';
   import { nanoid } from 'nanoid';
   import { question } from '../question.ts';
   import { draftEntry } from '../sync/kinds.ts';
@@ -23,6 +24,26 @@
   const ready = $derived(steps.at(-1)?.end);
   const begun = $derived(plan?.bakeId);
   let fault = $state('');
+
+  const hasStarter = $derived(
+    planning.data.formulas[bake.id]?.stages.some((s) => s.kind === 'starter') ?? false,
+  );
+  const agoIds = Object.keys(fedAgo) as FedAgo[];
+  const day = 86_400_000;
+  /** What was said of its last feeding, as the nearest of what can be said. */
+  const fed = $derived.by((): FedAgo | '' => {
+    if (!plan?.fed) return '';
+    const days = (planning.now.getTime() - Date.parse(plan.fed.at)) / day;
+    return agoIds.findLast((id) => fedAgo[id].days <= days + 1) ?? 'fresh';
+  });
+  async function say(ago: FedAgo | '') {
+    await planning.change(bake.id, ({ fed: before, ...rest }) => {
+      void before;
+      if (ago === '') return rest;
+      const at = new Date(planning.now.getTime() - fedAgo[ago].days * day).toISOString();
+      return { ...rest, fed: { at, keptAt: 'fridge' } };
+    });
+  }
 
   /** Makes the formula's leaven fit the time that the plan has for its first rise. */
   async function take() {
@@ -62,10 +83,31 @@
   {#if bake.label}
     <p class="quiet">Rises {bake.label}: {bake.says}.</p>
   {/if}
-  {#each bake.feedings as { stage, feeding } (stage)}
+  {#if hasStarter && plan && !begun && !plan.ripe}
+    <label class="no-print quiet flex flex-wrap items-center gap-2"
+      >Its starter was last fed
+      <select class="field text-base text-ink" bind:value={() => fed, say}>
+        <option value="">{plan.fed ? 'as its jar says' : 'not said'}</option>
+        {#each agoIds as id (id)}<option value={id}>{fedAgo[id].label}</option>{/each}
+      </select>
+    </label>
+  {/if}
+  {#if bake.wakes}
+    <p>
+      Its starter was last fed long ago: {bake.wakes === 1
+        ? 'one feeding wakes'
+        : 'two feedings wake'}
+      it first.
+    </p>
+  {/if}
+  {#each bake.feedings as { stage, feeding, by } (stage)}
     <p>
       Feed: <b>{asMass(feeding.seed)}</b> of starter, <b>{asMass(feeding.flour)}</b> of flour,
-      <b>{asMass(feeding.water)}</b> of water; {asMass(keptBack)} stay to go on from.
+      <b>{asMass(feeding.water)}</b> of water; {asMass(keptBack)} stay to go on from{by === 'recipe'
+        ? ', as the recipe has it'
+        : by === 'time'
+          ? ': not as the recipe has it, for the time that there is'
+          : ''}.
     </p>
   {/each}
   {#if bake.leaven && 'changes' in bake.leaven}

@@ -70,6 +70,10 @@ const wishes = {
     .items(Joi.string().valid(...wayIds))
     .min(1)
     .unique(),
+  fed: Joi.object({
+    at: instant.required(),
+    keptAt: Joi.string().valid('room', 'fridge').required(),
+  }),
   shaping: Joi.object({
     form: Joi.string()
       .valid(...forms)
