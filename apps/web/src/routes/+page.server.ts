@@ -4,7 +4,7 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { pageIn } from '$lib/server/paging.ts';
 import { shelfRows } from '$lib/server/shelf.ts';
 import { countFormulas, listHeads } from '$lib/server/store/formulas.ts';
-import { readBelief } from '$lib/server/store/belief.ts';
+import { knownBelief } from '$lib/server/store/known-belief.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
@@ -21,7 +21,7 @@ export const load: PageServerLoad = async ({ url }) => {
   const [{ rows, total }, household, learned] = await Promise.all([
     listHeads(db, { limit: perPage, offset, search }),
     readHousehold(db),
-    readBelief(db),
+    knownBelief(db),
   ]);
   return {
     rows: await shelfRows(db, rows, household, learned),

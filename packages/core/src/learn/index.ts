@@ -17,3 +17,4 @@ export * from './rest-breads.ts';
 export * from './rises.ts';
 export * from './taught-figures.ts';
 export * from './update.ts';
+export * from './from-jars.ts';

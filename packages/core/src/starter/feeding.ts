@@ -11,6 +11,10 @@ export interface Feeding extends Stirred {
   readonly at: string;
   /** When it stood highest. */
   readonly peakAt?: string;
+  /** How warm it stood, °C; as the kitchen is where nobody said. */
+  readonly celsius?: number;
+  /** When it began to rise, where somebody looked. */
+  readonly risingAt?: string;
   /** What was taken out and kept for other things, grams. */
   readonly discard?: number;
   readonly note?: string;
@@ -32,6 +36,18 @@ export function hoursToPeak({ at, peakAt }: Pick<Feeding, 'at' | 'peakAt'>): num
   const hours = (Date.parse(peakAt) - Date.parse(at)) / 3_600_000;
   return hours > 0 && hours <= latestPeak ? hours : undefined;
 }
+
+/**
+ * Hours from a feeding to when it began to rise.
+ *
+ * @returns undefined where nobody saw it, or no starter takes so long
+ * @example hoursToRising({at: '2026-11-26T08:00:00Z', risingAt: '2026-11-26T10:00:00Z'}) // 2
+ */
+export const hoursToRising = ({
+  at,
+  risingAt,
+}: Pick<Feeding, 'at' | 'risingAt'>): number | undefined =>
+  hoursToPeak({ at, ...(risingAt === undefined ? {} : { peakAt: risingAt }) });
 
 /**
  * Whether a starter that was fed then may still come to stand highest, and nobody has seen it yet.

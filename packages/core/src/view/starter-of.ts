@@ -5,7 +5,6 @@ import type { Bag } from '../ingredient/bag.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
 import { buildsFor, type Build } from '../starter/builds.ts';
 import type { Feeding } from '../starter/feeding.ts';
-import { peaksTeach } from '../starter/peaks-teach.ts';
 import { starterStanding, starterStandings } from '../starter/standing.ts';
 import { lazily } from './lazily.ts';
 
@@ -78,14 +77,7 @@ export const starterOf = ({
       if (hours <= 0) return refuse('past', 'That time is past already.');
       const whole = pantryIn(household).ingredient(bag.ingredient).whole ?? 0;
       const celsius = household.room.celsius ?? usualWarmth.air;
-      // Of what was fed for a bake the book has learned already.
-      const peaks = feedings
-        .filter((f) => f.bake === undefined)
-        .map((f) => ({ ...f, celsius, whole }))
-        .reverse();
-      const starter = peaksTeach(paces.starter, peaks);
-      const known = starter ? { ...paces, starter } : paces;
-      const found = buildsFor({ want, keep, hydration, whole, celsius, hours, builds }, known);
+      const found = buildsFor({ want, keep, hydration, whole, celsius, hours, builds }, paces);
       return 'refused' in found
         ? found
         : found.map((build) => ({

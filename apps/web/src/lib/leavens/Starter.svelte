@@ -13,8 +13,9 @@
   import { saidRow, type Settled } from '../sync/said.ts';
   import { numberIn } from '../pantry/faults.ts';
   import { fieldOf, momentOfField, timeText, untilText } from '../plan/when.ts';
-  import { asMass } from '../ui/writing.ts';
+  import { asMass, asWarmth } from '../ui/writing.ts';
   import LeavenForm from './LeavenForm.svelte';
+  import TwoJars from './TwoJars.svelte';
   import { currentIso, currentMs, currentTime } from '../clock.ts';
 
   let {
@@ -154,7 +155,7 @@
       water, in {view.keptAt === 'fridge' ? 'the fridge' : 'the room'}{view.fedAt
         ? `; fed ${timeText(view.fedAt, zone, now)}, ${untilText(view.fedAt, now)}`
         : ''}{view.discard > 0 ? `; ${asMass(view.discard)} of discard put by` : ''}.
-      {paces.starter ? 'Its pace is learned from your bakes.' : ''}
+      {paces.starter ? 'How fast it works is learned from what you saw of it.' : ''}
     </p>
   </div>
 
@@ -234,6 +235,16 @@
     </div>
   </div>
 
+  <TwoJars
+    {bag}
+    {feedings}
+    whole={flours.find((f) => f.id === bag.ingredient)?.whole ?? 0}
+    {paces}
+    {zone}
+    {now}
+    {ask}
+  />
+
   {#if feedings.length > 0}
     <div>
       <h3 class="font-semibold">What it was fed</h3>
@@ -247,7 +258,9 @@
               <span class="quiet"
                 >{asMass(feeding.seed)} + {asMass(feeding.flour)} + {asMass(
                   feeding.water,
-                )}{hoursToPeak(feeding) === undefined
+                )}{feeding.celsius === undefined
+                  ? ''
+                  : `, at ${asWarmth(feeding.celsius)}`}{hoursToPeak(feeding) === undefined
                   ? ''
                   : `, highest after ${hoursText(hoursToPeak(feeding)!)}`}{feeding.note
                   ? `, ${feeding.note}`

@@ -2,7 +2,7 @@ import { forBread, nextTime, type Lesson, type NextTime } from '@tender-crumb/co
 import type { Database } from './database/open.ts';
 import type { StoredBake } from './store/bake-rows.ts';
 import { readVersions } from './store/formulas.ts';
-import { readBelief } from './store/belief.ts';
+import { knownBelief } from './store/known-belief.ts';
 import { readHousehold } from './store/household.ts';
 
 /** A bake's lesson with what the same formula would do next time, by all that is known now. */
@@ -10,7 +10,7 @@ export async function withNext<B extends StoredBake>(
   db: Database,
   bakes: readonly B[],
 ): Promise<Array<Omit<B, 'lesson'> & { lesson?: Lesson & { next?: NextTime } }>> {
-  const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
+  const [household, { belief }] = await Promise.all([readHousehold(db), knownBelief(db)]);
   const baked = await readVersions(
     db,
     bakes.filter((b) => b.lesson),

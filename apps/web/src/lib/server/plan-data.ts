@@ -5,7 +5,7 @@ import { localZone } from './day.ts';
 import type { Database } from './database/open.ts';
 import { readFormula } from './store/formulas.ts';
 import { madeBefore } from './store/made-before.ts';
-import { readBelief } from './store/belief.ts';
+import { knownBelief } from './store/known-belief.ts';
 import { readHousehold } from './store/household.ts';
 import { plansWithBakes } from './store/plans.ts';
 import { listTimers, type Timer } from './store/timers.ts';
@@ -21,7 +21,7 @@ export async function readPlanData(db: Database): Promise<PlanData> {
   const [plans, household, { belief }, timers] = await Promise.all([
     plansWithBakes(db),
     readHousehold(db),
-    readBelief(db),
+    knownBelief(db),
     listTimers(db),
   ]);
   const found = await Promise.all(

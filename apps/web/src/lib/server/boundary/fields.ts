@@ -33,6 +33,8 @@ export const feedingBody = Joi.object<Omit<Feeding, 'id'>>({
   flour: feedingGrams.greater(0).required(),
   water: feedingGrams.required(),
   peakAt: instant,
+  risingAt: instant,
+  celsius: Joi.number().min(-2).max(60),
   discard: feedingGrams,
   note: Joi.string().max(500),
   bake: plainId,

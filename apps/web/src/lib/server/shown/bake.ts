@@ -3,7 +3,7 @@ import type { Database } from '../database/open.ts';
 import { readPlanData } from '../plan-data.ts';
 import { notesBefore, readBake } from '../store/bakes.ts';
 import { readFormula } from '../store/formulas.ts';
-import { readBelief } from '../store/belief.ts';
+import { knownBelief } from '../store/known-belief.ts';
 import { readHousehold } from '../store/household.ts';
 
 /**
@@ -20,7 +20,7 @@ export async function bakeShown(db: Database, id: string) {
       : await readFormula(db, bake.formulaId, bake.formulaVersion);
   const [household, { belief }, plan, lastNotes] = await Promise.all([
     readHousehold(db),
-    readBelief(db),
+    knownBelief(db),
     readPlanData(db),
     notesBefore(db, bake),
   ]);

@@ -4,7 +4,7 @@ import type { Database } from '../database/open.ts';
 import { lastFelt } from '../store/bakes.ts';
 import { listAside } from '../store/formula-asides.ts';
 import { readFormula } from '../store/formulas.ts';
-import { readBelief } from '../store/belief.ts';
+import { knownBelief } from '../store/known-belief.ts';
 import { readHousehold } from '../store/household.ts';
 import { madeBefore } from '../store/made-before.ts';
 import { listLabels } from '../store/own.ts';
@@ -24,7 +24,7 @@ export async function benchShown(
   if (!found) return undefined;
   const [household, { belief }, felt, aside, made, labels] = await Promise.all([
     readHousehold(db),
-    readBelief(db),
+    knownBelief(db),
     lastFelt(db, [id]),
     listAside(db, id),
     madeBefore(db, id),

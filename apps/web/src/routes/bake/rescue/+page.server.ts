@@ -2,7 +2,7 @@ import { forBread } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
-import { readBelief } from '$lib/server/store/belief.ts';
+import { knownBelief } from '$lib/server/store/known-belief.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ url }) => {
     bake?.formulaId === undefined
       ? undefined
       : await readFormula(db, bake.formulaId, bake.formulaVersion);
-  const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
+  const [household, { belief }] = await Promise.all([readHousehold(db), knownBelief(db)]);
   return {
     household,
     belief: forBread(belief, bake?.formulaId),

@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { pacesFor } from '@tender-crumb/core/ferment';
-  import { spoiledStarter } from '@tender-crumb/core/starter';
+  import { pacesOfJar, spoiledStarter } from '@tender-crumb/core/starter';
   import { pantryIn } from '@tender-crumb/core/household';
   import type { Bag } from '@tender-crumb/core/ingredient';
   import Pencil from '@lucide/svelte/icons/pencil';
@@ -52,7 +51,7 @@
         feedings={fed(bag)}
         {household}
         {flours}
-        paces={pacesFor(data.belief, { starter: `pace:bag:${bag.id}` })}
+        paces={pacesOfJar(data.belief, data.household, bag.id)}
         zone={data.zone}
         onchange={refresh}
       />

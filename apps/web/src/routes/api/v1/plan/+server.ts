@@ -17,7 +17,7 @@ import { kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
 import { readFormula } from '$lib/server/store/formulas.ts';
-import { readBelief } from '$lib/server/store/belief.ts';
+import { knownBelief } from '$lib/server/store/known-belief.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
 import { localZone } from '$lib/server/day.ts';
 import { currentIso } from '$lib/clock.ts';
@@ -26,7 +26,7 @@ import { currentIso } from '$lib/clock.ts';
 export const POST = route(async ({ request }) => {
   const { bakes, ...asked } = check(planBody, await readJson(request), 'body');
   const db = await kitchen();
-  const [household, { belief }] = await Promise.all([readHousehold(db), readBelief(db)]);
+  const [household, { belief }] = await Promise.all([readHousehold(db), knownBelief(db)]);
   const wished = await Promise.all(
     bakes.map(async (bake, i): Promise<BakeWished> => {
       const { id = `b${i + 1}`, formula, formulaId, roomC, doughC, ...wish } = bake;
