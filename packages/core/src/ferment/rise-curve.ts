@@ -18,12 +18,16 @@ export function riseCurve(
 
 /** How far past its forecast a rise is drawn, so that what is over-ripe is seen. */
 const beyond = 1.4;
-/** Hours that are drawn of a rise that never comes to its end. */
-const drawnHours = 24;
+/** Hours that are drawn of a rise that never comes to its end, in a room and in the cold. Own choice, no source. */
+const drawnHours = { room: 24, cold: 72 } as const;
+/** A dough that ends in such air stands in a fridge, °C. */
+const coldBelow = 10;
 
 /**
- * The curve of a rise as it is shown: as fast as its leavens are believed to be, and somewhat past its end.
+ * The curve of a rise as it is shown: as fast as its leavens are believed to be, somewhat past its end, and as far as
+ * somebody asked.
  *
+ * @param upTo hours that are asked for
  * @example drawnRise(dough, riseForecast(dough, {volume: 2})).at(-1)!.volume // above 2
  */
 export const drawnRise = (
@@ -31,10 +35,11 @@ export const drawnRise = (
   forecast: RiseForecast,
   paces: Paces = {},
   model: RiseModel = usualRise,
-): RisePoint[] =>
-  riseCurve(
-    withPaces(dough, paces),
-    isForecast(forecast) ? forecast.high * beyond : drawnHours,
-    undefined,
-    model,
-  );
+  upTo = 0,
+): RisePoint[] => {
+  const isCold = (dough.air.at(-1)?.celsius ?? dough.celsius) < coldBelow;
+  const shown = isForecast(forecast)
+    ? forecast.high * beyond
+    : drawnHours[isCold ? 'cold' : 'room'];
+  return riseCurve(withPaces(dough, paces), Math.max(shown, upTo), undefined, model);
+};

@@ -25,4 +25,5 @@ export * from './planned-bake.ts';
 export * from './timed-plan.ts';
 export * from './hands-in.ts';
 export * from './in-oven.ts';
+export * from './into-night.ts';
 export * from './sheets-in-a-row.ts';

@@ -8,6 +8,7 @@ import { eatings } from '../style/nature.ts';
 import { styles } from '../style/style.ts';
 import type { Placed } from './clash.ts';
 import { beginSlack, findTimetable, mostTries, type Puzzle, type Timetable } from './timetable.ts';
+import { intoNight } from './into-night.ts';
 import { margins } from './unsure.ts';
 import { wayCost, ways, type RiseWays } from './ways.ts';
 import { wayIds, type WayId } from './way-id.ts';
@@ -197,6 +198,18 @@ const worth = (
   return choice.cost + stale * Math.max(0, early - fresh);
 };
 
+/** A rise that may call somebody out of bed counts so much beside a way. Own choice, no source. */
+const calledAtNight = 0.5;
+
+/** What it counts that rises may be over at night: only what is planned to be over late is worth another way. */
+function nightCost({ tasks, links }: Choice, timetable: Timetable, { closed }: PlanAsked): number {
+  const margin = margins(tasks, links, timetable);
+  const late = tasks.filter(
+    (t) => intoNight({ ...t, ...timetable.get(t.id)!, ...margin.get(t.id)! }, closed) === 'late',
+  );
+  return calledAtNight * late.length;
+}
+
 /** One bread after the other, each the best way round those before it. */
 function oneByOne(
   asked: PlanAsked,
@@ -215,7 +228,7 @@ function oneByOne(
       const puzzle = { ...puzzleOf(asked, [choice], { [bread.id]: wish }), fast };
       const { timetable } = findTimetable(puzzle, triesAlone);
       if (!timetable) continue;
-      const of = worth(choice, timetable, wish, bread);
+      const of = worth(choice, timetable, wish, bread) + nightCost(choice, timetable, asked);
       if (!best || of < best.worth) best = { choice, timetable, worth: of };
     }
     if (!best) return undefined;

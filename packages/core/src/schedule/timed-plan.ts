@@ -19,6 +19,7 @@ import {
 import type { FactsNoted, StarterFed } from './planned-bake.ts';
 import { stepCurve } from './step-curve.ts';
 import { handsIn } from './hands-in.ts';
+import { intoNight, type IntoNight } from './into-night.ts';
 import { oneKitchen, type Closed, type Fact, type Resources, type Wish } from './task.ts';
 import { wakesOf } from '../starter/wakes.ts';
 import { timerFor, timerText } from '../course/timer.ts';
@@ -76,6 +77,8 @@ export interface TimedStep extends Pick<
   readonly minutes: number;
   /** What a machine's timer is set to when everything is in, so that it is ready then: hours and minutes. */
   readonly timer?: string;
+  /** It may be over when nobody is up: later or sooner than planned. */
+  readonly night?: IntoNight;
   /** The name of the oven, where there are several. */
   readonly oven?: string;
   /** When somebody's hands are wanted. */
@@ -437,7 +440,11 @@ export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
       .map(({ from, to, what }) => ({ from: at(from), to: at(to), what })),
     steps: steps.map((step) => {
       const i = indexOf.get(step.bake)!;
-      return timedStep(step, made[i]!.bread, breads[i]!, at);
+      const night = intoNight(step, closed);
+      return {
+        ...timedStep(step, made[i]!.bread, breads[i]!, at),
+        ...(night ? { night } : {}),
+      };
     }),
   };
 }

@@ -98,7 +98,8 @@ export function riseOf(bench: BenchView, asked: RiseAskedHere | undefined): Rise
       return risesOf(lines, { celsius, air: airs, vessel }, shaped, paces, work, model);
     },
     first: ({ rises }) => rises[0],
-    curve: ({ first }) => (first ? drawnRise(first.dough, first.forecast, paces, model) : []),
+    curve: ({ first }) =>
+      first ? drawnRise(first.dough, first.forecast, paces, model, hours) : [],
     leaven: ({ first }) =>
       first && hours !== undefined
         ? leavenChange(lines, first, hours, paces, work, model)

@@ -2,6 +2,8 @@ import { expect } from 'chai';
 import { bakeState, seenIn, type BakeEvent } from '@tender-crumb/core/bake';
 import {
   isForecast,
+  riseDoubtIds,
+  riseDoubts,
   riseFor,
   riseForecast,
   riseUntil,
@@ -9,6 +11,7 @@ import {
   usualRise,
   type Paces,
   type RiseBand,
+  type RiseEnd,
   type RiseModel,
   type RisingDough,
   type Seen,
@@ -199,5 +202,61 @@ describe('what was seen, in a plan', () => {
     const last = (n: number) => band(quick, 2, looks.slice(-n)).middle;
     expect(last(8)).to.equal(last(6));
     expect(last(6)).not.to.equal(last(5));
+  });
+});
+
+describe('a mark by one Gaussian step, and by draws that are weighted by what was seen', () => {
+  /** Doughs with everything that is in doubt drawn at once: what each would show at that hour, and when it ends. */
+  function weighted(dough: RisingDough, end: RiseEnd, hours: number, volume: number) {
+    const normal = normalDraws(seededRandom(27));
+    const rows = riseDoubtIds.map((id) => [id, riseDoubts[id]] as const);
+    const draws = Array.from({ length: 900 }, () => {
+      const start = { dough, end, model: usualRise };
+      const of = rows.reduce((at, [, row]) => row.moved(at, normal() * row.sd.value), start);
+      const stands = riseFor(of.dough, hours, of.model).volume;
+      // As a tape is read: to 12 % of what was gained.
+      const off = Math.log((volume - 1) / Math.max(1e-3, stands - 1)) / 0.12;
+      const ends = riseUntil(of.dough, of.end, of.model).hours;
+      return { ends: ends ?? Infinity, weight: Math.exp(-(off ** 2) / 2) };
+    }).sort((a, b) => a.ends - b.ends);
+    const all = draws.reduce((sum, d) => sum + d.weight, 0);
+    const quantile = (share: number) => {
+      let sum = 0;
+      return draws.find((d) => (sum += d.weight) >= share * all)!.ends;
+    };
+    const effective = all ** 2 / draws.reduce((sum, d) => sum + d.weight ** 2, 0);
+    return { low: quantile(0.1), middle: quantile(0.5), high: quantile(0.9), effective };
+  }
+
+  it('agree: middles within 3 %, bands within a fifth of each other', function () {
+    this.timeout(60_000);
+    const rows = [];
+    for (const [says, dough, end] of [
+      ['yeast', quick, { volume: 2 }],
+      ['starter', { ...sour, yeast: 0 }, { volume: 1.5 }],
+    ] as const) {
+      const usual = riseUntil(dough, end).hours!;
+      for (const [share, by] of [
+        [0.5, 1],
+        [0.5, 1.25],
+        [0.75, 0.85],
+      ] as const) {
+        const hours = usual * share;
+        const volume = 1 + (riseFor(dough, hours).volume - 1) * by;
+        const draws = weighted(dough, end, hours, volume);
+        const step = seenForecast(dough, end, {}, usualRise, [{ hours, volume }]);
+        if (!isForecast(step)) throw new Error('a forecast');
+        const off = step.middle / draws.middle;
+        const width = Math.log(step.high / step.low) / Math.log(draws.high / draws.low);
+        rows.push({ says, share, by, off, width, effective: draws.effective });
+      }
+    }
+    for (const { says, share, by, off, width, effective } of rows)
+      console.info(
+        `        ${says}, ${share} of its time, × ${by} of the rise: middle ${off.toFixed(2)}, band ${width.toFixed(2)}, ${effective.toFixed(0)} draws that count`,
+      );
+    expect(rows.every((r) => r.effective > 60)).to.equal(true);
+    expect(rows.filter((r) => r.off < 0.97 || r.off > 1.03)).to.deep.equal([]);
+    expect(rows.filter((r) => r.width < 0.83 || r.width > 1.2)).to.deep.equal([]);
   });
 });

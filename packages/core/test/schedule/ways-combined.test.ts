@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import { nothingLearned } from '@tender-crumb/core/belief';
 import { comingRises, isTimed, oneKitchen, timedPlan } from '@tender-crumb/core/schedule';
 import type { BakeWished, TimedPlan, WayId } from '@tender-crumb/core/schedule';
-import { breadOf } from '@tender-crumb/core/schedule';
+import { breadOf, intoNight } from '@tender-crumb/core/schedule';
+import { benchOf, riseOf, usualPlace, type RiseAskedHere } from '@tender-crumb/core/view';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { isShapedCold, waterTemperature } from '@tender-crumb/core/ferment';
 import { resolve, type Formula } from '@tender-crumb/core/formula';
@@ -199,5 +200,48 @@ describe('a machine that waits', () => {
     const programme = plan.steps.find((s) => s.kind === 'programme')!;
     expect(programme.timer).to.equal(undefined);
     expect(programme.minutes).to.be.below(300);
+  });
+});
+
+describe('a rise whose end is in doubt', () => {
+  const night = [{ from: 1350, to: 1830, what: 'hands', wish: 'asleep' }] as const;
+  const step = (end: number, soonest: number, latest: number, doubt = 0.2) =>
+    intoNight({ doubt, end, soonest, latest }, night);
+  it('is told where it may run into the night, or be over before somebody is up', () => {
+    expect([step(1340, 1280, 1350), step(1340, 1280, 1351)]).to.deep.equal([undefined, 'late']);
+    expect([step(1840, 1830, 1900), step(1840, 1829, 1900)]).to.deep.equal([undefined, 'early']);
+    // What ends by the clock, or in the middle of it, is another matter.
+    expect([step(1340, 1280, 1400, 0), step(1500, 1400, 1600)]).to.deep.equal([
+      undefined,
+      undefined,
+    ]);
+    const power = night.map((n) => ({ ...n, what: 'power' as const }));
+    expect(intoNight({ doubt: 0.2, end: 1340, soonest: 1280, latest: 1400 }, power)).to.equal(
+      undefined,
+    );
+  });
+  it('stands beside its step in the plan', () => {
+    const evening = planned({
+      recipe: sour,
+      style: 'hearth-white',
+      now: 12,
+      ready: 24 + 13,
+      more: { ways: ['cold-proof'], ripe: true },
+    });
+    const first = evening.steps.find((s) => s.kind === 'first-rise')!;
+    const late = hours(first.latest) > 22.5 && hours(first.end) <= 22.5;
+    expect(first.night).to.equal(late ? 'late' : undefined);
+    expect(evening.steps.filter((s) => s.doubt === 0 && s.night)).to.deep.equal([]);
+  });
+});
+
+describe('a curve goes on to where it is asked', () => {
+  const { formula } = read('500 g bread flour\n320 g water\n10 g salt\n0.2 g instant yeast');
+  const bench = benchOf({ formula, household: home, belief: nothingLearned });
+  const last = (asked: Partial<RiseAskedHere>) =>
+    riseOf(bench, { ...usualPlace(bench), ...asked }).curve.at(-1)!.hours;
+  it('72 hours in the fridge, where it never comes to its end; as far as was asked where it does', () => {
+    expect(last({ fridgeAfter: 1 })).to.be.closeTo(72, 1e-6);
+    expect(last({ hours: 60 })).to.be.at.least(60 - 1e-6);
   });
 });

@@ -89,7 +89,9 @@
       {#each options as option (option.id)}
         <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2">
           <span class="min-w-0 flex-1 basis-56">
-            <b>{option.same ? 'As it goes now' : option.label}</b>: ready
+            <b class="inline-block first-letter:uppercase"
+              >{option.same ? 'As it goes now' : option.label}</b
+            >: ready
             <b>{timeText(option.ready, zone, planning.now)}</b>, {off(option)}
             {#if !option.same}<span class="quiet block">{option.says}</span>{/if}
             {#each option.others as other (other.bake)}

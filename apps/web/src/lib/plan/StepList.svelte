@@ -61,6 +61,11 @@
       .filter(Boolean)
       .join(' · ');
 
+  const nights = {
+    late: 'This may still be rising at bedtime or when you leave. If so, put it in the fridge.',
+    early: 'This may be ready before you are up or back. Check it first thing.',
+  } as const;
+
   /** Its parts one after another, and its folds. */
   const midway = ({ parts = [], folds }: TimedStep): string =>
     [...parts.map((p) => say(partText(p))), ...(folds ? [foldsText(folds)] : [])].join(' · ');
@@ -93,6 +98,7 @@
             >{/if}
         </p>
         {#if detail(step, done)}<p class="quiet">{detail(step, done)}</p>{/if}
+        {#if !done && step.night}<p class="text-act">{nights[step.night]}</p>{/if}
         {#if !done && midway(step)}<p class="quiet">{midway(step)}</p>{/if}
         {#if step.says && open === step.id}<p class="quiet italic">{step.says}</p>{/if}
       </div>

@@ -12,6 +12,7 @@ import { saidOf, saidRow, type Settled } from '../sync/said.ts';
 import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
 import { breadsHere, ofNoBread } from './breads-here.ts';
+import { keepPlan, lastPlan } from './last-plan.ts';
 import { movedBeside, planBeside } from './planner.ts';
 import { currentIso, currentMs, currentTime } from '../clock.ts';
 
@@ -90,6 +91,8 @@ export class Planning {
   /** Follows the clock; ends when the page goes. */
   follow(): () => void {
     let planned = currentMs();
+    const last = lastPlan(this.plans);
+    if (last) this.#show(last, false);
     void this.work();
     const timer = setInterval(() => {
       this.now = currentTime();
@@ -122,20 +125,25 @@ export class Planning {
     try {
       const { household, belief, formulas, devices, zone } = this.data;
       const given = { plans, household, belief, formulas, devices, zone };
-      const { answer, facts, recipes } = await planBeside(given, this.now);
+      const view = await planBeside(given, this.now);
       if (mine !== this.#asked) return;
-      this.answer = answer;
-      this.#facts = facts;
-      this.recipes = recipes;
-      if (isTimed(answer)) this.timed = answer;
-      // What is dragged where it cannot go leaves the plan as it was.
-      else if (!trial) this.timed = undefined;
+      this.#show(view, trial !== undefined);
+      if (!trial) keepPlan(plans, view);
     } catch {
       if (mine === this.#asked)
         this.fault = 'The plan could not be worked out. Nothing of it is lost.';
     } finally {
       if (mine === this.#asked) this.busy = false;
     }
+  }
+
+  #show({ answer, facts, recipes }: PlanView, isTrial: boolean): void {
+    this.answer = answer;
+    this.#facts = facts;
+    this.recipes = recipes;
+    if (isTimed(answer)) this.timed = answer;
+    // What is dragged where it cannot go leaves the plan as it was.
+    else if (!isTrial) this.timed = undefined;
   }
 
   planOf(bake: string): PlannedWithBake | undefined {
