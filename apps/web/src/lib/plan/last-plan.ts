@@ -1,10 +1,11 @@
+import { version } from '$app/environment';
 import type { PlanGiven, PlanView } from '@tender-crumb/core/view';
 
 const keptAs = 'last-plan';
 
-/** What a plan was worked out of, as far as somebody said it: the clock and what was learned apart. */
+/** What a plan was worked out of, as far as somebody said it: the clock and what was learned apart. Another program reads it no more. */
 const keyOf = (plans: PlanGiven['plans']): string =>
-  JSON.stringify(plans.map((p) => [p.id, p.version, p.begun?.events.length ?? -1]));
+  JSON.stringify([version, ...plans.map((p) => [p.id, p.version, p.begun?.events.length ?? -1])]);
 
 /** Keeps a plan in this browser, so that it stands at once when the page is opened again. */
 export function keepPlan(plans: PlanGiven['plans'], view: PlanView): void {
