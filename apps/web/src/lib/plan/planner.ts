@@ -12,6 +12,11 @@ function planner(): Remote<Planner> {
   return remote;
 }
 
+/** Starts the thread while the page is still being put together. */
+export const wakePlanner = (): void => {
+  if (typeof Worker !== 'undefined') planner();
+};
+
 /** Plans in a thread beside the page. */
 export const planBeside = (given: PlanGiven, now: Date): Promise<PlanView> =>
   planner().plan(given, now.toISOString());

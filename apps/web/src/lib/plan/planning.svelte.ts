@@ -13,7 +13,7 @@ import { sync } from '../sync/sync.svelte.ts';
 import type { PlanData } from '../server/plan-data.ts';
 import { breadsHere, ofNoBread } from './breads-here.ts';
 import { keepPlan, lastPlan } from './last-plan.ts';
-import { movedBeside, planBeside } from './planner.ts';
+import { movedBeside, planBeside, wakePlanner } from './planner.ts';
 import { currentIso, currentMs, currentTime } from '../clock.ts';
 
 /** The clock is looked at so often, ms; a plan follows it in larger steps. */
@@ -43,6 +43,7 @@ export class Planning {
   constructor(data: PlanData, onchange: () => Promise<unknown>) {
     this.#given = data;
     this.#onchange = onchange;
+    wakePlanner();
   }
 
   /** All that is planned by. */
@@ -129,6 +130,7 @@ export class Planning {
       if (mine !== this.#asked) return;
       this.#show(view, trial !== undefined);
       if (!trial) keepPlan(plans, view);
+      performance.mark('planned');
     } catch {
       if (mine === this.#asked)
         this.fault = 'The plan could not be worked out. Nothing of it is lost.';
