@@ -39,6 +39,56 @@ test('a starter is revived for Sunday: its feedings backwards from then, and wri
   await expect(lock).toContainText('22 g + ');
 });
 
+test('two jars: fed alike, seen at their highest, and what that says is drawn', async ({
+  page,
+}) => {
+  await page.request.patch('/api/v1/bags/twins', {
+    data: { was: {}, now: { name: 'Twins', kind: 'starter', ingredient: 'bread-flour' } },
+  });
+  await visit(page, '/pantry/leavens');
+  const jar = page.getByRole('region', { name: 'Twins' });
+  await jar.getByText('Get to know it with two jars').click();
+  const feeds = async (warm: string, cool: string) => {
+    await jar.getByLabel('Warm place').fill(warm);
+    await jar.getByLabel('Cool place').fill(cool);
+    await jar.getByRole('button', { name: 'Both are fed' }).click();
+  };
+  await feeds('', '');
+  await expect(jar.getByRole('alert')).toContainText('How warm');
+  await feeds('24', '20');
+  await expect(jar.getByRole('alert')).toContainText('too alike');
+  await feeds('60', '20');
+  await expect(jar.getByRole('alert')).toContainText('Places of 5');
+  await feeds('28', '19');
+  const warm = jar.getByRole('listitem').filter({ hasText: 'Warm jar' });
+  const cool = jar.getByRole('listitem').filter({ hasText: 'Cool jar' });
+  await warm.getByRole('button', { name: 'It begins to rise' }).click();
+  await expect(warm).toContainText('began to rise');
+  await expect(jar.getByRole('img', { name: /Hours from feeding/ })).toHaveCount(0);
+  // A day passes for what was seen of it.
+  const { feedings } = (await (await page.request.get('/api/v1/bags/twins/feedings')).json()) as {
+    feedings: Array<{ id: string; at: string; celsius: number }>;
+  };
+  for (const { id, at, celsius, ...row } of feedings) {
+    const fed = new Date(Date.parse(at) - 86_400_000);
+    const hours = celsius === 28 ? 3.5 : 8;
+    await page.request.put(`/api/v1/bags/twins/feedings/${id}`, {
+      data: { ...row, celsius, at: fed.toISOString(), risingAt: undefined },
+    });
+    await page.request.put(`/api/v1/bags/twins/feedings/${id}/peak`, {
+      data: { at: new Date(fed.getTime() + hours * 3_600_000).toISOString() },
+    });
+  }
+  await page.reload();
+  await jar.getByText('Get to know it with two jars').click();
+  await expect(warm).toContainText('stood highest after 3 h 30 min');
+  await expect(cool).toContainText('stood highest after 8 h');
+  await expect(jar.getByRole('img', { name: /Hours from feeding/ })).toBeVisible();
+  await expect(jar.getByRole('table')).toContainText('23 °C');
+  await jar.getByRole('button', { name: 'Do it again' }).click();
+  await expect(jar.getByLabel('Warm place')).toBeVisible();
+});
+
 test('another starter and a packet of yeast are added, changed and used up', async ({ page }) => {
   await visit(page, '/pantry/leavens');
   const another = page.getByRole('region', { name: 'Another starter' });

@@ -116,14 +116,45 @@ test.describe('a plan', () => {
     await cleared(page);
     await visit(page, '/bake');
     await plan(page, 'Towpath rye and barley sourdough', thursday('18:00', 2));
-    await expect(row(page, 'Feed')).toBeVisible();
-    for (const step of ['Feed', 'Weigh, mix', 'Divide and shape']) {
-      const at = (await time(page, step)).slice(-5);
-      expect(at >= '06:30' && at <= '22:30', `${step} at ${at}`).toBe(true);
-    }
-    await expect(
-      page.getByRole('region', { name: 'Towpath rye and barley sourdough' }),
-    ).toContainText(/Feed: .* of starter, .* of flour, .* of water/);
+    // Its jar was left for two weeks: one feeding wakes it before it is built up.
+    await expect(row(page, 'Feed the starter')).toHaveCount(2);
+    const awake = async () => {
+      for (const step of ['Feed', 'Feed the starter', 'Weigh, mix', 'Divide and shape'])
+        for (const one of await row(page, step).all()) {
+          const at = (await one.getByRole('button').first().textContent())!.trim().slice(-5);
+          expect(at >= '06:30' && at <= '22:30', `${step} at ${at}`).toBe(true);
+        }
+    };
+    await awake();
+    const card = page.getByRole('region', { name: 'Towpath rye and barley sourdough' });
+    await expect(card).toContainText(/Feed: .* of starter, .* of flour, .* of water/);
+    await expect(card).toContainText('one feeding wakes it first');
+    // It was fed since, and nobody wrote it down.
+    await card.getByLabel('Its starter was last fed').selectOption('in the last two days');
+    await expect(row(page, 'Feed the starter')).toHaveCount(1);
+    await expect(card).not.toContainText('wakes it first');
+    await awake();
+    await page.reload();
+    await expect(row(page, 'Feed the starter')).toHaveCount(1);
+  });
+
+  test('a step is set to a typed time, and what hangs on it follows', async ({ page }) => {
+    await cleared(page);
+    await visit(page, '/bake');
+    await plan(page, 'Lockside tin loaf, white', thursday('19:00', 1));
+    const shape = row(page, 'Divide and shape');
+    await expect(shape).toBeVisible();
+    const bake = await time(page, 'Bake');
+    const mix = row(page, 'Weigh, mix and knead');
+    await mix.getByRole('button').first().click();
+    await mix.getByLabel('Begin at').fill(thursday('07:00').slice(0, 16));
+    await mix.getByRole('button', { name: 'Set' }).click();
+    await expect(mix.getByRole('alert')).toContainText('past already');
+    await mix.getByLabel('Begin at').fill(thursday('10:15').slice(0, 16));
+    // By keys alone.
+    await mix.getByLabel('Begin at').press('Enter');
+    await expect(mix).toContainText('10:15');
+    expect(await time(page, 'Bake')).not.toBe(bake);
   });
 
   test('the same loaf doped is ready the same evening, where the starter alone is not', async ({

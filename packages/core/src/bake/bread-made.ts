@@ -7,7 +7,7 @@ import type { DeviceId } from '../machine/device.ts';
 import { breadOf, type Bread } from '../schedule/bread.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import { wayPlaces } from '../schedule/way-places.ts';
-import { writtenWay } from '../schedule/ways.ts';
+import { writtenWay } from '../schedule/written-way.ts';
 import { asBaked } from './as-baked.ts';
 import { seenIn } from './seen-in.ts';
 import type { BakeState } from './state.ts';

@@ -5,7 +5,7 @@ import type { Bread } from '../schedule/bread.ts';
 import { risesBy } from '../schedule/coming-rises.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import { warmPlace } from '../schedule/way-places.ts';
-import { writtenWay } from '../schedule/ways.ts';
+import { writtenWay } from '../schedule/written-way.ts';
 import { ranked, type Cause } from './cause.ts';
 
 /** What is known of a rise that does not come. */

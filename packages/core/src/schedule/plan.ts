@@ -10,7 +10,8 @@ import type { Placed } from './clash.ts';
 import { beginSlack, findTimetable, mostTries, type Puzzle, type Timetable } from './timetable.ts';
 import { intoNight } from './into-night.ts';
 import { margins } from './unsure.ts';
-import { wayCost, ways, type RiseWays } from './ways.ts';
+import { ways, type RiseWays } from './ways.ts';
+import { wayCost } from './written-way.ts';
 import { wayIds, type WayId } from './way-id.ts';
 
 /** A bread with what is wished of it. Minutes from the plan's beginning. */

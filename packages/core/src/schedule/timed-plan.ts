@@ -27,6 +27,7 @@ import { isRefused } from '../quantity/refusal.ts';
 import { usualMinutes } from './usual-minutes.ts';
 import type { WayId } from './way-id.ts';
 import { ways } from './ways.ts';
+import { notAsWritten } from './written-way.ts';
 
 /** A bread with what is wished of it, and what became of it so far. Moments are ISO texts. */
 export interface BakeWished extends BreadSaid {
@@ -99,6 +100,8 @@ export interface TimedBake extends BreadAmounts {
   /** How it rises, in two words and in a sentence. */
   readonly label?: string;
   readonly says?: string;
+  /** Why it does not stay cold as its recipe has it. */
+  readonly notWritten?: string;
   /** Which of several ovens it is baked in. */
   readonly oven?: string;
   /** Feedings that wake its starter first. */
@@ -411,6 +414,11 @@ function timerOf({ kind, start, end }: PlannedStep, { course, runs }: Bread): st
   return isRefused(set) || set.delay === 0 ? undefined : timerText(set.shows);
 }
 
+const notWritten = (bread: Bread, { way }: PlannedBread): Pick<TimedBake, 'notWritten'> => {
+  const why = way && notAsWritten(bread, way);
+  return why === undefined ? {} : { notWritten: why };
+};
+
 /** A plan for a question, by the clock of the house. */
 export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
   const { zone, bakes: wished, household, belief } = question;
@@ -427,6 +435,7 @@ export function timedPlan(question: PlanQuestion): TimedPlan | NoTimedPlan {
       id: of.id,
       name: of.name,
       ...(of.way ? { way: of.way, label: ways[of.way].label, says: ways[of.way].says } : {}),
+      ...notWritten(made[i]!.bread, of),
       ...(of.oven ? { oven: of.oven.id } : {}),
       ...(bakes[i]!.wakes ? { wakes: bakes[i]!.wakes } : {}),
       ...(late && begun.has(of.id) && bakes[i]!.readyBy !== undefined ? { late } : {}),

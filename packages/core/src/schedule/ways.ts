@@ -4,13 +4,12 @@ import { fridgeCelsius } from '../ferment/vessel.ts';
 import { isShapedCold } from '../ferment/shaped-cold.ts';
 import { isSour } from '../ferment/ripe-end.ts';
 import { riseUntil } from '../ferment/rise-until.ts';
-import type { RisingDough } from '../ferment/rise.ts';
 import { riseForecast, withPaces } from '../ferment/rise-doubt.ts';
 import type { Rise } from '../ferment/rises.ts';
-import { mainStage } from '../formula/formula.ts';
-import { stepsWritten, type Bread } from './bread.ts';
+import type { Bread } from './bread.ts';
 import { risesBy } from './coming-rises.ts';
 import { keepsFor, riseSpan, type Stretch } from './rise-span.ts';
+import { boundsFor, kindOf } from './leaven-bounds.ts';
 import type { WayId } from './way-id.ts';
 import { warmPlace, wayPlaces } from './way-places.ts';
 
@@ -45,33 +44,6 @@ interface Way {
   readonly cost: number;
   /** None where this bread cannot go that way. */
   readonly of: (bread: Bread) => RiseWays | undefined;
-}
-
-const kindOf = (dough: RisingDough): LeavenKind => (isSour(dough) ? 'starter' : 'yeast');
-
-/** Ends of what a leaven is moved within to fit a time. */
-interface LeavenWithin {
-  /** Instant yeast or a starter's flour, % of all flour. */
-  readonly percent: readonly [least: number, most: number];
-  /** Times what its recipe has. */
-  readonly times: readonly [least: number, most: number];
-}
-
-/** What a baker would do to fit a time: more than that tastes of it, less is not the same bread. Common practice, no source. */
-const leavenWithin: Readonly<Record<LeavenKind, LeavenWithin>> = {
-  yeast: { percent: [0.04, 2], times: [0.1, 2] },
-  starter: { percent: [4, 35], times: [0.25, 1.75] },
-};
-
-/** The least and the most leaven that a dough is made with, %. */
-function boundsFor(dough: RisingDough): readonly [least: number, most: number] {
-  const kind = kindOf(dough);
-  const { percent, times } = leavenWithin[kind];
-  const [least, most] = percent.map((p, i) => {
-    const own = dough[kind] * times[i]!;
-    return i === 0 ? Math.max(p, own) : Math.min(p, own);
-  }) as [number, number];
-  return [Math.min(least, dough[kind]), Math.max(most, dough[kind])];
 }
 
 /** Hours in the fridge: less is no night, more is only for a sourdough. */
@@ -315,26 +287,3 @@ export const ways = {
     of: frozen,
   },
 } as const satisfies Record<WayId, Way>;
-
-/**
- * The way that a recipe itself goes: into the fridge where it says so, else as it is.
- *
- * @example writtenWay(bread) // 'cold-proof', of “Shape it, and refrigerate overnight.”
- */
-export function writtenWay(bread: Pick<Bread, 'formula'>): WayId {
-  const says = stepsWritten(bread);
-  const cold = (kind: 'first-rise' | 'final-proof') => says[kind]?.process.place === 'fridge';
-  if (cold('first-rise') || mainStage(bread.formula).process?.place === 'fridge')
-    return 'cold-first';
-  return cold('final-proof') ? 'cold-proof' : 'as-it-is';
-}
-
-/** What it counts that a bread does not go as its recipe says in words: then it goes so wherever it can. Own choice, no source. */
-const unwritten = 12;
-
-/** What a way counts for a bread: its recipe's own costs nothing, every other at least something. */
-export function wayCost(bread: Bread, way: WayId): number {
-  const written = writtenWay(bread);
-  if (way === written) return 0;
-  return Math.max(1, ways[way].cost) + (written === 'as-it-is' ? 0 : unwritten);
-}

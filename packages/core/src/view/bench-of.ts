@@ -17,7 +17,7 @@ import type { DeviceId } from '../machine/device.ts';
 import { deviceFor, type MadeBefore } from '../process/device-for.ts';
 import { breadOf, type Bread } from '../schedule/bread.ts';
 import type { WayId } from '../schedule/way-id.ts';
-import { writtenWay } from '../schedule/ways.ts';
+import { writtenWay } from '../schedule/written-way.ts';
 import { styleIn } from '../style/style-figures.ts';
 import { lazily } from './lazily.ts';
 

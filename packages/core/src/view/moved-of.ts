@@ -8,7 +8,8 @@ import { sumGrams } from '../quantity/sum-grams.ts';
 import { styles } from '../style/style.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import { isTimed, type TimedPlan } from '../schedule/timed-plan.ts';
-import { writtenWay, ways } from '../schedule/ways.ts';
+import { ways } from '../schedule/ways.ts';
+import { writtenWay } from '../schedule/written-way.ts';
 import { planOf, type PlanGiven, type PlannedWithBake } from './plan-of.ts';
 
 /** What gives where a bread is wanted at another time: how it goes then, and what that does to the other bakes. */

@@ -16,7 +16,7 @@ import { rescueOver, type GoneOver } from '../rescue/rescue-over.ts';
 import { rescueRise, type NoRise } from '../rescue/rescue-rise.ts';
 import { breadOf, type Bread } from '../schedule/bread.ts';
 import type { WayId } from '../schedule/way-id.ts';
-import { writtenWay } from '../schedule/ways.ts';
+import { writtenWay } from '../schedule/written-way.ts';
 import type { StyleId } from '../style/style.ts';
 import { lazily } from './lazily.ts';
 

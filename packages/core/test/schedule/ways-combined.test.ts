@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { nothingLearned } from '@tender-crumb/core/belief';
 import { comingRises, isTimed, oneKitchen, timedPlan } from '@tender-crumb/core/schedule';
 import type { BakeWished, TimedPlan, WayId } from '@tender-crumb/core/schedule';
-import { breadOf, intoNight } from '@tender-crumb/core/schedule';
+import { breadOf, intoNight, wayCost } from '@tender-crumb/core/schedule';
 import { benchOf, riseOf, usualPlace, type RiseAskedHere } from '@tender-crumb/core/view';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { isShapedCold, waterTemperature } from '@tender-crumb/core/ferment';
@@ -243,5 +243,29 @@ describe('a curve goes on to where it is asked', () => {
   it('72 hours in the fridge, where it never comes to its end; as far as was asked where it does', () => {
     expect(last({ fridgeAfter: 1 })).to.be.closeTo(72, 1e-6);
     expect(last({ hours: 60 })).to.be.at.least(60 - 1e-6);
+  });
+});
+
+describe('a recipe that proofs in the fridge', () => {
+  const cold = `${sour}\n\nLet it rise until half as high again. Shape it. Proof it overnight in the fridge. Bake for 40 minutes.`;
+  const why = (ready: number, recipe = cold) => {
+    const plan = planned({ recipe, style: 'hearth-white', now: 8, ready, more: { ripe: true } });
+    return [plan.bakes[0]!.way, plan.bakes[0]!.notWritten] as const;
+  };
+  it('goes there where there is a night; else it is told why not, and never in silence', () => {
+    expect(why(24 + 13)).to.deep.equal(['cold-proof', undefined]);
+    const [way, says] = why(21);
+    expect(way).to.not.match(/cold-proof/);
+    expect(says).to.equal('Its recipe proofs it in the fridge. There is no time for that.');
+    const much =
+      '500 g bread flour\n320 g water\n10 g salt\n20 g instant yeast\n\nLet it rise until doubled. Shape it. Proof it overnight in the fridge.';
+    expect(why(24 + 13, much)[1]).to.match(/would over-proof there/);
+    expect(why(21, sour)[1]).to.equal(undefined);
+  });
+  it('with less leaven, or after a warm first rise, it is still its way', () => {
+    const bread = breadOf({ id: 'b', formula: read(cold).formula }, home, nothingLearned);
+    expect(wayCost(bread, 'cold-proof')).to.equal(0);
+    expect(wayCost(bread, 'amount-cold-proof')).to.be.below(5);
+    expect(wayCost(bread, 'as-it-is')).to.be.above(10);
   });
 });

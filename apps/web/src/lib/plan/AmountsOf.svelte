@@ -83,6 +83,7 @@
   {#if bake.label}
     <p class="quiet">Rises {bake.label}: {bake.says}.</p>
   {/if}
+  {#if bake.notWritten}<p class="text-act">{bake.notWritten}</p>{/if}
   {#if hasStarter && plan && !begun && !plan.ripe}
     <label class="no-print quiet flex flex-wrap items-center gap-2"
       >Its starter was last fed
