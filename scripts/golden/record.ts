@@ -98,7 +98,7 @@ async function still(part: Locator): Promise<string> {
     const busy =
       /One moment|Working the times out|Getting ready|progressbar|Writing it down|Looking for/.test(
         now,
-      );
+      ) || (await part.locator('[aria-busy="true"]').count()) > 0;
     if (now === before && !busy) return now;
     before = now;
     await part.page().waitForTimeout(120);

@@ -199,16 +199,16 @@ const worth = (
   return choice.cost + stale * Math.max(0, early - fresh);
 };
 
-/** A rise that may call somebody out of bed counts so much beside a way. Own choice, no source. */
-const calledAtNight = 0.5;
+/** What a rise that may be over at night counts beside a way: late it calls somebody out of bed, early it waits. Own choice, no source. */
+const atNight = { late: 1, early: 0.5 } as const;
 
-/** What it counts that rises may be over at night: only what is planned to be over late is worth another way. */
+/** What it counts that rises of a bread may be over when nobody is up. */
 function nightCost({ tasks, links }: Choice, timetable: Timetable, { closed }: PlanAsked): number {
   const margin = margins(tasks, links, timetable);
-  const late = tasks.filter(
-    (t) => intoNight({ ...t, ...timetable.get(t.id)!, ...margin.get(t.id)! }, closed) === 'late',
-  );
-  return calledAtNight * late.length;
+  return tasks.reduce((sum, t) => {
+    const night = intoNight({ ...t, ...timetable.get(t.id)!, ...margin.get(t.id)! }, closed);
+    return sum + (night ? atNight[night] : 0);
+  }, 0);
 }
 
 /** One bread after the other, each the best way round those before it. */

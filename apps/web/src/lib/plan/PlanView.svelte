@@ -88,7 +88,7 @@
   }
 </script>
 
-<div class="grid gap-4">
+<div class="grid gap-4" aria-busy={planning.busy}>
   {#if planning.fault}<p class="text-act" role="alert">{planning.fault}</p>{/if}
   {#if planning.refused}<NoPlanYet {planning} refused={planning.refused} />{/if}
   {#if planned && !planning.timed && !planning.refused}
