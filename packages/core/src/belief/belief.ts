@@ -24,6 +24,8 @@ export interface Belief {
   readonly rested?: Readonly<Record<string, { readonly mean: number; readonly sd: number }>>;
   /** What bakes measured apart from their doughs; see measured.ts. */
   readonly measured?: Readonly<Record<string, KnownMeasure>>;
+  /** How unsteady each baker's touch is, as weights of the rows of the table of hands; see hands.ts. */
+  readonly hands?: Readonly<Record<string, readonly number[]>>;
   /** How loaves of each bread came out against where they were felt, by the key of its departure. */
   readonly windows?: Readonly<Record<string, readonly WindowLook[]>>;
 }
@@ -99,8 +101,20 @@ export const dampKey = 'damp';
 /** Key of how the bread that is looked at departs from the model. */
 export const departureKey = 'departure';
 
-/** Key of how this household's touch differs from the scale's words. */
+/** Key of how the usual baker's touch differs from the scale's words. */
 export const touchKey = 'touch';
+
+/** What keys of other bakers' touches begin with. */
+export const touchByKey = 'touchBy';
+
+/**
+ * Key of how somebody's touch differs from the scale's words.
+ *
+ * @example touchKeyBy(undefined) // 'touch'
+ * @example touchKeyBy('ilse') // 'touchBy:ilse'
+ */
+export const touchKeyBy = (baker: string | undefined): string =>
+  baker === undefined || baker === usualBaker ? touchKey : `${touchByKey}:${baker}`;
 
 const places = new WeakMap<readonly string[], ReadonlyMap<string, number>>();
 

@@ -6,3 +6,4 @@ export * from './learned-table.ts';
 export * from './measured.ts';
 export * from './oven-dial.ts';
 export * from './oven.ts';
+export * from './hands.ts';

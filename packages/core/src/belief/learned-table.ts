@@ -1,4 +1,12 @@
-import { dampKey, departureKey, fillByKey, fillKey, softeningKey, touchKey } from './belief.ts';
+import {
+  dampKey,
+  departureKey,
+  fillByKey,
+  fillKey,
+  softeningKey,
+  touchByKey,
+  touchKey,
+} from './belief.ts';
 import type { Coefficients } from '../coefficients/coefficients.ts';
 
 /** Which coefficient a learned key departs from, by the first word of the key. */
@@ -8,6 +16,7 @@ const coefficientOf: Readonly<Record<string, keyof Coefficients>> = {
   [fillByKey]: 'fillHabit',
   [departureKey]: 'departure',
   [touchKey]: 'touch',
+  [touchByKey]: 'touch',
   [dampKey]: 'damp',
 };
 

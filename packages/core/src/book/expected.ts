@@ -5,7 +5,9 @@ import type { Belief, KnownMeasure } from '../belief/belief.ts';
 import { z80 } from '../coefficients/coefficients.ts';
 import { frictionOf } from '../belief/friction.ts';
 import { type Household } from '../household/household.ts';
+import { feelOf } from '../belief/hands.ts';
 import { kitchenOf } from '../belief/kitchen.ts';
+import { withBaker } from '../household/baker.ts';
 import { measuredKinds, measuredOf, type MeasuredKindId } from '../belief/measured.ts';
 import { feltBand } from '../learn/level-mark.ts';
 import { unkneaded } from '../learn/friction-seen.ts';
@@ -54,9 +56,12 @@ const ofRise =
 
 /** What of a bake the program forecasts: one row a measure. */
 const expectations: Readonly<Partial<Record<MeasureId, (of: Before) => Expected | undefined>>> = {
-  felt({ record: { lesson }, then }) {
+  felt({ record: { lesson, state }, then, belief }) {
     if (!lesson) return undefined;
-    const { points, low, high } = feltBand(lesson.mixed, kitchenOf(then).coefficients.feel.value);
+    const { points, low, high } = feltBand(
+      lesson.mixed,
+      feelOf(kitchenOf(withBaker(then, state.baker), belief)),
+    );
     return { middle: points, low, high };
   },
   doughWarmth({ record: { formula, made, state, method }, then, belief }) {

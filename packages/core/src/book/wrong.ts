@@ -9,6 +9,7 @@ import { householdOn } from '../bake/circumstances.ts';
 import { coolingOf } from '../style/cooling.ts';
 import { windowIn } from '../dough/own-window.ts';
 import { pantryIn, type Household } from '../household/household.ts';
+import { feelOf } from '../belief/hands.ts';
 import { kitchenOf } from '../belief/kitchen.ts';
 import { ovenIn, ovenPace } from '../belief/oven.ts';
 import { bakeRises } from '../learn/rises.ts';
@@ -426,7 +427,7 @@ function caseOf(record: BakeRecord, household: Household, belief: Belief, now: F
     belief,
     window,
     ...(lesson?.felt === undefined ? {} : { felt: lesson.felt }),
-    feel: kitchen.coefficients.feel.value,
+    feel: feelOf(kitchen),
     now,
     lines,
     ...(sums ? { sums } : {}),

@@ -45,7 +45,7 @@ export const coefficients = {
   ),
   touch: settable(
     'A household’s touch differs from the scale’s words',
-    figure(0, 'points', 1, ownModel),
+    figure(0, 'points', 1.5, ownModel),
     -5,
     5,
   ),

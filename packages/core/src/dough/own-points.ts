@@ -1,4 +1,4 @@
-import { departure, departureKey, touchKey } from '../belief/belief.ts';
+import { departure, departureKey, touchKeyBy } from '../belief/belief.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
 
 /**
@@ -9,9 +9,10 @@ import type { Kitchen } from '../belief/kitchen.ts';
  */
 export const ownPoints = ({
   belief,
+  baker,
   coefficients,
-}: Pick<Kitchen, 'belief' | 'coefficients'>): number =>
+}: Pick<Kitchen, 'belief' | 'baker' | 'coefficients'>): number =>
   coefficients.departure.value +
   coefficients.touch.value +
   departure(belief, departureKey) +
-  departure(belief, touchKey);
+  departure(belief, touchKeyBy(baker));

@@ -8,7 +8,7 @@ import {
   fillKeyBy,
   fillKeyOf,
   softeningKey,
-  touchKey,
+  touchKeyBy,
 } from '../belief/belief.ts';
 import type { Kitchen, Measuring } from '../belief/kitchen.ts';
 import { absorptionKeyOf, type LinearForm } from './linear-form.ts';
@@ -131,7 +131,7 @@ const parameterKinds = {
   touch: {
     channel: 'level',
     learned: true,
-    of: (_, { coefficients: { touch } }) => ({ key: touchKey, prior: touch.sd }),
+    of: (_, { baker, coefficients: { touch } }) => ({ key: touchKeyBy(baker), prior: touch.sd }),
   },
   moisture: {
     channel: 'moisture',

@@ -1,3 +1,4 @@
+import { feelOf } from '../belief/hands.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { methods } from '../formula/measuring-method.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
@@ -39,7 +40,7 @@ export function whatToWeigh(
   lines: readonly ResolvedLine[],
   kitchen: Kitchen,
 ): Surer[] {
-  const { feel, moistureSpread, measuredMoisture, bagMoisture } = kitchen.coefficients;
+  const { moistureSpread, measuredMoisture, bagMoisture } = kitchen.coefficients;
   const width = (taken: number) => 1 - Math.sqrt(Math.max(0, 1 - taken));
   const byKey = new Map(shares.map((s) => [s.key, s]));
   const habits = shares.filter((s) => s.kind === 'habit' || s.kind === 'habitOf');
@@ -87,7 +88,7 @@ export function whatToWeigh(
         : [];
     }
     if (s.kind !== 'absorption') return [];
-    return [bakeOnce(s, sd, feel.value, width, lines)];
+    return [bakeOnce(s, sd, feelOf(kitchen), width, lines)];
   });
   return [...weighing, ...finding]
     .filter((s) => s.narrower >= worthwhile)

@@ -1,5 +1,5 @@
 import { departure, varianceOf, without, type Belief } from '../belief/belief.ts';
-import { figure } from '../figure/figure.ts';
+import { slipOf } from './slip.ts';
 import { conditioned, counted, updateBelief } from './update.ts';
 
 /** One touch of a bowl: how far it stood from the forecast for that moment, and what the forecast leans on. */
@@ -16,25 +16,21 @@ export interface Touch {
 
 const square = (x: number): number => x * x;
 
-/** Further from its forecast than this a bake is odd, standard deviations: one in two hundred is by chance. */
-const oddFrom = figure(2.8, 'sd', 0.3, 'a redescending weight, own choice of its place');
-
-/** How far the freest touch of a bowl, the first, stood from its forecast, in standard deviations. */
-function surprise(belief: Belief, { residual, slopes, priors, passing }: Touch, feel: number) {
+/** How far the freest touch of a bowl, the first, is foreseen to lie from its forecast: variance, points². */
+function variance(belief: Belief, { slopes, priors, passing }: Touch, feel: number): number {
   const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel));
-  const variance = noise + varianceOf(belief, slopes, priors);
-  return { deviations: Math.abs(residual) / Math.sqrt(variance), variance };
+  return noise + varianceOf(belief, slopes, priors);
 }
 
 /**
- * Whether a bowl stood so far from its forecast that something else must have happened: a spoon miscounted, the
- * wrong bag. Such a bake teaches the less the odder it is.
+ * Whether a bowl stood so far from its forecast that something else is likelier to have happened: a spoon miscounted,
+ * the wrong bag. Such a bake teaches little.
  *
  * @example isOdd(belief, [], 1.5) // false
  */
 export function isOdd(belief: Belief, touches: readonly Touch[], feel: number): boolean {
   const [first] = touches;
-  return first !== undefined && surprise(belief, first, feel).deviations > oddFrom.value;
+  return first !== undefined && slipOf(first.residual, variance(belief, first, feel)).chance > 0.5;
 }
 
 /**
@@ -53,15 +49,15 @@ export function isOdd(belief: Belief, touches: readonly Touch[], feel: number): 
  */
 export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel: number): Belief {
   if (touches.length === 0) return belief;
-  // Past the bound a bake weighs less by the square: the odder, the less it moves.
-  const { deviations, variance } = surprise(belief, touches[0]!, feel);
-  const doubt = variance * (Math.max(1, deviations / oddFrom.value) ** 2 - 1);
+  const foreseen = variance(belief, touches[0]!, feel);
   if (touches.length === 1) {
     // Alone it needs no telling apart of the bowl and the hand.
     const [{ residual, slopes, priors, passing }] = touches as [Touch];
-    const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel)) + doubt;
-    return updateBelief(belief, { residual, slopes, priors, noise });
+    const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel));
+    return updateBelief(belief, { residual, slopes, priors, noise, slips: true });
   }
+  // A slip is of the bowl: every touch of it is believed as much less as the first is.
+  const doubt = 1 / slipOf(touches[0]!.residual, foreseen).pull - foreseen;
   const bowl = new Set<string>();
   let now = belief;
   for (const { residual, slopes, priors, passing } of touches) {

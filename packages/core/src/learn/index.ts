@@ -18,3 +18,4 @@ export * from './rises.ts';
 export * from './taught-figures.ts';
 export * from './update.ts';
 export * from './from-jars.ts';
+export * from './slip.ts';

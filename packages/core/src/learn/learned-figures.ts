@@ -4,6 +4,7 @@ import {
   fillByKey,
   fillKey,
   softeningKey,
+  touchByKey,
   touchKey,
   departure,
   doubtOf,
@@ -96,6 +97,12 @@ export const learnedKinds = {
     says: 'How the finger leans',
     of: () => 'the touch calls doughs looser by',
     text: points,
+  },
+  [touchByKey]: {
+    says: 'How other fingers of the house lean',
+    of: (name) => `${name} calls doughs looser by`,
+    text: points,
+    named: (rest, household) => bakerName(rest, household) ?? 'somebody who is gone',
   },
   [softeningKey]: {
     says: 'How far sugar and fat soften',

@@ -5,7 +5,15 @@ import type { BakeEvent } from '../bake/event.ts';
 import type { Coefficients } from '../coefficients/coefficients.ts';
 import { withBaker } from '../household/baker.ts';
 import { coefficientFor } from '../belief/learned-table.ts';
-import { departure, departureKey, doubtOf, wake, type Belief } from '../belief/belief.ts';
+import {
+  departure,
+  departureKey,
+  doubtOf,
+  varianceOf,
+  wake,
+  type Belief,
+} from '../belief/belief.ts';
+import { feelOf, withTouch } from '../belief/hands.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import { beliefToday, kitchenOf } from '../belief/kitchen.ts';
 import { level, type Level } from '../dough/level.ts';
@@ -17,6 +25,7 @@ import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
 import { bookKey, inView } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
+import { foreseenBy } from './slip.ts';
 import { isOdd, learnFromTouches, type Touch } from './bowl.ts';
 import { measuredBy, withMeasured, type Measured } from './measure.ts';
 import type { DeviceId } from '../machine/device.ts';
@@ -118,11 +127,20 @@ export function learnFromBake(
   const touches = touch
     ? state.felt.flatMap((at) => touchOf(at, dough(at.after), bread) ?? [])
     : [];
-  const feel = kitchen.coefficients.feel.value;
+  const feel = feelOf(kitchen);
   const counts = state.counts !== false;
+  /** A first touch tells of the hand, too. */
+  const withHand = (of: Belief): Belief => {
+    const [first] = touches;
+    if (!first) return of;
+    const foreseen =
+      varianceOf(known, first.slopes, first.priors) +
+      [...first.passing.values()].reduce((sum, p) => sum + p * p, 0);
+    return withTouch(of, kitchen, (noise) => foreseenBy(first.residual, foreseen + noise * noise));
+  };
   const own = bookKey(departureKey, bread);
   const known = wake(belief, own);
-  const learned = counts ? learnFromTouches(known, touches, feel) : belief;
+  const learned = counts ? withHand(learnFromTouches(known, touches, feel)) : belief;
   const looked = counts ? learnFromOutcome(learned, state.outcome, felt, own) : belief;
   const book =
     household.today && counts && touches.length > 0 ? { ...looked, day: household.today } : looked;

@@ -1,3 +1,4 @@
+import { slipOf } from './slip.ts';
 import { departure, doubtOf, placeOf, type Belief } from '../belief/belief.ts';
 
 /** One look at a dough: how far it stood from the forecast, and what the forecast leans on. */
@@ -10,6 +11,8 @@ interface Observation {
   readonly priors: ReadonlyMap<string, number>;
   /** Variance, in points², of what is drawn anew at every bake: feel, fills, weather. */
   readonly noise: number;
+  /** Some bakes are slips: what is far from its forecast teaches little. */
+  readonly slips?: true;
 }
 
 /**
@@ -57,10 +60,14 @@ export function conditioned(belief: Belief, seen: Observation): Belief {
   let variance = seen.noise;
   for (const [j, slope] of steep) variance += lean[j]! * slope;
 
+  const { pull, shrink } = seen.slips
+    ? slipOf(seen.residual, variance)
+    : { pull: 1 / variance, shrink: 1 / variance };
+
   const mean: number[] = [];
   const covariance: number[][] = [];
   for (let i = 0; i < count; i += 1) {
-    const gain = lean[i]! / variance;
+    const gain = lean[i]! * pull;
     mean.push((belief.mean[i] ?? departure(belief, keys[i]!)) + gain * seen.residual);
     const before = i < old ? belief.covariance[i]! : undefined;
     if (before && gain === 0 && count === old) {
@@ -70,7 +77,7 @@ export function conditioned(belief: Belief, seen: Observation): Belief {
     }
     const row = before ? before.slice() : new Array<number>(old).fill(0);
     for (let j = old; j < count; j += 1) row.push(i === j ? prior[j - old]! : 0);
-    if (gain !== 0) for (let j = 0; j < count; j += 1) row[j]! -= gain * lean[j]!;
+    if (gain !== 0) for (let j = 0; j < count; j += 1) row[j]! -= lean[i]! * shrink * lean[j]!;
     covariance.push(row);
   }
   return { ...belief, keys, mean, covariance };

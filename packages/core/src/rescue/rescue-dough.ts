@@ -10,6 +10,7 @@ import { level, type Level } from '../dough/level.ts';
 import type { ParameterKind } from '../dough/parameter.ts';
 import { roles } from '../ingredient/role.ts';
 import { gramsByVolume } from '../ingredient/measure-weight.ts';
+import { feelOf } from '../belief/hands.ts';
 import { type Kitchen, kitchenOf } from '../belief/kitchen.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import { nothingLearned, type Belief } from '../belief/belief.ts';
@@ -113,7 +114,7 @@ export function rescueDough(
   const off = will - at.points;
   const wetter = off > 0;
 
-  const finger = kitchen.coefficients.feel.value;
+  const finger = feelOf(kitchen);
   const sd = Math.hypot(at.sd, finger);
   const counts = miscounted(lines, kitchen, at);
   const gone = lines

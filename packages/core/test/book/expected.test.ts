@@ -10,8 +10,7 @@ import {
 import { completeFormula } from '@tender-crumb/core/exchange';
 import { frictionFrom } from '@tender-crumb/core/ferment';
 import { resolve } from '@tender-crumb/core/formula';
-import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
-import { coefficients } from '@tender-crumb/core/coefficients';
+import { feelOf, kitchenOf, nothingLearned, type Belief } from '@tender-crumb/core/belief';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { feltBand, learnFromBake } from '@tender-crumb/core/learn';
 import { kneadings } from '@tender-crumb/core/machine';
@@ -139,7 +138,7 @@ describe('where a measure of a bake was to be expected', () => {
 
   it('of the touch it is the level’s own band with the finger’s error; of a judgement there is none', () => {
     const bake = aBake(1, { felt: 3 });
-    const { low, high } = feltBand(bake.lesson!.mixed, coefficients.feel.value);
+    const { low, high } = feltBand(bake.lesson!.mixed, feelOf(kitchenOf(household)));
     expect(expectedOf('felt', bake, household, nothingLearned)).to.deep.include({ low, high });
     for (const id of ['stars', 'height', 'water', 'spoonWater'] as const)
       expect(expectedOf(id, bake, household, nothingLearned), id).to.equal(undefined);

@@ -43,7 +43,7 @@ describe('what went wrong with a loaf', () => {
   it('the further outside the window it felt, the likelier that is the cause', () => {
     const shares = [0, -3, -6, -10].map((felt) => share(aBake(1, { felt }), 'dense', 'tight'));
     expect(shares).to.deep.equal([...shares].sort((a, b) => a - b));
-    expect(shares[0]).to.be.lessThan(0.1);
+    expect(shares[0]).to.be.lessThan(0.15);
     expect(shares[3]).to.be.greaterThan(0.4);
   });
 

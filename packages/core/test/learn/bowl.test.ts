@@ -11,6 +11,7 @@ import {
   learnFromTouches,
   updateBelief,
   type Touch,
+  slipOf,
 } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 import { seeded } from '../seeded.ts';
@@ -40,7 +41,10 @@ describe('learning from every touch of a bowl', () => {
       new Matrix(touches.map((t) => keys.map((key) => of(t).get(key) ?? 0)));
     const g = rows((t) => t.slopes, ['a', 'b']);
     const p = rows((t) => t.passing, ['flour', 'damp', 'spoon']);
-    const noise = p.mmul(p.transpose()).add(Matrix.eye(3, 3).mul(feel ** 2));
+    // A slip is reckoned with by what the first touch is believed less for it.
+    const alone = 4 + 1 + feel ** 2 + (100 ** 2 + 20 ** 2) * 0.04 ** 2;
+    const doubt = 1 / slipOf(-4, alone).pull - alone;
+    const noise = p.mmul(p.transpose()).add(Matrix.eye(3, 3).mul(feel ** 2 + doubt));
     const seen = Matrix.columnVector(touches.map((t) => t.residual));
     const precision = Matrix.eye(2, 2)
       .mul(1 / 0.04 ** 2)
@@ -59,7 +63,7 @@ describe('learning from every touch of a bowl', () => {
   it('one touch is the plain update, and none teaches nothing', () => {
     const one = touch(-3, { a: -100 }, { flour: 2 });
     expect(learnFromTouches(blankBelief, [one], 1.5)).to.deep.equal(
-      updateBelief(blankBelief, { ...one, noise: 1.5 ** 2 + 4 }),
+      updateBelief(blankBelief, { ...one, noise: 1.5 ** 2 + 4, slips: true }),
     );
     expect(learnFromTouches(blankBelief, [], 1.5)).to.equal(blankBelief);
   });

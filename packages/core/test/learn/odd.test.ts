@@ -17,6 +17,7 @@ import {
   isOdd,
   learnFromBake,
   learnFromTouches,
+  slipOf,
   measuredBy,
   type Touch,
 } from '@tender-crumb/core/learn';
@@ -44,14 +45,26 @@ const moved = (residual: number) =>
   );
 
 describe('one odd bake', () => {
-  it('teaches as any other below the bound, and the less the odder above it', () => {
-    expect(isOdd(nothingLearned, [touch(2.79 * spread)], feel)).to.equal(false);
-    expect(isOdd(nothingLearned, [touch(2.81 * spread)], feel)).to.equal(true);
-    expect(moved(2 * spread)).to.be.closeTo(2 * moved(spread), 1e-9);
-    expect(moved(2.8 * spread)).to.be.closeTo(2.8 * moved(spread), 1e-9);
-    expect(moved(5.6 * spread)).to.be.closeTo(1.4 * moved(spread), 1e-9);
-    expect(moved(-5.6 * spread)).to.be.closeTo(-1.4 * moved(spread), 1e-9);
-    expect(moved(9 * spread)).to.be.lessThan(moved(5.6 * spread));
+  it('teaches nearly as any other near its forecast, and the less the odder far from it, with no bound between', () => {
+    const far = [1, 2, 3, 4, 5, 6, 8, 10];
+    const shares = far.map((n) => moved(n * spread) / (n * spread));
+    expect(shares).to.deep.equal([...shares].sort((a, b) => b - a));
+    expect(shares[0]! / (moved(0.01 * spread) / (0.01 * spread))).to.be.above(0.95);
+    expect(shares.at(-1)!).to.be.below(0.55 * shares[0]!);
+    expect(moved(-4 * spread)).to.be.closeTo(-moved(4 * spread), 1e-9);
+    // No leap: a hundredth more moves it by a hundredth or so.
+    for (const n of far) {
+      const [a, b] = [moved(n * spread), moved(n * 1.01 * spread)];
+      expect(Math.abs(b - a)).to.be.below(0.04 * Math.abs(a) + 1e-9);
+    }
+  });
+  it('is odd where a slip is the likelier', () => {
+    const odd = (n: number) => isOdd(nothingLearned, [touch(n * spread)], feel);
+    const bound = [...Array(60)].map((_, i) => i / 10).find(odd)!;
+    expect(bound).to.be.within(2, 4);
+    const foreseen = spread ** 2;
+    expect(slipOf(bound * spread, foreseen).chance).to.be.above(0.5);
+    expect(slipOf((bound - 0.1) * spread, foreseen).chance).to.be.at.most(0.5);
   });
 
   it('is said to be odd; set aside it teaches nothing, and taken up again it does', () => {
