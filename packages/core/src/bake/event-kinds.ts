@@ -77,6 +77,10 @@ const fedGrams = number(0, 20_000);
 export const coreSpan = [0, 115] as const;
 /** Pieces of one dough. */
 export const mostOfPieces = 200;
+
+/** What can be said of a dough that stood off. */
+export const sackSenses = ['new', 'odd', 'neither'] as const;
+export type SackSense = (typeof sackSenses)[number];
 /** A batch may be so small, and so large, against its formula. */
 const batchSpan = [0.1, 6] as const;
 
@@ -368,6 +372,13 @@ export const eventKinds = {
     retracts: ({ event }) => event,
   }),
   /** Whether the book learns from it: an odd bake is set aside, and taken up again. */
+  /** Whether its flour came from another sack, as far as anybody knows. */
+  sack: kind({
+    shape: { sense: word(sackSenses) },
+    teaches: true,
+    says: 'whether its flour was of a new sack',
+    fold: (state, { data }) => ({ ...state, sack: data.sense }),
+  }),
   counts: kind({
     shape: { counts: flag },
     teaches: true,

@@ -4,7 +4,7 @@ import type { CrustId, MachineSizeId } from '../machine/machine.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import type { Form } from '../style/form.ts';
 import type { Stirred } from '../starter/feeding.ts';
-import type { Poke, WarmthPlace } from './event-kinds.ts';
+import type { Poke, SackSense, WarmthPlace } from './event-kinds.ts';
 import { kindOfEvent, type BakeEvent } from './event.ts';
 import type { Outcome } from './outcome.ts';
 
@@ -133,6 +133,8 @@ export interface BakeState {
   readonly read: Readonly<Record<string, number>>;
   /** False where the baker set it aside: the book learns nothing from it. */
   readonly counts?: boolean;
+  /** Whether its flour was of a new sack, or something else went differently. */
+  readonly sack?: SackSense;
   /** Read off a meter. */
   readonly kilowattHours?: number;
   readonly outcome?: Outcome;

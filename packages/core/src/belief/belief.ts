@@ -24,10 +24,23 @@ export interface Belief {
   readonly rested?: Readonly<Record<string, { readonly mean: number; readonly sd: number }>>;
   /** What bakes measured apart from their doughs; see measured.ts. */
   readonly measured?: Readonly<Record<string, KnownMeasure>>;
+  /** How far the doughs of each flour stood from their forecasts lately; see sack-watch.ts. */
+  readonly watch?: Readonly<Record<string, SackWatch>>;
   /** How unsteady each baker's touch is, as weights of the rows of the table of hands; see hands.ts. */
   readonly hands?: Readonly<Record<string, readonly number[]>>;
   /** How loaves of each bread came out against where they were felt, by the key of its departure. */
   readonly windows?: Readonly<Record<string, readonly WindowLook[]>>;
+}
+
+/** What is kept in mind of a flour, to notice another sack of it. */
+export interface SackWatch {
+  /** Deviations of its last dough from the forecast. */
+  readonly last: number;
+  /** Running sums of what is above and below the forecast, and over how many doughs. */
+  readonly above: { readonly sum: number; readonly doughs: number };
+  readonly below: { readonly sum: number; readonly doughs: number };
+  /** For so many doughs more nobody is asked again. */
+  readonly quiet: number;
 }
 
 /** A normal of something measured, and how many bakes stand behind it. */

@@ -6,7 +6,7 @@ import type { Coefficients } from '../coefficients/coefficients.ts';
 const flours = new Set(catalogue.flatMap((i) => (i.role === 'flour' ? [`thirst:${i.id}`] : [])));
 
 /** Whether what a key stands for changes in the cupboard: flour does, and every bag that is told apart. */
-const wanders = (key: string): boolean => key.startsWith('thirst:bag:') || flours.has(key);
+export const wanders = (key: string): boolean => key.startsWith('thirst:bag:') || flours.has(key);
 
 /** Days that `bagWander` is quoted for: a season. */
 const season = 90;

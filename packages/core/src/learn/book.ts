@@ -5,6 +5,8 @@ import { nothingLearned, rest, absorptionKey, type Belief } from '../belief/beli
 import type { Household } from '../household/household.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { learnFromBake, type Lesson } from './lesson.ts';
+import { freshSack } from './sack.ts';
+import { nothingWatched } from './sack-watch.ts';
 import { BreadsAside } from './breads-aside.ts';
 import { restBreads } from './rest-breads.ts';
 
@@ -71,6 +73,44 @@ function lastOfBags(
   return at;
 }
 
+/** A bake of the last ones, with what was believed before it and the flour that its sack would be noticed by. */
+interface PastBake {
+  readonly bake: BookBake;
+  readonly before: Belief;
+  readonly flour?: string;
+}
+/** No sack is noticed later than after so many bakes. Own choice, no source. */
+const longestRun = 24;
+
+const isNewSack = ({ events }: BookBake): boolean =>
+  events.findLast((e) => e.kind === 'sack')?.data.sense === 'new';
+
+/**
+ * What is believed where a new sack began some doughs before it was asked about: as before the first of them, with a sack
+ * that nobody knows, and all of them learned again.
+ *
+ * @returns undefined where it began with the last of them: that has been learned so
+ */
+function fromSack(
+  past: readonly PastBake[],
+  { key, doughs }: NonNullable<Lesson['asks']>,
+  teach: (bake: BookBake, on: Belief) => { readonly belief: Belief } | undefined,
+): Belief | undefined {
+  const of = past.flatMap(({ flour }, i) => (flour === key ? [i] : []));
+  const first = of.at(-doughs) ?? of[0];
+  if (doughs === 1 || first === undefined) return undefined;
+  const quiet = (belief: Belief, doughsQuiet: number): Belief => ({
+    ...belief,
+    watch: { ...belief.watch, [key]: { ...nothingWatched, quiet: doughsQuiet } },
+  });
+  let now = quiet(freshSack(past[first]!.before, key), longestRun);
+  for (const { bake } of past.slice(first)) {
+    const events = bake.events.filter((e) => e.kind !== 'sack');
+    now = teach({ ...bake, events }, now)?.belief ?? now;
+  }
+  return quiet(now, 0);
+}
+
 /**
  * Learns from bakes on top of what is believed, each in the kitchen that it was made in.
  *
@@ -91,22 +131,22 @@ export function* learnBook(
   // Only who has the whole book before him knows which bake was a bag's last.
   const resting = from === undefined ? lastOfBags(bakes, household) : noneRest;
   const breads = new BreadsAside();
+  const past: PastBake[] = [];
   let belief = from ?? nothingLearned;
   for (const [i, bake] of bakes.entries()) {
-    const { id, bread, method, formula, events, circumstances } = bake;
+    const { id, bread } = bake;
     belief = breads.back(belief, bread);
     const before = belief;
-    const learned = learnFromBake(
-      formula,
-      events,
-      householdAt(circumstances),
-      belief,
-      bread,
-      method,
-    );
+    const teach = (of: BookBake, on: Belief) =>
+      learnFromBake(of.formula, of.events, householdAt(of.circumstances), on, of.bread, of.method);
+    const learned = teach(bake, belief);
+    const asks = learned?.lesson.asks;
+    past.push({ bake, before, ...(learned?.flour ? { flour: learned.flour } : {}) });
+    if (past.length > longestRun) past.shift();
     if (learned) {
-      const rested = restBreads(learned.belief);
-      belief = rested === learned.belief ? rested : breads.aside(rested);
+      const taught = (isNewSack(bake) && asks && fromSack(past, asks, teach)) || learned.belief;
+      const rested = restBreads(taught);
+      belief = rested === taught ? rested : breads.aside(rested);
       lessons.set(id, learned.lesson);
     }
     const gone = resting.get(i);

@@ -17,7 +17,11 @@ export interface Touch {
 const square = (x: number): number => x * x;
 
 /** How far the freest touch of a bowl, the first, is foreseen to lie from its forecast: variance, points². */
-function variance(belief: Belief, { slopes, priors, passing }: Touch, feel: number): number {
+export function foreseenVariance(
+  belief: Belief,
+  { slopes, priors, passing }: Pick<Touch, 'slopes' | 'priors' | 'passing'>,
+  feel: number,
+): number {
   const noise = [...passing.values()].reduce((sum, p) => sum + square(p), square(feel));
   return noise + varianceOf(belief, slopes, priors);
 }
@@ -30,7 +34,10 @@ function variance(belief: Belief, { slopes, priors, passing }: Touch, feel: numb
  */
 export function isOdd(belief: Belief, touches: readonly Touch[], feel: number): boolean {
   const [first] = touches;
-  return first !== undefined && slipOf(first.residual, variance(belief, first, feel)).chance > 0.5;
+  return (
+    first !== undefined &&
+    slipOf(first.residual, foreseenVariance(belief, first, feel)).chance > 0.5
+  );
 }
 
 /**
@@ -49,7 +56,7 @@ export function isOdd(belief: Belief, touches: readonly Touch[], feel: number): 
  */
 export function learnFromTouches(belief: Belief, touches: readonly Touch[], feel: number): Belief {
   if (touches.length === 0) return belief;
-  const foreseen = variance(belief, touches[0]!, feel);
+  const foreseen = foreseenVariance(belief, touches[0]!, feel);
   if (touches.length === 1) {
     // Alone it needs no telling apart of the bowl and the hand.
     const [{ residual, slopes, priors, passing }] = touches as [Touch];

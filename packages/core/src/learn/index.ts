@@ -18,4 +18,6 @@ export * from './rises.ts';
 export * from './taught-figures.ts';
 export * from './update.ts';
 export * from './from-jars.ts';
+export * from './sack-watch.ts';
+export * from './sack.ts';
 export * from './slip.ts';

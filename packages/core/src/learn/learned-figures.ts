@@ -158,6 +158,14 @@ function partsOf(key: string): { kind: LearnedKindId; rest: string } | undefined
     : undefined;
 }
 
+/**
+ * What a flour is called whose absorption the book has under a key: its bag by name, else its kind.
+ *
+ * @example flourCalled('thirst:bread-flour', defaultHousehold) // 'strong bread flour'
+ */
+export const flourCalled = (key: string, household: Household): string =>
+  bagged(partsOf(key)?.rest ?? key, household);
+
 /** How a learned figure is called and written. */
 export interface LearnedName {
   readonly kind: LearnedKindId;

@@ -25,8 +25,10 @@ import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
 import { bookKey, inView } from './for-bread.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
-import { foreseenBy } from './slip.ts';
-import { isOdd, learnFromTouches, type Touch } from './bowl.ts';
+import { doubted, freshSack, mainFlour } from './sack.ts';
+import { nothingWatched, watchSack } from './sack-watch.ts';
+import { foreseenBy, slipSpread } from './slip.ts';
+import { foreseenVariance, isOdd, learnFromTouches, type Touch } from './bowl.ts';
 import { measuredBy, withMeasured, type Measured } from './measure.ts';
 import type { DeviceId } from '../machine/device.ts';
 import { deviceFor } from '../process/device-for.ts';
@@ -61,6 +63,8 @@ export interface Lesson {
   readonly measured?: readonly Measured[];
   /** It stood so far from its forecast that it taught less. */
   readonly odd?: true;
+  /** Its flour stood off, this dough and some before it: is it a new sack? */
+  readonly asks?: { readonly key: string; readonly doughs: number };
   /** The baker set it aside: it taught nothing. */
   readonly aside?: true;
 }
@@ -100,7 +104,7 @@ export function learnFromBake(
   before: Belief,
   bread?: string,
   device: DeviceId = deviceFor(formula),
-): { belief: Belief; lesson: Lesson } | undefined {
+): { belief: Belief; lesson: Lesson; flour?: string } | undefined {
   const state: BakeState = bakeState(events);
   const household = withBaker(given, state.baker);
   const belief = beliefToday(household, before);
@@ -114,11 +118,11 @@ export function learnFromBake(
 
   const sums = totals(lines);
   // A number that would be wrong is nothing to compare a feel with.
-  const told =
+  const canTell =
     sums !== undefined &&
     mixed.sd > 0 &&
     cannotTell(lines, sums, { ...mixed, sd: 0 }, formula.unread) === undefined;
-  const touch = told ? state.felt.at(-1) : undefined;
+  const touch = canTell ? state.felt.at(-1) : undefined;
   // A touch before slow drinkers have drunk is compared with the forecast for that moment.
   const felt = touch && restedFeel(touch, mixed);
   const spoons = lines.length - state.added.length;
@@ -139,8 +143,29 @@ export function learnFromBake(
     return withTouch(of, kitchen, (noise) => foreseenBy(first.residual, foreseen + noise * noise));
   };
   const own = bookKey(departureKey, bread);
-  const known = wake(belief, own);
-  const learned = counts ? withHand(learnFromTouches(known, touches, feel)) : belief;
+  const woken = wake(belief, own);
+  const flour = touches[0] && mainFlour(touches[0]);
+  const told = state.sack;
+  // Another sack: what was known of the old one goes before this dough teaches of the new.
+  const known = counts && flour && told === 'new' ? freshSack(woken, flour) : woken;
+  const unsteady = told === 'odd' ? Math.hypot(feel, slipSpread.value) : feel;
+  const taken = counts ? withHand(learnFromTouches(known, touches, unsteady)) : belief;
+  const watched =
+    counts && flour && touches[0]
+      ? watchSack(
+          woken.watch?.[flour] ?? nothingWatched,
+          touches[0].residual / Math.sqrt(foreseenVariance(woken, touches[0], feel)),
+        )
+      : undefined;
+  const isNew = told === 'new' || told === 'odd';
+  const unsure =
+    watched?.asks !== undefined && !isNew
+      ? doubted(taken, flour!, touches[0]!.slopes.get(flour!)!, told, own)
+      : taken;
+  const learned =
+    watched && flour
+      ? { ...unsure, watch: { ...unsure.watch, [flour]: isNew ? nothingWatched : watched.watch } }
+      : unsure;
   const looked = counts ? learnFromOutcome(learned, state.outcome, felt, own) : belief;
   const book =
     household.today && counts && touches.length > 0 ? { ...looked, day: household.today } : looked;
@@ -149,6 +174,7 @@ export function learnFromBake(
   const noted = counts ? measuredBy(belief, bake) : [];
   const measured = [...risen.measured, ...noted];
   return {
+    ...(flour ? { flour } : {}),
     belief: withMeasured(risen.belief, noted),
     lesson: {
       forecast: levelMark(forecast),
@@ -163,6 +189,9 @@ export function learnFromBake(
       ...(measured.length > 0 ? { measured } : {}),
       ...(counts ? {} : { aside: true as const }),
       ...(isOdd(known, touches, feel) ? { odd: true as const } : {}),
+      ...(flour && watched?.asks !== undefined
+        ? { asks: { key: flour, doughs: watched.asks } }
+        : {}),
     },
   };
 }

@@ -3,7 +3,7 @@ import { figure } from '../figure/figure.ts';
 /** One bake in so many is not what it is held to be: a spoon miscounted, another bag. */
 const oneIn = figure(10, 'bakes', 3, 'own estimate, no source');
 /** So far off is a bake that slipped: spread in points. */
-const spread = figure(8, 'points', 2, 'own estimate, no source');
+export const slipSpread = figure(8, 'points', 2, 'own estimate, no source');
 
 /** What is made of a bake that stood so far from its forecast. */
 interface Slip {
@@ -30,10 +30,13 @@ const density = (residual: number, variance: number): number =>
  * @example slipOf(0, 9).chance // .0375
  */
 export function slipOf(residual: number, variance: number): Slip {
-  const wide = variance + spread.value ** 2;
+  const wide = variance + slipSpread.value ** 2;
   const share = 1 / oneIn.value;
-  const slipped = share * density(residual, wide);
-  const chance = slipped / (slipped + (1 - share) * density(residual, variance));
+  // By the logarithm of the odds: far out both densities are nothing.
+  const odds =
+    Math.log(share / (1 - share)) +
+    (Math.log(variance / wide) + residual ** 2 * (1 / variance - 1 / wide)) / 2;
+  const chance = 1 / (1 + Math.exp(-odds));
   const pull = (1 - chance) / variance + chance / wide;
   const shrink = pull - chance * (1 - chance) * residual ** 2 * (1 / variance - 1 / wide) ** 2;
   return { chance, pull, shrink };
@@ -48,6 +51,6 @@ export const foreseenBy = (residual: number, variance: number): number => {
   const share = 1 / oneIn.value;
   return (
     (1 - share) * density(residual, variance) +
-    share * density(residual, variance + spread.value ** 2)
+    share * density(residual, variance + slipSpread.value ** 2)
   );
 };

@@ -77,7 +77,7 @@ describe('a flour’s absorption drifts as the seasons and the sacks change', ()
       let belief = nothingLearned;
       for (let n = 0; n < 12; n += 1) {
         const household = { ...defaultHousehold, ...day(n) };
-        belief = learnFromBake(loaf, felt(n < 8 ? 0 : 6), household, belief, 'loaf')!.belief;
+        belief = learnFromBake(loaf, felt(n < 8 ? 0 : 3), household, belief, 'loaf')!.belief;
       }
       return evaluate(loaf, { ...defaultHousehold, ...day(12) }, belief)!.level.points;
     };

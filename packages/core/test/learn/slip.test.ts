@@ -52,6 +52,16 @@ describe('a slip is no lesson', () => {
     expect(chances).to.deep.equal([...chances].sort((a, b) => a - b));
     expect(slipOf(0, 1e9).chance).to.be.closeTo(0.1, 1e-6);
     expect(chances.at(-1)).to.be.above(0.99);
+    // A decimal point forgotten: no figure is lost by it.
+    for (const far of [1e3, -1e6]) {
+      const { chance, pull, shrink } = slipOf(far, 2);
+      expect(chance).to.equal(1);
+      expect([pull, shrink]).to.deep.equal([1 / 66, 1 / 66]);
+      const kept = withTouch(nothingLearned, kitchenOf(defaultHousehold), (n) =>
+        foreseenBy(far, n),
+      );
+      expect(kept).to.equal(nothingLearned);
+    }
   });
 });
 

@@ -5,6 +5,7 @@
   import type { Household } from '@tender-crumb/core/household';
   import { nextTime, type Lesson } from '@tender-crumb/core/learn';
   import LessonView from '../book/LessonView.svelte';
+  import SackQuestion from '../book/SackQuestion.svelte';
   import Photos from '../photo/Photos.svelte';
   import OutcomeStep from './OutcomeStep.svelte';
   import type { Run } from './run.svelte.ts';
@@ -47,6 +48,12 @@
         household={data.household}
         belief={data.belief}
         next={nextTime(data.formula, data.household, data.belief)}
+      />
+      <SackQuestion
+        lesson={data.bake.lesson}
+        answer={run.view.state.sack}
+        household={data.household}
+        ontell={(sense) => run.say('sack', { sense })}
       />
       {#if data.bake.circumstances.assumed}
         <p class="quiet">

@@ -50,6 +50,8 @@
   const share = $derived(run.view.state.batch ?? 1);
   const custom = $derived(run.household.custom);
   const flour = $derived(totals(run.view.planned)?.flourGrams ?? 0);
+  /** Its flour is of a sack that nobody has baked with yet. */
+  const newSack = $derived(run.view.state.sack === 'new');
 </script>
 
 <div class="grid gap-3">
@@ -167,6 +169,13 @@
               >{of === 0.5 ? 'Half of it' : of === 1 ? 'As written' : 'Twice'}</button
             >
           {/each}
+          <button
+            class="knob min-h-14"
+            type="button"
+            aria-pressed={newSack}
+            onclick={() => run.say('sack', { sense: newSack ? 'neither' : 'new' })}
+            >New sack of flour</button
+          >
         </div>
       {/if}
       {#if custom && flour >= custom.fromFlour}

@@ -12,6 +12,7 @@
   import { differs } from '$lib/book/differs.ts';
   import { tellBake } from '$lib/book/events.ts';
   import PhotoStrip from '$lib/book/PhotoStrip.svelte';
+  import SackQuestion from '$lib/book/SackQuestion.svelte';
   import Taught from '$lib/book/Taught.svelte';
   import WentWrong from '$lib/book/WentWrong.svelte';
   import Level from '$lib/level/Level.svelte';
@@ -130,6 +131,14 @@
               href="/book/compare?of={view.before.id},{record.id}">Side by side</a
             >{/if}
         </p>
+      {/if}
+      {#if record.lesson}
+        <SackQuestion
+          lesson={record.lesson}
+          answer={record.state.sack}
+          household={data.household}
+          ontell={(sense) => tell('sack', { sense })}
+        />
       {/if}
       {#if record.lesson?.odd || record.state.counts === false}
         <p class="rounded-md bg-act-tint p-3">
