@@ -28,6 +28,55 @@ test.describe('a season is walked through', () => {
     await expect(page.getByText('It taught less than another bake')).toBeVisible();
   });
 
+  test('a dough far off its forecast: is this a new sack? answered in one tap, and otherwise later', async ({
+    page,
+  }) => {
+    const stages = [
+      {
+        id: 's1',
+        kind: 'dough',
+        name: 'Dough',
+        lines: [
+          { ingredient: 'spelt-white', grams: 500 },
+          { ingredient: 'water', grams: 310 },
+          { ingredient: 'salt', grams: 10 },
+        ],
+      },
+    ];
+    const made = await page.request.post('/api/v1/formulas', { data: { name: 'Sacks', stages } });
+    const { id: formulaId } = (await made.json()) as { id: string };
+    const bakes = async (points: number): Promise<string> => {
+      const begun = await page.request.post('/api/v1/bakes', {
+        data: { formulaId, formulaVersion: 1, method: 'hand' },
+      });
+      const { id } = (await begun.json()) as { id: string };
+      const at = testTime().toISOString();
+      const events = [
+        { id: `f-${id}`, at, kind: 'felt', data: { points } },
+        { id: `o-${id}`, at, kind: 'outcome', data: { stars: 3, words: [] } },
+      ];
+      const said = await page.request.post(`/api/v1/bakes/${id}/events`, { data: { events } });
+      expect(said.ok(), await said.text()).toBe(true);
+      return id;
+    };
+    const usual = await bakes(0);
+    for (let i = 0; i < 3; i += 1) await bakes(0);
+    const off = await bakes(22);
+    await visit(page, `/book/${usual}`);
+    const question = page.getByRole('region', { name: /new sack of/ });
+    await expect(question).toHaveCount(0);
+    await visit(page, `/book/${off}`);
+    await expect(question).toContainText('much looser than expected');
+    const answer = (name: string) => question.getByRole('button', { name, exact: true });
+    await answer('New sack').click();
+    await expect(answer('New sack')).toHaveAttribute('aria-pressed', 'true');
+    await answer('Something else was different').click();
+    await expect(answer('Something else was different')).toHaveAttribute('aria-pressed', 'true');
+    await page.reload();
+    await expect(answer('Something else was different')).toHaveAttribute('aria-pressed', 'true');
+    await expect(answer('New sack')).toHaveAttribute('aria-pressed', 'false');
+  });
+
   test('the list is filtered, its address is a link, and its bakes are ticked to compare', async ({
     page,
   }) => {

@@ -131,7 +131,30 @@ const pictures = [
     path: '/book/helped?formula=wash-house-hundred',
     go: (page) => page.getByRole('radio', { name: 'height' }).click(),
   },
-  { name: 'book-yours', path: '/book/yours' },
+  {
+    name: 'starters',
+    path: '/pantry/leavens',
+    // Two jars that were fed alike the day before.
+    go: async (page) => {
+      const at = testTime(-86_400_000);
+      for (const [id, celsius, hours] of [
+        ['twin-warm', 28, 4],
+        ['twin-cool', 20, 8.5],
+      ]) {
+        const feeding = `${address}/api/v1/bags/lock-white/feedings/${id}`;
+        const row = { at: at.toISOString(), seed: 20, flour: 40, water: 40, celsius };
+        await page.request.put(feeding, { data: row });
+        const peak = new Date(at.getTime() + hours * 3_600_000).toISOString();
+        await page.request.put(`${feeding}/peak`, { data: { at: peak } });
+      }
+      await visit(page, '/pantry/leavens');
+      await page
+        .getByRole('region', { name: 'Lock, of white' })
+        .getByText('Get to know it with two jars')
+        .click();
+      await page.getByRole('img', { name: /Hours from feeding/ }).waitFor();
+    },
+  },
   { name: 'pantry', path: '/pantry' },
   {
     name: 'bake-day',

@@ -4,6 +4,7 @@ import type { Household } from '../household/household.ts';
 import { figure } from '../figure/figure.ts';
 import { updateBelief } from '../learn/update.ts';
 import { studentBelow } from '../quantity/normal.ts';
+import { causes, lookAt, mostColumns, nextLook, type Cause } from './causes.ts';
 import { measureIds, measureOf, valueText, type MeasureId } from './measures.ts';
 import type { BakeRecord } from './record.ts';
 import { traitIds, traitOf } from './traits.ts';
@@ -55,6 +56,8 @@ export interface Effect {
   /** Changes that came and went together with it, so that neither can be told from the other. */
   readonly together: readonly string[];
   readonly conclusion: Conclusion;
+  /** Of 100 books in which nothing helps, so many look as clear; absent before the first look. */
+  readonly alike?: number;
   readonly settable: boolean;
 }
 
@@ -63,9 +66,9 @@ export type Conclusion = 'helped' | 'hurt' | 'perhaps helped' | 'perhaps hurt' |
 
 /** Fewer bakes than this on either side prove nothing, however large the difference. Own choice, no source. */
 const leastBakes = 3;
-/** Chances from which it is said to have helped, and perhaps to have. Own choice, no source. */
-const sure = 0.95;
-const perhaps = 0.8;
+/** Shares of books of nothing that look as clear, up to which it is said to be so, and perhaps so. Own choice, judged on drawn books. */
+const sure = 0.012;
+const perhaps = 0.06;
 /** Two changes correlated by this or more cannot be told apart. Own choice, no source. */
 const tied = 0.8;
 
@@ -181,13 +184,44 @@ function fitted(varied: readonly Varied[], seen: readonly (number | undefined)[]
   return { belief: fit(variance), variance, freedom: noiseBakes.value + count };
 }
 
-function concluded(helped: number, many: boolean): Conclusion {
-  if (!many) return 'no telling';
-  if (helped >= sure) return 'helped';
-  if (helped <= 1 - sure) return 'hurt';
-  if (helped >= perhaps) return 'perhaps helped';
-  if (helped <= 1 - perhaps) return 'perhaps hurt';
-  return 'no telling';
+/** What may be concluded of each change, by its place, at the last look at the book. */
+function judged(
+  varied: readonly Varied[],
+  seen: readonly number[],
+  noise: number,
+): ReadonlyMap<number, Cause> {
+  const bakes = lookAt(seen.length);
+  const values = varied.map((v) => v.values.slice(0, bakes));
+  const counts = values.map((v) => v.filter((x) => Math.abs(x) >= 0.5).length);
+  const sides = counts.map((c) => Math.min(c, bakes - c));
+  // What came and went together is one column; of very many those that were made most evenly are weighed.
+  const columns: number[] = [];
+  const standsFor = new Map<number, number>();
+  const order = varied.map((_, i) => i).sort((a, b) => sides[b]! - sides[a]!);
+  for (const i of order) {
+    if (sides[i]! < leastBakes) continue;
+    const like = columns.findIndex((c) => Math.abs(correlation(values[c]!, values[i]!)) >= tied);
+    if (like >= 0) standsFor.set(i, like);
+    else if (columns.length < mostColumns) standsFor.set(i, columns.push(i) - 1);
+  }
+  const found = causes(
+    columns.map((c) => values[c]!),
+    seen.slice(0, bakes),
+    noise,
+  );
+  return new Map(
+    [...standsFor].map(([i, c]) => {
+      const turned = correlation(values[columns[c]!]!, values[i]!) < 0 ? -1 : 1;
+      return [i, { ...found[c]!, mean: turned * found[c]!.mean }] as const;
+    }),
+  );
+}
+
+function concluded(cause: Cause | undefined, more: boolean): Conclusion {
+  if (!cause || cause.alike > perhaps) return 'no telling';
+  const better = cause.mean > 0 === more;
+  if (cause.alike <= sure) return better ? 'helped' : 'hurt';
+  return better ? 'perhaps helped' : 'perhaps hurt';
 }
 
 /** One bake that would tell most. */
@@ -203,6 +237,8 @@ interface Helped {
   readonly outcome: OutcomeId;
   /** Bakes in which that was noted. */
   readonly bakes: number;
+  /** Bakes at which it is judged next: looked at after each, chance alone finds a cause. */
+  readonly nextLook: number;
   /** The surest first. */
   readonly effects: readonly Effect[];
   readonly trial?: Trial;
@@ -245,12 +281,13 @@ export function helped(
     ...variedTraits(used, household),
     ...measureIds.flatMap((id) => variedMeasure(id, used)),
   ];
-  const seen = used.map((r) => of(r));
+  const seen = used.map((r) => of(r)!);
+  const judgements = judged(varied, seen, outcomes[outcome].noise);
   const { belief, variance, freedom } = fitted(varied, seen, outcome);
   const more = outcome !== 'loss';
   const changed = (v: Varied) => v.values.filter((x) => Math.abs(x) >= 0.5).length;
   const effects = varied
-    .map((v): Effect => {
+    .map((v, i): Effect => {
       const effect = departure(belief, v.key);
       const sd = doubtOf(belief, v.key, outcomes[outcome].effect);
       const chance = studentBelow((more ? effect : -effect) / sd, freedom);
@@ -269,13 +306,23 @@ export function helped(
         together: varied
           .filter((o) => o !== v && Math.abs(correlation(o.values, v.values)) >= tied)
           .map((o) => `${o.says} ${o.to}`),
-        conclusion: concluded(chance, Math.min(count, used.length - count) >= leastBakes),
+        conclusion: concluded(judgements.get(i), more),
+        ...(judgements.has(i) ? { alike: Math.round(100 * judgements.get(i)!.alike) } : {}),
         settable: v.settable,
       };
     })
-    .sort((a, b) => Math.abs(b.helped - 0.5) - Math.abs(a.helped - 0.5));
+    .sort(
+      (a, b) =>
+        (a.alike ?? 100) - (b.alike ?? 100) || Math.abs(b.helped - 0.5) - Math.abs(a.helped - 0.5),
+    );
   const trial = trialOf(varied, belief, variance, household);
-  return { outcome, bakes: used.length, effects, ...(trial ? { trial } : {}) };
+  return {
+    outcome,
+    bakes: used.length,
+    nextLook: nextLook(used.length),
+    effects,
+    ...(trial ? { trial } : {}),
+  };
 }
 
 /** A trial is worth its flour where it narrows something by this at least. Own choice, no source. */

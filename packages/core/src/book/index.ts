@@ -13,3 +13,4 @@ export * from './times.ts';
 export * from './traits.ts';
 export * from './wrong.ts';
 export * from './year.ts';
+export * from './causes.ts';

@@ -93,13 +93,19 @@
               <p class={effect.conclusion === 'no telling' ? 'quiet' : 'font-semibold'}>
                 {say(sentence(effect))}
               </p>
-              <p class="quiet">{size(effect, outcomes[outcome].unit)}</p>
+              <p class="quiet">
+                {size(effect, outcomes[outcome].unit)}{effect.alike === undefined ||
+                effect.conclusion === 'no telling'
+                  ? ''
+                  : `. Where nothing helps, ${effect.alike < 1 ? 'less than 1' : effect.alike} of 100 books look as clear`}.
+              </p>
             </li>
           {/each}
         </ul>
         <p class="quiet">
           Every change is weighed against all the others at once, over {result.bakes} judged bakes; one
-          is taken to be small until bakes say otherwise. Three bakes prove little.
+          is taken to be small until bakes say otherwise. It is judged again at {result.nextLook} bakes:
+          whoever looks after each bake finds a cause sooner or later.
         </p>
       {/if}
     </section>
