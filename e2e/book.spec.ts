@@ -45,23 +45,38 @@ test.describe('a season is walked through', () => {
     ];
     const made = await page.request.post('/api/v1/formulas', { data: { name: 'Sacks', stages } });
     const { id: formulaId } = (await made.json()) as { id: string };
-    const bakes = async (points: number): Promise<string> => {
+    const bakes = async (points?: number): Promise<string> => {
       const begun = await page.request.post('/api/v1/bakes', {
         data: { formulaId, formulaVersion: 1, method: 'hand' },
       });
       const { id } = (await begun.json()) as { id: string };
       const at = testTime().toISOString();
       const events = [
-        { id: `f-${id}`, at, kind: 'felt', data: { points } },
-        { id: `o-${id}`, at, kind: 'outcome', data: { stars: 3, words: [] } },
+        ...(points === undefined ? [] : [{ id: `f-${id}`, at, kind: 'felt', data: { points } }]),
+        { id: `e-${id}`, at, kind: 'finished', data: {} },
       ];
       const said = await page.request.post(`/api/v1/bakes/${id}/events`, { data: { events } });
       expect(said.ok(), await said.text()).toBe(true);
       return id;
     };
-    const usual = await bakes(0);
-    for (let i = 0; i < 3; i += 1) await bakes(0);
-    const off = await bakes(22);
+    /** What was forecast of a bake, once the book has learned it. */
+    const forecast = async (id: string): Promise<number> => {
+      let points: number | undefined;
+      await expect
+        .poll(async () => {
+          const { lesson } = (await (await page.request.get(`/api/v1/bakes/${id}`)).json()) as {
+            lesson?: { mixed: { points: number } };
+          };
+          return (points = lesson?.mixed.points);
+        })
+        .not.toBeUndefined();
+      return points!;
+    };
+    const points = await forecast(await bakes());
+    const usual = await bakes(points);
+    for (let i = 0; i < 3; i += 1) await bakes(points);
+    const off = await bakes(points + 22);
+    await forecast(off);
     await visit(page, `/book/${usual}`);
     const question = page.getByRole('region', { name: /new sack of/ });
     await expect(question).toHaveCount(0);

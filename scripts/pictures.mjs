@@ -152,7 +152,9 @@ const pictures = [
         .getByRole('region', { name: 'Lock, of white' })
         .getByText('Get to know it with two jars')
         .click();
-      await page.getByRole('img', { name: /Hours from feeding/ }).waitFor();
+      const chart = page.getByRole('img', { name: /Hours from feeding/ });
+      await chart.waitFor();
+      await chart.evaluate((of) => of.scrollIntoView({ block: 'center' }));
     },
   },
   { name: 'pantry', path: '/pantry' },
