@@ -6,7 +6,7 @@ import { pantryIn } from '../household/household.ts';
 import { usualShaping, type Shaping } from '../process/shaping.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { styles } from '../style/style.ts';
-import type { WayId } from '../schedule/way-id.ts';
+import { wayIds, type WayId } from '../schedule/way-id.ts';
 import { isTimed, type TimedPlan } from '../schedule/timed-plan.ts';
 import { ways } from '../schedule/ways.ts';
 import { writtenWay } from '../schedule/written-way.ts';
@@ -45,15 +45,7 @@ const minute = 60_000;
 
 /** Ways that a dough can still go that is rising already: what is over is over. */
 const stillGo: Readonly<Record<'before' | 'first' | 'final', readonly WayId[]>> = {
-  before: [
-    'as-it-is',
-    'amount',
-    'warm',
-    'cold-first',
-    'cold-proof',
-    'amount-cold-proof',
-    'warm-cold-proof',
-  ],
+  before: wayIds.filter((way) => way !== 'frozen'),
   first: ['as-it-is', 'warm', 'cold-first', 'cold-proof', 'warm-cold-proof'],
   final: ['as-it-is', 'warm', 'cold-proof'],
 };

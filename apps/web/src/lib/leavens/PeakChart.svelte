@@ -118,13 +118,6 @@
     stroke: var(--enamel);
     stroke-width: 2;
   }
-  .key {
-    display: inline-block;
-    width: 1rem;
-    height: 0.7rem;
-    border-radius: 2px;
-    border: 1px solid var(--line);
-  }
   .any-key {
     background: var(--sunk);
   }

@@ -350,13 +350,6 @@
     stroke: var(--hatch);
     stroke-width: 2;
   }
-  .key {
-    display: inline-block;
-    width: 1rem;
-    height: 0.7rem;
-    border-radius: 2px;
-    border: 1px solid var(--line);
-  }
   .key.night {
     background: repeating-linear-gradient(45deg, var(--hatch) 0 2px, transparent 2px 5px);
   }
