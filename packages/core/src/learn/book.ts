@@ -82,8 +82,16 @@ interface PastBake {
 /** No sack is noticed later than after so many bakes. Own choice, no source. */
 const longestRun = 24;
 
-const isNewSack = ({ events }: BookBake): boolean =>
-  events.findLast((e) => e.kind === 'sack')?.data.sense === 'new';
+/** Whether a sack was said to be new after its dough was felt: what was said before, at the weighing, is of this dough alone. */
+function isNewSack({ events }: BookBake): boolean {
+  const said = events.findLastIndex((e) => e.kind === 'sack');
+  const sack = events[said];
+  return (
+    sack?.kind === 'sack' &&
+    sack.data.sense === 'new' &&
+    events.findLastIndex((e) => e.kind === 'felt') < said
+  );
+}
 
 /**
  * What is believed where a new sack began some doughs before it was asked about: as before the first of them, with a sack

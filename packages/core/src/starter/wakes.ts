@@ -11,6 +11,27 @@ export const fedAgo = {
   long: { label: 'longer ago', days: 40 },
 } as const;
 export type FedAgo = keyof typeof fedAgo;
+export const fedAgoIds = Object.keys(fedAgo) as FedAgo[];
+
+const dayMs = 86_400_000;
+
+/**
+ * The moment at which a starter was fed that somebody says was fed so long ago.
+ *
+ * @param now ISO moment
+ * @example fedAt('week', '2026-12-07T08:00:00Z') // '2026-12-01T08:00:00.000Z'
+ */
+export const fedAt = (ago: FedAgo, now: string): string =>
+  new Date(Date.parse(now) - fedAgo[ago].days * dayMs).toISOString();
+
+/**
+ * What somebody would say of a moment at which a starter was fed: the longest that it is, within a day.
+ *
+ * @param now ISO moment
+ * @example fedAgoAt('2026-12-01T08:00:00Z', '2026-12-07T08:00:00Z') // 'week'
+ */
+export const fedAgoAt = (at: string, now: string): FedAgo =>
+  fedAgoIds.findLast((id) => Date.parse(fedAt(id, now)) >= Date.parse(at) - dayMs) ?? 'fresh';
 
 /**
  * Feedings that a formula's starter wants before it is built up for the dough: the build itself is its last.

@@ -4,7 +4,7 @@ import { bakeState, fromPlan, type BakeEvent } from '@tender-crumb/core/bake';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { runOf } from '@tender-crumb/core/lead';
 import { isTimed, oneKitchen, timedPlan, type BakeWished } from '@tender-crumb/core/schedule';
-import { fedAgo, ownBuild, wakesOf } from '@tender-crumb/core/starter';
+import { fedAgo, fedAgoAt, fedAgoIds, fedAt, ownBuild, wakesOf } from '@tender-crumb/core/starter';
 import { read } from '../build.ts';
 
 const dayZero = Date.UTC(2026, 11, 3);
@@ -67,6 +67,14 @@ describe('a starter in the plan stands as it does in the jar', () => {
         keptAt: 'fridge',
       });
     expect(Object.values(fedAgo).map(({ days }) => said(days))).to.deep.equal([0, 0, 1, 2]);
+  });
+
+  it('what was said is read as it was said, the day after and a day later', () => {
+    for (const id of fedAgoIds) {
+      const said = fedAt(id, at(12));
+      expect([fedAgoAt(said, at(12)), fedAgoAt(said, at(36))], id).to.deep.equal([id, id]);
+    }
+    expect(fedAgoAt(at(12), at(12))).to.equal('fresh');
   });
 
   it('the feedings stand in the plan before the build, and nobody is called at night', () => {

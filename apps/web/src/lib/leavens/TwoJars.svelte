@@ -50,7 +50,8 @@
   let warm = $state('');
   let cool = $state('');
   let fault = $state('');
-  let stood = $state('');
+  /** A time that was typed, by jar. */
+  let stood = $state<Record<string, string>>({});
 
   /** The usual feeding of such a task: equal parts twice over, little flour. */
   const each = { seed: 20, flour: 40, water: 40 } as const;
@@ -96,7 +97,7 @@
 
   function stoodHighest(event: SubmitEvent, jar: Feeding) {
     event.preventDefault();
-    const at = momentOfField(stood, zone);
+    const at = momentOfField(stood[jar.id] ?? '', zone);
     if (
       at === undefined ||
       Date.parse(at) <= Date.parse(jar.at) ||
@@ -106,7 +107,7 @@
       return;
     }
     fault = '';
-    stood = '';
+    stood[jar.id] = '';
     void peaked(jar, at);
   }
 </script>
@@ -178,7 +179,7 @@
                     <input
                       class="field text-base text-ink"
                       type="datetime-local"
-                      bind:value={stood}
+                      bind:value={stood[jar.id]}
                     />
                   </label>
                   <button class="knob touch" type="submit">Then</button>

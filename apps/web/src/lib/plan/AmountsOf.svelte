@@ -2,7 +2,7 @@
   import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
   import { gramsText, hoursText } from '@tender-crumb/core/quantity';
   import { keptBack, type TimedBake } from '@tender-crumb/core/schedule';
-  import { fedAgo, type FedAgo } from '@tender-crumb/core/starter';
+  import { fedAgo, fedAgoAt, fedAgoIds, fedAt, type FedAgo } from '@tender-crumb/core/starter';
   import { nanoid } from 'nanoid';
   import { question } from '../question.ts';
   import { draftEntry } from '../sync/kinds.ts';
@@ -28,20 +28,13 @@
   const hasStarter = $derived(
     planning.data.formulas[bake.id]?.stages.some((s) => s.kind === 'starter') ?? false,
   );
-  const agoIds = Object.keys(fedAgo) as FedAgo[];
-  const day = 86_400_000;
-  /** What was said of its last feeding, as the nearest of what can be said. */
-  const fed = $derived.by((): FedAgo | '' => {
-    if (!plan?.fed) return '';
-    const days = (planning.now.getTime() - Date.parse(plan.fed.at)) / day;
-    return agoIds.findLast((id) => fedAgo[id].days <= days + 1) ?? 'fresh';
-  });
+  /** What was said of its last feeding. */
+  const fed = $derived(plan?.fed ? fedAgoAt(plan.fed.at, planning.now.toISOString()) : '');
   async function say(ago: FedAgo | '') {
     await planning.change(bake.id, ({ fed: before, ...rest }) => {
       void before;
       if (ago === '') return rest;
-      const at = new Date(planning.now.getTime() - fedAgo[ago].days * day).toISOString();
-      return { ...rest, fed: { at, keptAt: 'fridge' } };
+      return { ...rest, fed: { at: fedAt(ago, planning.now.toISOString()), keptAt: 'fridge' } };
     });
   }
 
@@ -89,7 +82,7 @@
       >Its starter was last fed
       <select class="field text-base text-ink" bind:value={() => fed, say}>
         <option value="">{plan.fed ? 'as its jar says' : 'not said'}</option>
-        {#each agoIds as id (id)}<option value={id}>{fedAgo[id].label}</option>{/each}
+        {#each fedAgoIds as id (id)}<option value={id}>{fedAgo[id].label}</option>{/each}
       </select>
     </label>
   {/if}
