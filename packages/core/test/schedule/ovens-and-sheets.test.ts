@@ -134,3 +134,13 @@ describe('several ovens', () => {
     ]);
   });
 });
+
+describe('what a plan settled besides', () => {
+  it('rolls in place of a loaf, and a starter to be woken, are the bake’s from its beginning', () => {
+    const shaping = { form: 'rolls', pieces: 9 } as const;
+    expect(fromPlan({ shaping }, { wakes: 2 }, rolls(500))).to.deep.equal([
+      { kind: 'divided', data: shaping },
+      { kind: 'wished', data: { wakes: 2 } },
+    ]);
+  });
+});

@@ -210,6 +210,9 @@ describe('a rise whose end is in doubt', () => {
   it('is told where it may run into the night, or be over before somebody is up', () => {
     expect([step(1340, 1280, 1350), step(1340, 1280, 1351)]).to.deep.equal([undefined, 'late']);
     expect([step(1840, 1830, 1900), step(1840, 1829, 1900)]).to.deep.equal([undefined, 'early']);
+    // Planned to be over just as the night begins, it may run into it; just as it ends, it may be over before.
+    expect([step(1350, 1280, 1400), step(1351, 1280, 1400)]).to.deep.equal(['late', undefined]);
+    expect([step(1830, 1800, 1900), step(1829, 1800, 1900)]).to.deep.equal(['early', undefined]);
     // What ends by the clock, or in the middle of it, is another matter.
     expect([step(1340, 1280, 1400, 0), step(1500, 1400, 1600)]).to.deep.equal([
       undefined,
@@ -266,6 +269,7 @@ describe('a recipe that proofs in the fridge', () => {
     const bread = breadOf({ id: 'b', formula: read(cold).formula }, home, nothingLearned);
     expect(wayCost(bread, 'cold-proof')).to.equal(0);
     expect(wayCost(bread, 'amount-cold-proof')).to.be.below(5);
+    expect(wayCost(bread, 'warm-cold-proof')).to.be.below(5);
     expect(wayCost(bread, 'as-it-is')).to.be.above(10);
   });
 });
