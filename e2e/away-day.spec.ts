@@ -60,7 +60,6 @@ test(
   'a bake day of two tablets with the server away for all of it: back, it has all of it, and so has each',
   { tag: '@long' },
   async ({ browser }) => {
-    test.setTimeout(240_000);
     const day = testTime().toISOString().slice(0, 10);
     const at = (time: string) => `${day}T${time}:00.000Z`;
     const server = await serve();
@@ -85,20 +84,16 @@ test(
 
       // A bread is planned, and led from the plan to the cooled loaf.
       await plan(page, 'Lockside tin loaf, white', `${day}T14:30`);
-      await expect(row(page, 'The machine bakes it')).toBeVisible({
-        timeout: 20_000,
-      });
+      await expect(row(page, 'The machine bakes it')).toBeVisible();
       await page.getByRole('button', { name: 'Begin this bake' }).click();
-      await expect(page).toHaveURL(/\/bake\/.+/, { timeout: 20_000 });
+      await expect(page).toHaveURL(/\/bake\/.+/);
       const id = page.url().split('/').at(-1)!;
       await toStep(page, 'Weigh and load');
       await page.getByRole('button', { name: 'All in: it runs' }).click();
       await expect(page.getByText('The server is away.')).toBeVisible();
       // On Bake day it is being baked, and is not begun once more.
       await page.getByRole('link', { name: 'Bake day' }).first().click();
-      await expect(page.getByRole('list', { name: 'Being baked' })).toContainText('Lockside', {
-        timeout: 20_000,
-      });
+      await expect(page.getByRole('list', { name: 'Being baked' })).toContainText('Lockside');
       await expect(page.getByRole('button', { name: 'Begin this bake' })).toHaveCount(0);
       const timers = page.getByRole('region', { name: 'Timers' });
       await timers.getByLabel('What for').fill('Soup');
@@ -112,7 +107,7 @@ test(
       const fed = lock.getByRole('form', { name: 'Fed just now' });
       await fed.getByLabel('Starter, g').fill('23');
       await fed.getByRole('button', { name: 'Write it down' }).click();
-      await expect(lock).toContainText('23 g + ', { timeout: 20_000 });
+      await expect(lock).toContainText('23 g + ');
 
       await kitchen.isAt(at('13:40'));
       await page.getByRole('list', { name: 'Being baked' }).getByRole('link').first().click();
@@ -127,9 +122,7 @@ test(
       const { port } = new URL(server.url);
       back = await serve({ PORT: port, TENDER_CRUMB_NOW: at('20:00') }, server.folder);
       await page.getByRole('button', { name: 'Try now' }).click();
-      await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible({
-        timeout: 30_000,
-      });
+      await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible();
       const again = hall.page.getByRole('button', { name: 'Try now' });
       await expect(async () => {
         if (await again.isVisible()) await again.click({ timeout: 500 });

@@ -6,7 +6,6 @@ test.describe('the server away, on pages that are open', () => {
   test('a bake is begun, tapped and ended with the server away; back, it has all of it', async ({
     page,
   }) => {
-    test.slow();
     const server = await serve();
     let back: Served | undefined;
     try {
@@ -16,7 +15,7 @@ test.describe('the server away, on pages that are open', () => {
       await server.stop('SIGKILL');
 
       await page.getByRole('button', { name: 'Bake this' }).click();
-      await expect(page).toHaveURL(/\/bake\//, { timeout: 20_000 });
+      await expect(page).toHaveURL(/\/bake\//);
       await toStep(page, 'Weigh and load');
       await page.getByRole('button', { name: 'All in: it runs' }).click();
       await expect(page.getByText('The server is away.')).toBeVisible();
@@ -28,9 +27,7 @@ test.describe('the server away, on pages that are open', () => {
 
       back = await serve({ PORT: new URL(server.url).port }, server.folder);
       await page.getByRole('button', { name: 'Try now' }).click();
-      await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible({
-        timeout: 30_000,
-      });
+      await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible();
       const bakes = await (await page.request.get(`${server.url}/api/v1/bakes`)).json();
       expect(bakes.total).toBe(before.total + 1);
       const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
@@ -51,7 +48,6 @@ test.describe('the server away, on pages that are open', () => {
     'a bread without a formula is begun and ended away; a timer set away is shown at once',
     { tag: '@long' },
     async ({ page }) => {
-      test.slow();
       const server = await serve();
       let back: Served | undefined;
       try {
@@ -62,14 +58,10 @@ test.describe('the server away, on pages that are open', () => {
         await timers.getByLabel('What for').fill('Tea');
         await timers.getByLabel('Minutes').fill('45');
         await timers.getByRole('button', { name: 'Set' }).click();
-        await expect(timers.getByRole('listitem').filter({ hasText: 'Tea' })).toBeVisible({
-          timeout: 20_000,
-        });
+        await expect(timers.getByRole('listitem').filter({ hasText: 'Tea' })).toBeVisible();
         await page.getByLabel(/^Something without a formula/).fill('Flat bread');
         await page.getByRole('button', { name: 'Bake it' }).click();
-        await expect(page.getByRole('heading', { name: 'Flat bread' })).toBeVisible({
-          timeout: 20_000,
-        });
+        await expect(page.getByRole('heading', { name: 'Flat bread' })).toBeVisible();
         const id = page.url().split('/').pop()!;
         await page.getByRole('radio', { name: 'good', exact: true }).click();
         await page.getByRole('button', { name: 'Write it in the book' }).click();
@@ -77,7 +69,7 @@ test.describe('the server away, on pages that are open', () => {
 
         back = await serve({ PORT: new URL(server.url).port }, server.folder);
         await page.getByRole('button', { name: 'Try now' }).click();
-        await expect(page.getByText('All written down')).toBeVisible({ timeout: 30_000 });
+        await expect(page.getByText('All written down')).toBeVisible();
         const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
         expect(bake.events.map((e: { kind: string }) => e.kind)).toEqual(['outcome', 'finished']);
         const { timers: kept } = await (
@@ -135,7 +127,6 @@ test.describe('a browser that forgets, or has much to say', () => {
     'ten thousand taps that waited go out in order, and the page is used meanwhile',
     { tag: '@long' },
     async ({ page }) => {
-      test.setTimeout(240_000);
       const server = await serve();
       try {
         const id = await begun(page, server);

@@ -95,7 +95,7 @@ export class Baker {
       }
       const wanted = /([\d.,]+)/.exec((await scale.locator('.of').textContent())!)![1]!;
       await this.puts(Number(wanted.replace(',', '')));
-      await expect(row).toHaveAttribute('aria-pressed', 'true', { timeout: 15_000 });
+      await expect(row).toHaveAttribute('aria-pressed', 'true');
     }
     return count;
   }

@@ -9,7 +9,6 @@ import { walks, type Seen } from './walker.ts';
  * Bakers who come with a recipe of their own, to an empty kitchen, and go by what stands on the screen, by a clock that is set by
  * hand: each sentence of the recipe is followed or said to be changed, and no figure has to come from elsewhere.
  */
-test.describe.configure({ timeout: 180_000 });
 
 const evening = '2026-11-28T20:30:00Z';
 const ready = (page: Page) => page.locator('html[data-ready]').waitFor({ state: 'attached' });

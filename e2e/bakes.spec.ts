@@ -8,7 +8,6 @@ test.use({ household: 'baking' });
 const morning = thursday('08:00:00Z');
 
 test.describe('a bake is led from the scale to the cooled bread, by the screen alone', () => {
-  test.describe.configure({ timeout: 120_000 });
   test.beforeEach(async ({ page }) => giveUpAll(page));
 
   test('an enriched plait by machine and oven', async ({ page }) => {
@@ -50,7 +49,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await expect(async () => {
       await baker.waits(10);
       await expect(page.getByText('Heat the oven now')).toBeVisible({ timeout: 1500 });
-    }).toPass({ timeout: 20_000 });
+    }).toPass({ timeout: 60_000 });
     await baker.taps('The oven heats');
     await expect(page.getByText('Heat the oven now')).toBeHidden();
     await baker.taps('It is ready for the oven');
@@ -179,7 +178,7 @@ test.describe('a bake is led from the scale to the cooled bread, by the screen a
     await expect(page.getByText(/One springy lump/)).toBeVisible();
     await expect(page.getByText('the flour is still drinking')).toBeVisible();
     await baker.waits(35);
-    await expect(page.getByText('the flour has drunk')).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('the flour has drunk')).toBeVisible();
     await baker.feels('batter');
     await expect(page.getByRole('button', { name: /^Added .* of oat fibre/ })).toBeVisible();
     await baker.taps(/^Added .* of oat fibre/);

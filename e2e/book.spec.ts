@@ -281,7 +281,6 @@ test.describe('a season is walked through', () => {
 });
 
 test.describe('yours to keep', () => {
-  test.describe.configure({ timeout: 120_000 });
   let empty: Served;
   test.afterEach(() => empty?.stop());
 
@@ -300,11 +299,9 @@ test.describe('yours to keep', () => {
       await page.getByLabel('Pick the file').setInputFiles(file);
       const inside = page.getByRole('region', { name: 'What is in the file' });
       // It is rehearsed first, which takes as long as the book is learned in.
-      await expect(inside.getByRole('row').filter({ hasText: 'bakes' })).toContainText(/\d{2,}/, {
-        timeout: 30_000,
-      });
+      await expect(inside.getByRole('row').filter({ hasText: 'bakes' })).toContainText(/\d{2,}/);
       await inside.getByRole('button', { name: 'Take it in' }).click();
-      await expect(page.getByText(/things came in/)).toBeVisible({ timeout: 30_000 });
+      await expect(page.getByText(/things came in/)).toBeVisible();
       await visit(page, `${empty.url}/book?words=soup`);
       await expect(page.getByRole('row').filter({ hasText: 'Like soup' })).toBeVisible();
 
@@ -356,7 +353,6 @@ test.describe('away from the server', () => {
     page,
   }) => {
     // Pages without a server are waited for until patience is over, one after the other.
-    test.slow();
     const server = await serve();
     try {
       await visit(page, `${server.url}/`);

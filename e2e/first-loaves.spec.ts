@@ -4,7 +4,6 @@ import { expect, serve, setClock, test, type Served } from './fixtures.ts';
 import { walks } from './walker.ts';
 
 /** Each of the first loaves, by hand, in an empty kitchen, on a phone, from what to buy to when it is cut. */
-test.describe.configure({ timeout: 180_000 });
 let server: Served;
 const morning = '2026-11-28T08:00:00Z';
 test.beforeAll(async () => {

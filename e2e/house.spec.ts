@@ -594,7 +594,6 @@ test.describe('a tablet on plain http', () => {
     'pairs once, bakes a whole bread while the server is killed at every step, is forgotten and comes back',
     { tag: '@long' },
     async () => {
-      test.setTimeout(180_000);
       const context = await tablet.newContext({
         baseURL: `http://${name}:${port}`,
         viewport: { width: 1024, height: 768 },

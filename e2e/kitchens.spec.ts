@@ -29,12 +29,10 @@ const photo = async (page: Page): Promise<Buffer> =>
     }),
     'base64',
   );
-const written = (page: Page) =>
-  expect(page.getByText('All written down')).toBeVisible({ timeout: 30_000 });
+const written = (page: Page) => expect(page.getByText('All written down')).toBeVisible();
 const step = (page: Page) => page.locator('#step');
 
 test.describe('kitchens as they are', () => {
-  test.describe.configure({ timeout: 120_000 });
   test.beforeEach(async ({ page }) => giveUpAll(page));
 
   test('poured over: what it does, and so much flour that it is right again; the bowl is lifted meanwhile', async ({
@@ -147,7 +145,7 @@ test.describe('kitchens as they are', () => {
     await expect(shown).toHaveCount(2);
     await expect(page.getByText('waits to be sent').last()).toBeVisible();
     await page.unroute('**/api/v1/**');
-    await expect(page.getByText('waits to be sent')).toHaveCount(0, { timeout: 30_000 });
+    await expect(page.getByText('waits to be sent')).toHaveCount(0);
     await written(page);
     await page.reload();
     await expect(shown).toHaveCount(2);
@@ -177,7 +175,7 @@ test.describe('kitchens as they are', () => {
       ).length;
     await expect.poll(said).toBe(1);
     // The other tablet hears of it by itself.
-    await expect(step(other)).toHaveText('Weigh, mix and knead', { timeout: 30_000 });
+    await expect(step(other)).toHaveText('Weigh, mix and knead');
     await other.getByRole('button', { name: 'It kneads' }).click();
     await expect.poll(said).toBe(2);
     await page.reload();
@@ -348,7 +346,6 @@ test.describe('a kitchen whose server dies', () => {
     'at every step it is killed and started again, the page is loaded again: the bake is where it was',
     { tag: '@long' },
     async ({ browser }) => {
-      test.setTimeout(240_000);
       const port = String(20_000 + Math.floor(Math.random() * 20_000));
       server = await serve({ PORT: port });
       const context = await browser.newContext({ baseURL: server.url });

@@ -10,7 +10,6 @@ test.beforeAll(async () => {
   server = await serve({ TENDER_CRUMB_DEMO: '' });
 });
 test.afterAll(() => server.stop());
-test.describe.configure({ timeout: 120_000 });
 
 /** A browser that nobody used before. */
 async function newcomer(browser: Browser, width = 1280, at: Served = server): Promise<Page> {

@@ -61,12 +61,12 @@ test(
       );
       // A bake that is begun then is there after a reload as well, though no server ever made a page of it.
       await page.getByRole('button', { name: 'Bake this' }).click();
-      await expect(page).toHaveURL(/\/bake\/.+/, { timeout: 20_000 });
+      await expect(page).toHaveURL(/\/bake\/.+/);
       const tick = page.locator('button.tick').first();
       await tick.click();
       await expect(tick).toHaveAttribute('aria-pressed', 'true');
       await page.reload();
-      await expect(tick).toHaveAttribute('aria-pressed', 'true', { timeout: 20_000 });
+      await expect(tick).toHaveAttribute('aria-pressed', 'true');
       await expect(page.getByText('The server is away.')).toBeVisible();
       const bake = page.url().split('/').at(-1)!;
 
@@ -81,7 +81,7 @@ test(
           ).toBe(200);
         }).toPass();
         await page.reload();
-        await expect(tick).toHaveAttribute('aria-pressed', 'true', { timeout: 20_000 });
+        await expect(tick).toHaveAttribute('aria-pressed', 'true');
         const other = await warned.newPage();
         await expect(other.goto(again.url)).rejects.toThrow(/ERR_CERT_AUTHORITY_INVALID/);
         const past = await warned.newContext({ ignoreHTTPSErrors: true, serviceWorkers: 'allow' });

@@ -49,7 +49,7 @@ describe('what waits in the browser', () => {
   const open: Outbox[] = [];
   let names = 0;
   let name: string;
-  const outbox = (of = name, pause = () => 1e6) => {
+  const outbox = (of = name, pause: (failures: number) => number = () => 1e6) => {
     const box = new Outbox({ keep: new Keep(of), pause });
     open.push(box);
     return box;
@@ -90,6 +90,23 @@ describe('what waits in the browser', () => {
     expect(first).to.deep.equal(Array.from({ length: 2000 }, (_, i) => `e${i}`));
     expect(Math.max(...server.sent.map((s) => s.body.events.length))).to.equal(100);
   }).timeout(60_000);
+
+  it('somebody who asks for a try begins the pauses anew, whether it gets through or not', async () => {
+    const pauses: number[] = [];
+    const box = outbox(name, (failures) => {
+      pauses.push(failures);
+      return 1e6;
+    });
+    server.answers = () => undefined;
+    await box.hold(eventEntry('b', tick('waits')));
+    for (let i = 0; i < 3; i += 1) await box.flush();
+    await box.tryNow();
+    await box.flush();
+    expect(pauses).to.deep.equal([1, 2, 3, 1, 2]);
+    server.answers = () => [200, {}];
+    await box.tryNow();
+    expect(await box.keep.waiting()).to.deep.equal([]);
+  });
 
   it('what is tapped while a sending ends is sent too, and waits for no other tap', async () => {
     let ending: () => Promise<void> = async () => {};

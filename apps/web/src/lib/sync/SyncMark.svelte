@@ -47,7 +47,7 @@
             data-sveltekit-reload>Come in again</a
           >
         {:else}
-          <button class="knob" type="button" onclick={() => void outbox().flush()}>Try now</button>
+          <button class="knob" type="button" onclick={() => void outbox().tryNow()}>Try now</button>
         {/if}
       {/if}
       {#if standing.storage === 'memory'}

@@ -248,6 +248,12 @@ export class Outbox {
     return (this.#sending ??= this.#sendAll().finally(() => (this.#sending = undefined)));
   }
 
+  /** Somebody asks for it now: what failed before is no reason to wait long after this try. */
+  tryNow(): Promise<void> {
+    this.#failures = 0;
+    return this.flush();
+  }
+
   /** The page goes: another tab, or the next page, need not wait for this one. */
   leave(): void {
     if (this.#sends) void this.keep.giveBack();
