@@ -33,25 +33,37 @@ if (!values.print && !values.markdown) {
   writeFileSync(file, `${head}} = ${JSON.stringify(data)};\n`);
 }
 
-/** A bread by the tables, fitted, and fitted without it. */
+/** A bread by the tables, fitted, fitted without it, and fitted without all of its style. */
 const rows = looks.map((look) => {
   const without = posterior([...looks.filter((l) => l !== look), ...checks]);
-  const [fit, out] = [levelWith(look, all), levelWith(look, without)];
-  return { look, fit, out, fitOff: outsideOf(look, fit), outOff: outsideOf(look, out) };
+  const kind = posterior([...looks.filter((l) => l.bread.style !== look.bread.style), ...checks]);
+  const [fit, out, far] = [all, without, kind].map((by) => levelWith(look, by)) as [
+    number,
+    number,
+    number,
+  ];
+  return {
+    ...{ look, fit, out, far },
+    fitOff: outsideOf(look, fit),
+    outOff: outsideOf(look, out),
+    farOff: outsideOf(look, far),
+  };
 });
 const near = (off: number): boolean => Math.abs(off) <= 1.5;
 const fixed = (x: number): string => (Math.abs(x) < 0.05 ? '0' : x.toFixed(1));
 
 function printTable(): void {
-  console.log('| bread | style | window | by the tables | fitted | left out | outside, left out |');
-  console.log('| --- | --- | ---: | ---: | ---: | ---: | ---: |');
-  for (const { look, fit, out, outOff } of rows) {
+  console.log(
+    '| bread | style | window | by the tables | fitted | left out | outside, left out | its style left out | outside, its style left out |',
+  );
+  console.log('| --- | --- | ---: | ---: | ---: | ---: | ---: | ---: | ---: |');
+  for (const { look, fit, out, outOff, far, farOff } of rows) {
     const { name, style } = look.bread;
     const cells = [
       name,
       style,
       look.window.map(fixed).join(' to '),
-      ...[look.tables, fit, out, outOff].map(fixed),
+      ...[look.tables, fit, out, outOff, far, farOff].map(fixed),
     ];
     console.log(`| ${cells.join(' | ')} |`);
   }
@@ -83,7 +95,7 @@ function printFit(): void {
   const count = (of: (row: (typeof rows)[number]) => number) =>
     rows.filter((r) => near(of(r))).length;
   console.log(
-    `within 1.5 points of the window: ${count((r) => r.fitOff)} fitted, ${count((r) => r.outOff)} left out, of ${looks.length}`,
+    `within 1.5 points of the window: ${count((r) => r.fitOff)} fitted, ${count((r) => r.outOff)} left out, ${count((r) => r.farOff)} with all of their style left out, of ${looks.length}`,
   );
 }
 

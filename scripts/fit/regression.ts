@@ -92,7 +92,7 @@ const bagShare = (key: string): number => {
 };
 
 /** A figure that the breads move by less of its spread than this stays as its table has it. Own choice. */
-const tellingShare = 0.25;
+const tellingShare = 0.1;
 
 /** How far a bread's level may be from the middle of its window, standard deviation in points. */
 export const spreadOf = ({ window: [low, high], edge, softens, slopes, priors }: Look): number =>

@@ -16,6 +16,8 @@ export interface Caution {
   /** Names of what it is about, where it is about something: the text begins with them. */
   readonly about?: string;
   readonly text: string;
+  /** In a few words, where it is true of nearly every bread: the rest is read on request. */
+  readonly everyday?: string;
 }
 
 /** What a caution's condition may look at. */
@@ -27,6 +29,8 @@ interface CautionFacts {
   readonly eaten: readonly Eaten[];
   /** What those of them that are something to somebody are. */
   readonly known: ReadonlyMap<Eaten, ReadonlySet<Hazard>>;
+  /** What its name and its method speak of. */
+  readonly said?: ReadonlySet<Hazard>;
   readonly totals: Totals;
   readonly points: number;
   readonly glutenGrams: number;
@@ -44,6 +48,7 @@ interface CautionRow {
   /** Behind the names of what it is about, where it is about something. */
   readonly text: string | ((facts: CautionFacts) => string);
   readonly source: string;
+  readonly everyday?: (facts: CautionFacts) => string;
   /** What of all that is eaten it is about; of the dough alone where it says so. */
   readonly of?: (of: Eaten, facts: CautionFacts) => boolean;
   readonly inDough?: true;
@@ -97,6 +102,8 @@ export const cautionTable: readonly CautionRow[] = [
     id: 'gluten',
     text: 'gluten. All wheats (spelt, einkorn, emmer, khorasan and durum too), rye, barley and vital gluten are unsafe in coeliac disease or wheat allergy; fresh-milled or ancient changes nothing. Oats only where labelled gluten-free.',
     source: 'EU 1169/2011 Annex II; 21 CFR 101.91',
+    everyday: ({ eaten }) =>
+      eaten.some(holds('wheat')) ? 'It holds gluten, of wheat.' : 'It holds gluten.',
     of: holdsGluten,
     when: (f) => f.glutenFree !== true,
   },
@@ -139,6 +146,24 @@ export const cautionTable: readonly CautionRow[] = [
     text: 'harm dogs, dried or fresh, baked or not.',
     source: 'US food-safety guidance',
     of: is('grapes'),
+  },
+  {
+    id: 'lye',
+    text: 'Lye burns skin and eyes: food grade only, goggles and gloves, the lye into cold water and never water onto lye, no aluminium, children and pets out of the room. What was dipped is eaten only baked through.',
+    source: 'common practice; the label and local rules go before it',
+    when: (f) => f.said?.has('lye') === true || f.eaten.some((e) => is('lye')(e, f)),
+  },
+  {
+    id: 'cooked-grain',
+    text: 'cooled within an hour, then kept in the fridge and used within a day: kept warm it can make ill, and baking does not undo that.',
+    source: 'UK and US food-safety guidance on cooked rice',
+    of: (e, f) => is('cookedGrain')(e, f) || isCooked(e),
+  },
+  {
+    id: 'bitter-almonds',
+    text: 'hold a poison, raw ones most: never raw, never many, not for children. A few drops of extract take their place.',
+    source: 'EFSA on cyanogenic glycosides in kernels, 2016, from memory',
+    of: is('bitterAlmonds'),
   },
   {
     id: 'dogs',
@@ -212,8 +237,9 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'raw-flour',
-    text: 'Raw flour is not for tasting, nor is raw dough; in a dog it goes on rising.',
+    text: 'Do not eat raw flour or raw dough, and keep it from dogs: it goes on rising in the stomach.',
     source: 'US food-safety guidance',
+    everyday: () => 'Do not eat it raw.',
   },
   {
     id: 'machine-too-loose',
@@ -229,6 +255,8 @@ export const cautionTable: readonly CautionRow[] = [
   },
 ];
 
+/** Grain, not flour, that was cooked. */
+const isCooked = (e: Eaten): boolean => e.of?.state === 'cooked' && e.of.role === 'grain';
 const isFibre = ({ of }: Eaten): boolean => of?.role === 'fibre';
 const fibreShare = ({ lines, totals }: CautionFacts): number =>
   sumGrams(lines.filter(isFibre)) / totals.flourGrams;
@@ -282,13 +310,14 @@ export function cautions(
     eaten,
     known: knownOf(eaten),
   };
-  return cautionTable.flatMap(({ id, text, of, inDough, when }): Caution[] => {
+  return cautionTable.flatMap(({ id, text, everyday, of, inDough, when }): Caution[] => {
     if (when && !when(all)) return [];
     const says = typeof text === 'string' ? text : text(all);
-    if (!of) return [{ id, text: says }];
+    const short = everyday ? { everyday: everyday(all) } : {};
+    if (!of) return [{ id, text: says, ...short }];
     const about = (inDough ? all.lines : all.eaten).filter((e) => of(e, all));
     if (about.length === 0) return [];
     const names = capital(namesOf(about));
-    return [{ id, about: names, text: `${names}: ${says}` }];
+    return [{ id, about: names, text: `${names}: ${says}`, ...short }];
   });
 }

@@ -8,9 +8,14 @@ import type { Ingredient } from '../ingredient/ingredient.ts';
 const hazards = {
   honey: /\bhoney\b/i,
   xylitol: /\b(?:xylitol|birch sugar)\b/i,
-  grapes: /\b(?:raisins?|sultanas?|currants?|grapes?)\b/i,
+  // The berries that are called currants grow on another bush.
+  grapes: /\b(?:raisins?|sultanas?|grapes?)\b|(?<!\b(?:red|black|white)[- ]?)\bcurrants?\b/i,
   onions: /\b(?:onions?|garlic|leeks?|chives?|shallots?)\b/i,
   macadamia: /\bmacadamias?\b/i,
+  lye: /\b(?:lye|sodium hydroxide|caustic soda)\b/i,
+  cookedGrain:
+    /\b(?:cooked|boiled|left-?over) (?:rice|barley|oats|grain|grains|millet|quinoa|porridge|spelt|bulgur)\b|\b(?:rice|barley|millet|quinoa),? cooked\b/i,
+  bitterAlmonds: /\bbitter almonds?\b|\bapricot kernels?\b/i,
   cocoa: /\b(?:chocolate|cocoa|cacao)\b/i,
 } as const satisfies Record<string, RegExp>;
 
@@ -35,6 +40,13 @@ function inWords(text: string): ReadonlySet<Hazard> {
   }
   return found;
 }
+
+/**
+ * What a text speaks of that somebody must not have, or must take care with.
+ *
+ * @example hazardsIn('Dip them in lye.').has('lye') // true
+ */
+export const hazardsIn = (text: string): ReadonlySet<Hazard> => inWords(text);
 
 const ofRows = new WeakMap<Ingredient, ReadonlySet<Hazard>>();
 

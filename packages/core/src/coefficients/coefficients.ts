@@ -160,12 +160,6 @@ export const coefficients = {
     0,
     0.3,
   ),
-  saltTightens: settable(
-    'A point of salt firms the dough by about',
-    figure(1, 'points per % of flour', 0.7, 'own estimate, no source'),
-    0,
-    4,
-  ),
   yeastUsualLow: settable('Usual yeast, from', figure(1, '% instant', 0.2, commonPractice), 0.1, 3),
   yeastUsualHigh: settable(
     'Usual yeast, to',
@@ -244,6 +238,17 @@ export const coefficients = {
     figure(0.7, 'g per 100 g', 0.2, commonPractice),
     0,
     2,
+  ),
+  proteinAimDoubt: settable(
+    'Bakers differ in the protein they want in a bread by',
+    figure(
+      1.3,
+      'g per 100 g',
+      0.4,
+      'own estimate, no source: tin loaves are baked of flours of 10 to 14 %',
+    ),
+    0.1,
+    4,
   ),
   branAllowance: settable(
     'Protein that whole grain asks for on top',

@@ -12,6 +12,7 @@ import { spoonsInWords } from '../quantity/spoons.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
 import type { Level } from '../dough/level.ts';
 import type { Window } from '../style/style.ts';
+import type { Aim } from './aims.ts';
 
 /** What a formula calls for by itself; a substitution may also ask for fat and sugar. */
 type CorrectionKind = 'water' | 'flour' | 'gluten' | 'yeast' | 'salt' | 'fat' | 'sugar';
@@ -47,8 +48,8 @@ export interface CorrectionContext {
   readonly totals: Totals;
   readonly level: Level;
   readonly window: Window;
-  /** How far its ends are in doubt, standard deviation in points. */
-  readonly edge: number;
+  /** What breads it may be; one where that is known. */
+  readonly aims: readonly Aim[];
   /** Judged loaves of this household that it rests on. */
   readonly looks: number;
   readonly kitchen: Kitchen;

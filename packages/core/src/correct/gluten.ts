@@ -63,7 +63,10 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
     kind: 'gluten',
     reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(water(rounded))} of water for it to drink.${thumb}`,
     basis: `${lines.some((l) => isFlour(l) && l.of.bag?.protein !== undefined) ? 'protein on the labels of your bags' : 'protein of the flours (USDA SR Legacy, from memory)'} against the style’s aim (${commonPractice})`,
-    certainty: normalBelow(short / proteinSd(context)),
+    // Neither the flours' protein nor what the bread wants is known to the gram.
+    certainty: normalBelow(
+      short / Math.hypot(proteinSd(context), kitchen.coefficients.proteinAimDoubt.value),
+    ),
     ifLeft: 'It rises less and the slices crumble more; longer kneading helps a little.',
     changes: [
       { stage, ingredient: gluten, grams: rounded },

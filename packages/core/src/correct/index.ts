@@ -1,5 +1,6 @@
 export * from './blend.ts';
 export * from './certainty.ts';
+export * from './aims.ts';
 export * from './correction.ts';
 export * from './corrections.ts';
 export * from './gluten.ts';

@@ -15,8 +15,6 @@ interface SaltRung {
   readonly salt: number;
   /** Share by which it rises faster than as it stands; negative is slower. */
   readonly riseFaster: number;
-  /** Points by which it feels looser than as it stands. */
-  readonly looser: number;
   readonly now: boolean;
 }
 

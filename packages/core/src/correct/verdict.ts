@@ -3,6 +3,7 @@ import { styles, type StyleId, type Window } from '../style/style.ts';
 import { gramsText, pointsText } from '../quantity/number.ts';
 import type { CannotTell } from '../dough/cannot-tell.ts';
 import type { Level } from '../dough/level.ts';
+import type { Aim } from './aims.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import type { Correction } from './correction.ts';
 import { stateAt, type DoughState } from '../dough/state.ts';
@@ -29,6 +30,7 @@ interface Judged {
   readonly window: Window;
   /** How far the window's ends are in doubt, standard deviation in points. */
   readonly edge: number;
+  readonly aims: readonly Aim[];
   readonly corrections: readonly Correction[];
   readonly restMinutes: number;
   readonly cannotTell?: CannotTell;
@@ -62,7 +64,7 @@ const weakEdge = 3;
 
 /** Says what a level means for a style, with the one correction that brings it home. */
 export function verdict(
-  { level, state, window, edge, corrections, restMinutes, cannotTell }: Judged,
+  { level, state, window, edge, aims, corrections, restMinutes, cannotTell }: Judged,
   style: StyleId,
 ): Verdict {
   if (cannotTell) return { state: 'Cannot tell', says: cannotTell.says, fits: false };
@@ -82,7 +84,11 @@ export function verdict(
         ? `Where it should be for ${wanted}.`
         : `${off < 0 ? 'Too tight' : 'Too loose'} for ${wanted}. ${correction ?? ''}`.trim(),
     ...(early ? { early } : {}),
-    chance: chanceInWindow(level, window, edge),
+    // Of what it is, or may be.
+    chance: aims.reduce(
+      (sum, aim) => sum + aim.probability * chanceInWindow(level, aim.window, aim.edge),
+      0,
+    ),
     ...(edge >= weakEdge
       ? { weak: 'Few breads stand behind this window: go by how it feels.' }
       : {}),

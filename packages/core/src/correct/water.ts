@@ -8,8 +8,8 @@ import { filledByHabit } from '../dough/parameter.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { level as levelOf } from '../dough/level.ts';
 import { thickenerOf, thickeningGrams, type Thickener } from '../dough/thickener.ts';
-import { judgedAs, outside } from '../dough/window.ts';
-import { normalBelow } from '../quantity/normal.ts';
+import { judgedAs } from '../dough/window.ts';
+import { calledFor } from './aims.ts';
 import { makeCorrection, type Correction, type CorrectionContext } from './correction.ts';
 
 /** Step to which a correction is rounded, away from zero: a gram, or a tenth in a very small dough. */
@@ -43,11 +43,12 @@ function absorptionBasis(bakes: number): string {
  * @example fresh-milled 480 with the water for 440: +19 g
  */
 export function waterCorrection(context: CorrectionContext): Correction | undefined {
-  const { level, window, lines } = context;
-  const off = outside(level.points, window);
-  if (off === 0) return undefined;
+  const { level, aims, lines } = context;
+  const called = calledFor(level.points, level.sd, aims);
+  if (!called) return undefined;
+  const { off } = called;
   const grams = roundAway((-off * level.baseGrams) / 100, step(level.baseGrams));
-  const certainty = sureOf(Math.abs(off) / Math.hypot(level.sd, context.edge), context);
+  const certainty = noSurerThanCups(called.certainty, context);
   const basis = levelBasis(context);
   const state = stateAt(level.points, judgedAs(context.formula.style, context.totals));
   const drinker = mainDrinker(context);
@@ -122,11 +123,10 @@ function thickenedTo(
 /** What is filled by cups that nobody weighed is never surer than this. Own choice. */
 const surestByCup = 0.8;
 
-/** Chance that a correction is called for, so many standard deviations outside. */
-function sureOf(deviations: number, { lines, totals, kitchen }: CorrectionContext): number {
+/** Chance that a correction is called for, where cups fill the bowl. */
+function noSurerThanCups(chance: number, { lines, totals, kitchen }: CorrectionContext): number {
   const byCup = sumGrams(lines.filter((l) => filledByHabit(l, kitchen)));
   const known = placeOf(kitchen.belief, fillKeyBy(kitchen.baker)) !== undefined;
-  const chance = normalBelow(deviations);
   return !known && byCup > totals.flourGrams / 2 ? Math.min(chance, surestByCup) : chance;
 }
 

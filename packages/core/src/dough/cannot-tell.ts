@@ -4,6 +4,7 @@ import { type Totals } from '../formula/totals.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import type { UnreadLine } from '../formula/beside.ts';
 import type { Level } from './level.ts';
+import { pastTouchDoubt } from './past-touch.ts';
 import { stateAt } from './state.ts';
 
 /** Why no level can be told: said instead of a number that would be wrong. */
@@ -86,7 +87,8 @@ export function cannotTell(
       says: 'More liquid than flour can hold: a batter, which the level is not made for. Check the amounts.',
     };
   }
-  if (sd > unsureAbove) {
+  // That nobody feels how wet it is, is no reason to tell nothing.
+  if (Math.sqrt(sd ** 2 - pastTouchDoubt(points) ** 2) > unsureAbove) {
     return {
       code: 'unsure',
       says: `Too little is known of it: 8 in 10 doughs like this come out anywhere from ${stateAt(low).short} to ${stateAt(high).short}. ${whatToDo(level, lines)}`,

@@ -5,6 +5,7 @@ import { doughModel } from './dough-model.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
 import { ordinaryMoisture } from './moisture.ts';
 import { ownPoints } from './own-points.ts';
+import { pastTouchDoubt } from './past-touch.ts';
 import { parametersOf, type Channel, type Parameter } from './parameter.ts';
 
 /** Where a channel's column begins in what a draw moves, in lines. */
@@ -126,7 +127,9 @@ export class DoughSampler {
   draw(normal: () => number): number {
     this.#drawParameters(normal);
     this.#drawMasses();
-    return this.#levelOf(this.#dryness());
+    const points = this.#levelOf(this.#dryness());
+    const doubt = pastTouchDoubt(points);
+    return doubt > 0 ? points + doubt * normal() : points;
   }
 
   #drawParameters(normal: () => number): void {

@@ -20,3 +20,5 @@ export * from './weather.ts';
 export * from './what-to-weigh.ts';
 export * from './window.ts';
 export * from './telling-difference.ts';
+export * from './past-touch.ts';
+export * from './room-for.ts';

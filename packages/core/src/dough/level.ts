@@ -7,6 +7,7 @@ import { z80 } from '../coefficients/coefficients.ts';
 import { doughModel, type DoughModel } from './dough-model.ts';
 import { fatSoftens, fatSoftensNext } from './fat-softening.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
+import { pastTouchDoubt } from './past-touch.ts';
 import { surplusOf, type LinearForm } from './linear-form.ts';
 import {
   channelSlopes,
@@ -81,6 +82,11 @@ export function level(lines: readonly ResolvedLine[], kitchen: Kitchen): Level |
       passingVariance += own ** 2;
     }
     if (own > 0) doubts.push({ key, kind, ingredient, points: own });
+  }
+  const past = pastTouchDoubt(points);
+  if (past > 0) {
+    passing.set('past-touch', past);
+    passingVariance += past ** 2;
   }
   doubts.sort((a, b) => b.points - a.points);
   const sd = Math.sqrt(passingVariance + varianceOf(kitchen.belief, slopes, priors));

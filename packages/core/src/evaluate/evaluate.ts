@@ -1,11 +1,14 @@
-import type { Window } from '../style/style.ts';
+import type { StyleId, Window } from '../style/style.ts';
+import { likelyStyle, type LikelyStyle } from './likely-style.ts';
 import { cautions, type Caution } from '../caution/cautions.ts';
+import { hazardsIn } from '../caution/hazards.ts';
 import type { Belief } from '../belief/belief.ts';
 import { cannotTell, type CannotTell } from '../dough/cannot-tell.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import { kitchenOf } from '../belief/kitchen.ts';
 import { level, type Level } from '../dough/level.ts';
 import { corrections } from '../correct/corrections.ts';
+import type { Aim } from '../correct/aims.ts';
 import type { Correction } from '../correct/correction.ts';
 import { stateAt, unknownState, type DoughState } from '../dough/state.ts';
 import { windowIn } from '../dough/own-window.ts';
@@ -14,6 +17,16 @@ import { besidesOf } from '../formula/besides.ts';
 import { mainStage, type Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
 import { totals, type Totals } from '../formula/totals.ts';
+
+/** A style that nobody said: how likely it is the right one, what says so, and what else it may be. */
+export type StyleGuess = Pick<LikelyStyle, 'probability' | 'because' | 'others'>;
+
+/** The guess as of the style that the formula has. */
+const ofGuess = ({ because, all }: LikelyStyle, style: StyleId): StyleGuess => ({
+  because,
+  probability: all.find((o) => o.style === style)!.probability,
+  others: all.filter((o) => o.style !== style),
+});
 
 /** Everything that can be said of a formula before it is mixed. */
 export interface Evaluation {
@@ -31,6 +44,10 @@ export interface Evaluation {
   readonly looks: number;
   /** How far its ends are in doubt, standard deviation in points. */
   readonly edge: number;
+  /** What breads it may be, the one of its style first. */
+  readonly aims: readonly Aim[];
+  /** How sure it is what bread this is, where nobody said. */
+  readonly guess?: StyleGuess;
   /** After so long slow drinkers have had enough. */
   readonly restMinutes: number;
   /** All corrections that it calls for, those that the baker left included. */
@@ -61,6 +78,16 @@ export function evaluate(
     edge,
     looks,
   } = windowIn(formula.style, sums.dryness, kitchen);
+  const guess = formula.styleGuessed
+    ? ofGuess(likelyStyle(formula, lines, at.points), formula.style)
+    : undefined;
+  const aims: Aim[] = [
+    { window, edge, probability: guess?.probability ?? 1 },
+    ...(guess?.others ?? []).map(({ style, probability }) => {
+      const { window: w, edge: e } = windowIn(style, sums.dryness, kitchen);
+      return { window: w, edge: e, probability };
+    }),
+  ];
   const unknown = cannotTell(lines, sums, at, formula.unread);
   return {
     lines,
@@ -72,6 +99,8 @@ export function evaluate(
     styleWindow,
     looks,
     edge,
+    aims,
+    ...(guess ? { guess } : {}),
     restMinutes: kitchen.coefficients.restMinutes.value,
     corrections: corrections(
       {
@@ -80,7 +109,7 @@ export function evaluate(
         totals: sums,
         level: at,
         window,
-        edge,
+        aims,
         looks,
         kitchen,
         pantry,
@@ -90,6 +119,7 @@ export function evaluate(
         stage: mainStage(formula).id,
       },
       !unknown,
+      guess?.others,
     ),
     cautions: cautions(
       lines,
@@ -99,6 +129,9 @@ export function evaluate(
         points: at.points,
         kitchen,
         glutenFree: household.glutenFree,
+        said: hazardsIn(
+          [formula.name, ...(formula.steps ?? []).map((step) => step.says)].join('\n'),
+        ),
       },
       besidesOf(formula, pantry),
     ),

@@ -1,4 +1,5 @@
 import { level } from '../dough/level.ts';
+import { touchEnds } from '../dough/past-touch.ts';
 import { baseOf, isFlour } from '../formula/base.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve, type ResolvedLine } from '../formula/resolve.ts';
@@ -7,14 +8,9 @@ import { pantryIn, type Household } from '../household/household.ts';
 import { kitchenOf } from '../belief/kitchen.ts';
 import { isRaisingAgent } from '../ferment/raising-agent.ts';
 import { roles } from '../ingredient/role.ts';
-import { styleIds, type StyleId } from '../style/style.ts';
-
-/** A style that a formula may be of. */
-export interface PossibleStyle {
-  readonly style: StyleId;
-  /** Between 0 and 1; of all styles together 1. */
-  readonly probability: number;
-}
+import { styleIds, usualStyle, type StyleId } from '../style/style.ts';
+import { isUnkneaded } from '../process/unkneaded.ts';
+import type { PossibleStyle } from '../style/possible-style.ts';
 
 /** The style that a formula most likely is of, and what says so. */
 export interface LikelyStyle extends PossibleStyle {
@@ -22,6 +18,8 @@ export interface LikelyStyle extends PossibleStyle {
   readonly because: string;
   /** What else it may be, the likeliest first: all that are not next to impossible. */
   readonly others: readonly PossibleStyle[];
+  /** Every style there is, the likeliest first. */
+  readonly all: readonly PossibleStyle[];
 }
 
 /** Less sure than this, and the baker is asked. Own choice, no source. */
@@ -46,6 +44,13 @@ interface Traits {
   readonly fruit: number;
   readonly sourdough: boolean;
   readonly yeast: boolean;
+  /** Yeast or a starter. */
+  readonly leaven: boolean;
+  /** Soda, baking powder, flour that has them in it. */
+  readonly powder: boolean;
+  readonly unkneaded: boolean;
+  /** Its method speaks of an oven. */
+  readonly hasOven: boolean;
   readonly raised: boolean;
   readonly pieces: number;
   readonly piece: string | undefined;
@@ -63,16 +68,17 @@ function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: numbe
     (100 * lines.reduce((sum, l) => sum + l.grams * of(l), 0)) / (base.grams || 1);
   const soft = (of: ResolvedLine) => roles[of.of.role].softens;
   const yeast = lines.some((l) => l.of.yeast && l.grams > 0);
+  const words = [
+    formula.size,
+    ...(formula.steps ?? []).map((step) => step.says),
+    ...(formula.notes ? [formula.notes.slice(0, 2000)] : []),
+  ]
+    .filter(Boolean)
+    .join(' ')
+    .toLowerCase();
   return {
     name: formula.name.toLowerCase(),
-    words: [
-      formula.size,
-      ...(formula.steps ?? []).map((step) => step.says),
-      ...(formula.notes ? [formula.notes.slice(0, 2000)] : []),
-    ]
-      .filter(Boolean)
-      .join(' ')
-      .toLowerCase(),
+    words,
     dryness: base.dryness,
     gluten: share((l) => (l.of.allergens.includes('gluten') ? 1 : 0)),
     rye: share((l) => (/\brye\b/.test(l.of.name.toLowerCase()) ? 1 : 0)),
@@ -82,6 +88,13 @@ function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: numbe
     egg: percent((l) => (l.of.role === 'egg' ? 1 : 0)),
     fruit: percent((l) => (l.of.role === 'addIn' && l.of.composition.sugars > 20 ? 1 : 0)),
     yeast,
+    leaven: yeast || lines.some((l) => l.stageKind === 'starter'),
+    powder: lines.some((l) => isRaisingAgent(l) && l.grams > 0),
+    unkneaded:
+      isUnkneaded({ ...formula, style: usualStyle }) ||
+      /\bstirred\b/i.test(formula.name) ||
+      (/\bstir\b/.test(words) && !/\bknead/.test(words)),
+    hasOven: /\b(?:oven|bake)\b/.test(words),
     sourdough: !yeast && lines.some((l) => l.stageKind === 'starter'),
     raised: yeast || lines.some((l) => l.stageKind === 'starter' || isRaisingAgent(l)),
     pieces: formula.pieces ?? 1,
@@ -109,6 +122,11 @@ const byName = (words: RegExp, style: StyleId, how = named): Evidence => ({
   because: 'by its name',
 });
 
+/** What speaks against styles by what is not there. */
+function lacking(when: Evidence['when'], against: Evidence['for']): Evidence[] {
+  return [{ when, for: against, because: '' }];
+}
+
 /** A tin, a sandwich loaf, a machine: the words of breads that stand between walls. */
 const tin =
   /\b(?:tins?|loaf pans?|bread pans?|pullman|sandwich|toast|\d+(?:\.\d+)?\s?x\s?\d+(?:\.\d+)?|lb loaf|pan loaf|pain de mie)\b/;
@@ -133,12 +151,34 @@ const evidence: readonly Evidence[] = [
     for: { rye: 12 },
     because: 'as half of its flour or more is rye',
   },
+  {
+    when: (t) => t.dryness <= 0.5 && t.powder && !t.leaven,
+    for: { quick: 9, flatbread: 3, griddle: 3 },
+    because: 'as soda or powder raises it, and no yeast',
+  },
+  byName(/\b(?:steamed|steamer)\b/, 'steamed', 8),
+  {
+    when: (t) => /\bsteam(?:er|ed)?\b.{0,40}\b(?:min|basket|over|lid)/.test(t.words) && !t.hasOven,
+    for: { steamed: 6 },
+    because: 'as it is steamed',
+  },
+  {
+    when: (t) => t.unkneaded && t.level > 7.5 && tin.test(`${t.name} ${t.words}`),
+    for: { 'stirred-tin': 8 },
+    because: 'as it is stirred, not kneaded, and goes into a tin',
+  },
+  {
+    when: (t) => /\b(?:rolled|crisp|thin)\b/.test(t.name) && /\bpizza\b/.test(t.name),
+    for: { 'rolled-thin': 9 },
+    because: 'by its name',
+  },
   byName(/\b(?:griddle|crumpets?|muffins? \(griddle\)|pikelets?|flapjacks?)\b/, 'griddle'),
   byName(/\b(?:deep|pan|sheet|tray|grandma)[- ]?(?:dish )?pizza\b/, 'slack', 9),
   byName(/\b(?:focaccia|ciabatta|schiacciata|pinsa)\b/, 'slack'),
   byName(/\bpizza\b/, 'pizza'),
   byName(/\b(?:croissants?|laminated|danish|puff|kouign)\b/, 'laminated'),
-  byName(/\b(?:stollen|panettone|christmas (?:bread|loaf))\b/, 'fruit-rich'),
+  byName(/\b(?:stollen|christmas (?:bread|loaf))\b/, 'fruit-rich'),
+  byName(/\b(?:panettone|pandoro|colomba|easter (?:bread|loaf))\b/, 'rich'),
   byName(/\b(?:brioche|babka|kugelhopf|gugelhupf)\b/, 'rich'),
   byName(/\b(?:bagels?|pretzels?|bialys?)\b/, 'bagel'),
   byName(
@@ -247,6 +287,11 @@ const evidence: readonly Evidence[] = [
     because: 'as it is slack',
   },
   {
+    when: (t) => t.level >= touchEnds && t.leaven,
+    for: { slack: 1.5, 'stirred-tin': 3.5 },
+    because: 'as nobody could knead it, so wet it is',
+  },
+  {
     when: (t) => t.yeast && t.fat < 1 && t.sugar < 1 && t.whole <= 0.5,
     for: { 'hearth-yeast': 2.5 },
     because: 'as it is lean',
@@ -261,7 +306,21 @@ const evidence: readonly Evidence[] = [
     for: { 'wholegrain-pan': -3 },
     because: 'as most of its flour is white',
   },
-  { when: () => true, for: { pan: 2 }, because: 'as most breads like it are baked in a tin' },
+  {
+    when: () => true,
+    for: { pan: 2, rolls: 0.3, 'hearth-yeast': 0.3 },
+    because: 'as most breads like it are baked in a tin',
+  },
+  // What speaks against a style: what it stands on is not there.
+  ...lacking((t) => t.dryness < 0.1, { 'low-carb': -6 }),
+  ...lacking((t) => t.gluten >= 0.3, { 'gluten-free': -6 }),
+  ...lacking((t) => t.rye < 0.5, { rye: -6 }),
+  ...lacking((t) => t.leaven || !t.powder, { quick: -6 }),
+  ...lacking((t) => t.fat < 10, { rich: -4 }),
+  ...lacking((t) => t.fat < 10 || t.fruit < 15, { 'fruit-rich': -3 }),
+  ...lacking((t) => !t.sourdough, { 'hearth-white': -2, 'hearth-wholegrain': -2 }),
+  // Rarely made, and then called so.
+  ...lacking(() => true, { steamed: -1.5, griddle: -1.5, laminated: -1.5, 'stirred-tin': -1.5 }),
 ];
 
 /**
@@ -272,7 +331,7 @@ const evidence: readonly Evidence[] = [
  * @param points where it stands
  * @example likelyStyle(formula called "Friday pizza", lines, 3).because // 'by its name'
  */
-function likelyStyle(
+export function likelyStyle(
   formula: Formula,
   lines: readonly ResolvedLine[],
   points: number,
@@ -286,10 +345,11 @@ function likelyStyle(
         (held.some((e) => (e.for[style] ?? 0) > 0) ? 0 : unspoken),
     ),
   }));
-  const all = odds.reduce((sum, o) => sum + o.weight, 0);
-  const [first, ...others] = odds
-    .map(({ style, weight }) => ({ style, probability: weight / all }))
+  const sum = odds.reduce((total, o) => total + o.weight, 0);
+  const sorted = odds
+    .map(({ style, weight }) => ({ style, probability: weight / sum }))
     .sort((a, b) => b.probability - a.probability);
+  const [first, ...others] = sorted;
   const strongest = held.reduce((a, b) =>
     (b.for[first!.style] ?? 0) > (a.for[first!.style] ?? 0) ? b : a,
   );
@@ -297,6 +357,7 @@ function likelyStyle(
     ...first!,
     because: strongest.because,
     others: others.filter((o) => o.probability >= leastTold),
+    all: sorted,
   };
 }
 
@@ -315,5 +376,5 @@ export function asLikely(
   const at = level(lines, kitchenOf(household, belief));
   if (!at) return undefined;
   const likely = likelyStyle(formula, lines, at.points);
-  return { formula: { ...formula, style: likely.style }, likely };
+  return { formula: { ...formula, style: likely.style, styleGuessed: true }, likely };
 }

@@ -115,6 +115,7 @@ export const formulaShape = {
       'corrections taken; they lie over the lines as typed',
     ),
   ),
+  styleGuessed: maybe(meaning(flag, 'nobody said what bread it is: the style is the likeliest')),
   piece: maybe(meaning(pieceField, 'what one of the pieces is')),
   steps: maybe(meaning(list(stepField, 100), 'the work as the recipe has it')),
   outside: maybe(meaning(list(outsideField, 60), 'what is not in the dough')),

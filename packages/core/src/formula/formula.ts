@@ -83,6 +83,8 @@ export interface Formula {
   readonly format: typeof formulaFormat;
   readonly name: string;
   readonly style: StyleId;
+  /** Nobody said what bread it is: the style is the likeliest. */
+  readonly styleGuessed?: boolean;
   readonly stages: readonly Stage[];
   readonly taken: readonly Taken[];
   /** Corrections that the baker chose to leave. */
@@ -127,3 +129,14 @@ export function stagesOf({ stages, taken }: Formula): StageHead[] {
 
 /** Every line with its stage, as typed. */
 export const allLines = (formula: Formula): Line[] => formula.stages.flatMap((s) => s.lines);
+
+/**
+ * A formula as the bread that somebody says it is: no guess any more.
+ *
+ * @example ofStyle({...formula, style: 'pan', styleGuessed: true}, 'bagel').styleGuessed // undefined
+ */
+export function ofStyle(formula: Formula, style: StyleId): Formula {
+  const said: { -readonly [K in keyof Formula]: Formula[K] } = { ...formula, style };
+  delete said.styleGuessed;
+  return said;
+}

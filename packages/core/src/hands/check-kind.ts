@@ -60,6 +60,14 @@ export const checkKinds = {
     within: true,
     drawn: 'rubber',
   },
+  stirred: {
+    label: 'stirred dough',
+    when: 'Once no dry flour is left; whole grain has drunk after ten minutes more.',
+    touch: 'Drag a wet spoon through it and lift it.',
+    right: 'It clings to the spoon and drops off in one lump. It does not run.',
+    within: false,
+    drawn: 'paste',
+  },
 } as const satisfies Record<string, CheckKind>;
 
 export type CheckKindId = keyof typeof checkKinds;
@@ -82,7 +90,7 @@ export function checkKindOf(
 ): CheckKindId {
   const { touch } = styles[style];
   if (dryBase || touch === 'low-carb') return 'low-carb';
-  if (touch === 'rye') return 'rye';
+  if (touch === 'rye' || touch === 'stirred') return touch;
   if ((low + high) / 2 >= slackFrom) return 'slack';
   return devices[device].loading === loadingOrders.bowl ? 'hand' : 'machine';
 }

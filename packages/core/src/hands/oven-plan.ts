@@ -45,6 +45,8 @@ interface OvenPlace {
   readonly turn: boolean;
   /** What is done with a lid. */
   readonly lid?: string;
+  /** Where it is no oven: how it is heated, and by what one sees that it is done. */
+  readonly steamer?: { readonly heat: string; readonly done: string };
 }
 
 /** How a lean loaf gets its steam, by what the oven has. Common practice, no source. */
@@ -87,6 +89,13 @@ export function ovenPlace(
     low: () => ({ rack: 'the second lowest rack' }),
     steam: () => underSteam(steam),
     form: () => byForm(form, steam),
+    steamer: () => ({
+      rack: 'a rack over boiling water, a cloth under the lid',
+      steamer: {
+        heat: 'Bring two fingers of water to the boil in a wide pot with a rack and a lid.',
+        done: 'They are done when they spring back under a finger.',
+      },
+    }),
   };
   return { ...places[stands](), turn: isTurned(stands) };
 }

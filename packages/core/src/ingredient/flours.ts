@@ -224,7 +224,8 @@ export const flours: readonly Ingredient[] = [
     name: 'whole rye flour',
     aliases: ['rye', 'rye flour', 'whole rye', 'whole rye flour', 'wholemeal rye flour'],
     role: 'flour',
-    composition: composition(usda('20064'), [11, 10.88, 1.52, 75.43, 11.8, 1.05, 2], proteinSd),
+    // The whole grain, ground: what is sold as medium rye has a fifth less fibre.
+    composition: composition(usda('20062'), [10.6, 10.34, 1.63, 75.86, 15.1, 0.98, 2], proteinSd),
     absorption: absorption(0.78, 0.05),
     cup: { ...wholeCups, spooned: perCup(102, 7, usda('20064')) },
     whole: 1,

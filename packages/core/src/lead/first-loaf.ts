@@ -53,9 +53,11 @@ export function toHave({ style, pieces = 1 }: Pick<Formula, 'style' | 'pieces'>)
   const vessel =
     stands === 'pot'
       ? 'a heavy pot with a lid that may go into the oven'
-      : form === 'loaf' && stands === 'form'
-        ? 'a loaf tin of about 1.8 litres, oiled'
-        : 'a baking tray and paper for it';
+      : stands === 'steamer'
+        ? 'a wide pot with a lid, and a rack that stands in it above the water'
+        : form === 'loaf' && stands === 'form'
+          ? 'a loaf tin of about 1.8 litres, oiled'
+          : 'a baking tray and paper for it';
   return [
     'a kitchen scale',
     'a large bowl and a cloth',

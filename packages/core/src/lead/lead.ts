@@ -127,10 +127,15 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
   mix: (f) =>
     f.unkneaded && bowl(f)
       ? [
-          s(
-            'Stir it together until no dry flour is left, and cover it.',
-            'It is not kneaded: time does that.',
-          ),
+          styles[f.style].rises
+            ? s(
+                'Stir it together until no dry flour is left, and cover it.',
+                'It is not kneaded: time does that.',
+              )
+            : s(
+                'Stir it together quickly until no dry flour is left, and stop.',
+                'The powder works as soon as it is wet; kneading would make it tough.',
+              ),
         ]
       : bowl(f)
         ? [
@@ -229,7 +234,9 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
     ),
   ],
   heat: (f) => {
-    const { rack, lid } = ovenPlace(f.style, f.shaping.form, f.oven);
+    const { rack, lid, steamer } = ovenPlace(f.style, f.shaping.form, f.oven);
+    if (steamer)
+      return [s(steamer.heat, 'Let it boil hard before anything goes in, and keep hot water by.')];
     return [
       s('Look into the oven, then heat it.', `${rack}, before it is hot.`),
       ...(lid ? [s('Put the pot in now, its lid on it.', 'A cold pot bakes no bottom.')] : []),
@@ -246,6 +253,12 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
         s('A probe in the middle says when it is done.'),
       ];
     const parts = partsSay(f.step.parts);
+    if (place.steamer)
+      return [
+        s(`Onto ${place.rack}.`, 'They grow by half: leave room between them, paper under each.'),
+        s('Keep the lid on until the time is over.', 'Opened early they fall.'),
+        s('Lift the lid away from you: steam burns.'),
+      ];
     return [
       s(`Into the oven: ${place.rack}.`, parts === undefined ? place.lid : undefined),
       ...(f.step.rounds
@@ -371,6 +384,7 @@ const kneaded: Readonly<Record<CheckKindId, string>> = {
   hand: 'smooth, and a piece stretches thin without tearing',
   slack: 'it holds together, and stretches before it tears',
   rye: 'no dry flour is left',
+  stirred: 'no dry flour is left',
   'low-carb': 'one springy lump',
 };
 

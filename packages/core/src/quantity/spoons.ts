@@ -20,6 +20,9 @@ const cupMarks = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4];
 /** A measure in words holds what it says, to within this share: in water it is less than a point of level. */
 export const saidWithin = 0.01;
 
+/** Further off than this share it is said to be about so much. Own choice, no source. */
+const aboutFrom = 0.02;
+
 /** Most tablespoons that are added to a cup or left out of it: more is another mark's. */
 const mostBeside = 4;
 
@@ -116,5 +119,6 @@ export function spoonsInWords(ml: number, measures: Measures, as: SpoonNames = '
   ]
     .filter(Boolean)
     .join(say.and);
-  return [cup, beside].filter(Boolean).join(less ? ' less ' : say.and);
+  const said = [cup, beside].filter(Boolean).join(less ? ' less ' : say.and);
+  return error(best) > aboutFrom * ml ? `about ${said}` : said;
 }

@@ -229,6 +229,7 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
     });
     return chain.follow(risen, bake, dawdle);
   }
+  if (styles[bread.formula.style].stands === 'steamer') return steamed(bread, chain, risen);
   const celsius = Math.round(
     says.bake?.process.celsius ?? says.heat?.process.celsius ?? baking.celsius.value,
   );
@@ -246,6 +247,22 @@ function baked(bread: Bread, chain: TaskChain, risen: Task): Task {
   });
   chain.follow(heat, bake, stepKinds.heat.keeps);
   return chain.follow(risen, bake, dawdle);
+}
+
+/** Over boiling water: no oven is taken, and nothing is set. */
+function steamed(bread: Bread, chain: TaskChain, risen: Task): Task {
+  const { value } = styles[bread.formula.style].baking.heating;
+  const heat = chain.add('heat', span(value, value, value), {
+    uses: [],
+    label: 'Bring the water to the boil',
+  });
+  const steam = chain.add('bake', inOven(bread), {
+    uses: [],
+    label: 'Steam',
+    until: 'they spring back under a finger',
+  });
+  chain.follow(heat, steam, stepKinds.heat.keeps);
+  return chain.follow(risen, steam, dawdle);
 }
 
 /** Cooled for so long at least; it may stand on, twice that and an hour. Own choice, no source. */

@@ -6,3 +6,4 @@ export * from './cooling.ts';
 export * from './form.ts';
 export * from './nature.ts';
 export * from './on-sheet.ts';
+export * from './possible-style.ts';

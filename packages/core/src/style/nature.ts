@@ -1,14 +1,17 @@
 import type { Form } from './form.ts';
 
-/** Where a bread stands in the oven: in a lidded pot, in a tin, on a hot low rack, under steam, or as its form has it. */
-export const ovenStands = ['pot', 'low', 'steam', 'form'] as const;
+/**
+ * Where a bread is baked: in a lidded pot, on a hot low rack, under steam, as its form has it, or in no oven but
+ * over boiling water.
+ */
+export const ovenStands = ['pot', 'low', 'steam', 'form', 'steamer'] as const;
 export type OvenStand = (typeof ovenStands)[number];
 
 /** Whether a bread is turned round half-way, as every oven has a hotter side: not in a pot, that is hot all round. Common practice, no source. */
-export const isTurned = (stands: OvenStand): boolean => stands !== 'pot';
+export const isTurned = (stands: OvenStand): boolean => stands !== 'pot' && stands !== 'steamer';
 
-/** How a dough is felt: as wheat's, slack or not by its window; as a paste of rye; as one of gluten and fibre. */
-export const touches = ['wheat', 'rye', 'low-carb'] as const;
+/** How a dough is felt: as wheat's, slack or not by its window; as a paste of rye; as one of gluten and fibre; with a spoon, where it is only stirred. */
+export const touches = ['wheat', 'rye', 'low-carb', 'stirred'] as const;
 export type Touch = (typeof touches)[number];
 
 /** When a bread is at its best: what an hour counts that it stands ready before its time, beside what a way to let it rise costs. */
@@ -41,6 +44,8 @@ export interface Nature {
   /** When it is at its best. */
   readonly eaten: EatingId;
   readonly touch: Touch;
+  /** It is worked until it is smooth; else it is stirred until no dry flour is left, and left alone. */
+  readonly kneaded: boolean;
   /** Leaven raises it; a bread that is baked without rising as well needs none. */
   readonly rises: boolean;
   /** It is meant to be without much gluten: nobody has to be told. */
@@ -55,6 +60,7 @@ export const tinned: Nature = {
   stands: 'form',
   eaten: 'that day',
   touch: 'wheat',
+  kneaded: true,
   rises: true,
   littleGluten: false,
   cut: undefined,
@@ -68,4 +74,6 @@ export const shapedTo = (form: Form): Nature => ({
 /** Baked low in a hot oven, risen or not. */
 export const flat: Nature = { ...tinned, form: 'flat', stands: 'low', eaten: 'at once' };
 export const inPot: Nature = { ...tinned, stands: 'pot' };
-export const steamed: Nature = { ...tinned, stands: 'steam' };
+export const underSteam: Nature = { ...tinned, stands: 'steam' };
+/** A batter that holds a spoon, poured into its tin. */
+export const stirred: Nature = { ...tinned, touch: 'stirred', kneaded: false };

@@ -1,6 +1,6 @@
 import { figure, fromMemory, ownModel, type Figure } from '../figure/figure.ts';
 import { baking, type Baking } from './baking.ts';
-import { flat, inPot, shapedTo, steamed, tinned, type Nature } from './nature.ts';
+import { flat, inPot, shapedTo, stirred, tinned, underSteam, type Nature } from './nature.ts';
 
 /** The stretch of the level that a style of dough wants, in points. */
 export type Window = readonly [low: number, high: number];
@@ -177,7 +177,7 @@ export const styles = {
     'a lean hearth loaf',
     [-2, 11],
     [10.3, 13],
-    steamed,
+    underSteam,
     {
       loss: hearth,
       baking: baking(230, 32, 0.7, lean, { heating: 30, cooling: 60 }),
@@ -275,6 +275,55 @@ export const styles = {
         'tacky ball': 'a springy, slightly sticky dough',
         soft: 'a soft, sticky dough that fibre still stiffens',
       },
+    },
+  ),
+  'stirred-tin': style(
+    'stirred, in a tin',
+    'a loaf that is stirred and not kneaded',
+    [9, 24],
+    [10.5, 15],
+    stirred,
+    {
+      edge: 3,
+      branCounted: true,
+      baking: baking(200, 45, 0.9, lean),
+      words: {
+        soft: 'a soft dough that a spoon still turns',
+        slack: 'so soft that it takes the shape of its tin',
+        batter: 'a thick, wet mass that is scraped into its tin',
+      },
+    },
+  ),
+  quick: style(
+    'raised by soda or powder',
+    'a bread raised by soda or powder',
+    [5, 26],
+    [8.5, 13],
+    { ...stirred, rises: false, eaten: 'at once' },
+    {
+      edge: 3,
+      branCounted: true,
+      salt: [0.5, 2.2],
+      baking: baking(200, 40, 0.9, [95, 99], { cooling: 30 }),
+      words: {
+        soft: 'soft and shaggy: it is patted together, not kneaded',
+        slack: 'soft and sticky: floured hands turn it into a round',
+        batter: 'a thick, wet mass that drops from a spoon',
+      },
+    },
+  ),
+  steamed: style(
+    'steamed',
+    'steamed buns',
+    [-9, 3],
+    [8.5, 11.5],
+    { ...shapedTo('rolls'), stands: 'steamer' },
+    {
+      edge: 3,
+      // It takes water up rather than losing it.
+      loss: figure(0, 'share of the dough', 0.02, fromMemory('steamed buns gain a little weight')),
+      salt: [0, 2.2],
+      baking: baking(100, 14, 0.06, lean, { heating: 10, cooling: 5 }),
     },
   ),
   'gluten-free': style(

@@ -186,14 +186,14 @@ function whatFollows(
   const judge = (of: Formula) => evaluate(of, household, belief);
   const contextIn = (
     of: Formula,
-    { lines, totals: sums, level, window, edge, looks }: Evaluation,
+    { lines, totals: sums, level, window, aims, looks }: Evaluation,
   ) => ({
     formula: of,
     lines,
     totals: sums,
     level,
     window,
-    edge,
+    aims,
     looks,
     kitchen: kitchenOf(household, belief),
     pantry: pantryIn(household),

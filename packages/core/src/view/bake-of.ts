@@ -18,6 +18,7 @@ import { cautionsAt } from '../lead/step-cautions.ts';
 import { hasDrunk, wetFor } from '../lead/touch-moment.ts';
 import { fedIn, type FedInBake } from '../bake/jar-feedings.ts';
 import { weighingList, type WeighingItem } from '../hands/weighing-list.ts';
+import { fussedOver, roomFor, type Room } from '../dough/room-for.ts';
 import { tellingDifference } from '../dough/telling-difference.ts';
 import { bakesOnly, courseTimes, type Course } from '../course/course.ts';
 import { machineFit } from '../course/machine-fit.ts';
@@ -155,6 +156,8 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   /** A step with its oven as its part of the moment has it. */
   readonly partNow: (step: RunStep, now: string) => PartAt | undefined;
   readonly cautions: (step: RunStep, hours?: number) => ReturnType<typeof cautionsAt>;
+  /** From how much to how much of it leaves the dough right, with what is in already; of the flour and the water alone. */
+  readonly roomFor: (item: WeighingItem) => Room | undefined;
   /** What a pour that missed its mark does to the dough, and what puts it right. */
   readonly overPour: (
     item: WeighingItem,
@@ -360,6 +363,15 @@ export function bakeOf({
           ...(hours === undefined ? {} : { hours }),
           ...(step.celsius === undefined ? {} : { celsius: step.celsius }),
         }),
+    roomFor: ({ lines, planned, window, kitchen }) => {
+      const fussed = new Set(fussedOver(planned).map((l) => l.id));
+      return (item) => {
+        const [line] = item.lines;
+        if (line === undefined || item.lines.length > 1 || !fussed.has(line)) return undefined;
+        const room = roomFor(lines, line, window, kitchen);
+        return room && item.grams >= room.from && item.grams <= room.to ? room : undefined;
+      };
+    },
     overPour:
       (all) =>
       (item, grams, lines = all.lines) =>

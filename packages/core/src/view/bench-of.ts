@@ -18,7 +18,9 @@ import { deviceFor, type MadeBefore } from '../process/device-for.ts';
 import { breadOf, type Bread } from '../schedule/bread.ts';
 import type { WayId } from '../schedule/way-id.ts';
 import { writtenWay } from '../schedule/written-way.ts';
+import { fussedOver, roomFor, type Room } from '../dough/room-for.ts';
 import { styleIn } from '../style/style-figures.ts';
+import type { StyleId } from '../style/style.ts';
 import { lazily } from './lazily.ts';
 
 /** A formula on the bench as its page has it. */
@@ -57,6 +59,10 @@ export interface BenchView {
   /** Corrections to decide on, and those that the baker left. */
   readonly open: readonly Correction[];
   readonly left: readonly Correction[];
+  /** How much of the main flour and of the poured water leaves the dough right, by name. */
+  readonly rooms: ReadonlyArray<Room & { readonly name: string }>;
+  /** Breads to choose from, the likeliest first, where nobody said which it is and that is not all but sure. */
+  readonly asksStyle: readonly StyleId[] | undefined;
   /** As a bread that is to rise and to be baked: what a plan and a bake of it ask, too. */
   readonly bread: Bread;
   /** As its recipe has it. */
@@ -70,6 +76,9 @@ export interface BenchView {
   /** Bags that a line can be bound to: of its kind, and not used up unless it is bound to it. */
   readonly bagsOf: (line: Pick<Line, 'ingredient' | 'bag'>) => readonly Bag[];
 }
+
+/** From here on nobody is asked what bread it is. Own choice, no source. */
+const allButSure = 0.97;
 
 /**
  * All that the bench shows of a formula, each worked out when it is looked at.
@@ -95,6 +104,19 @@ export function benchOf({ formula, household, belief, made = {} }: BenchGiven): 
     salt: ({ kitchen }) => saltWord(formula.style, kitchen, household),
     verdict: ({ evaluation }) => evaluation && verdict(evaluation, formula.style),
     level: ({ evaluation }) => (evaluation?.cannotTell ? undefined : evaluation?.level),
+    rooms: ({ evaluation, resolved, kitchen }) =>
+      evaluation && !evaluation.cannotTell
+        ? fussedOver(resolved).flatMap((l) => {
+            const room = roomFor(resolved, l.id, evaluation.window, kitchen);
+            return room ? [{ ...room, name: l.of.name }] : [];
+          })
+        : [],
+    asksStyle: ({ evaluation }) => {
+      const guess = evaluation?.guess;
+      return guess && guess.probability < allButSure
+        ? [formula.style, ...guess.others.slice(0, 1).map((o) => o.style)]
+        : undefined;
+    },
     byCup: ({ resolved, kitchen }) => resolved.some((l) => filledByHabit(l, kitchen)),
     open: (all) => corrections(all, false),
     left: (all) => corrections(all, true),

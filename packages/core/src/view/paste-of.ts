@@ -93,7 +93,8 @@ export function pasteOf(given: PasteGiven): PasteView {
       likely && likely.probability < sureOfStyle
         ? [likely.style, ...likely.others.slice(0, 1).map((o) => o.style)]
         : undefined,
-    formula: ({ read, style }) => read && { ...read.formula, style },
+    formula: ({ read, style, likely }) =>
+      read && { ...read.formula, style, ...(likely ? { styleGuessed: true } : {}) },
     evaluation: ({ formula }) => formula && belief && evaluate(formula, here, belief),
     verdict: ({ evaluation, style }) => evaluation && verdict(evaluation, style),
     level: ({ evaluation }) => (evaluation?.cannotTell ? undefined : evaluation?.level),

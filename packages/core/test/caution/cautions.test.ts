@@ -1,3 +1,4 @@
+import type { Formula } from '@tender-crumb/core/formula';
 import { expect } from 'chai';
 import { allergenLists, allergensOf, cautionTable } from '@tender-crumb/core/caution';
 import { growthRate } from '@tender-crumb/core/ferment';
@@ -56,7 +57,10 @@ describe('each caution', () => {
   }
 
   it('of the table is one of these, or stands always', () => {
-    const known = new Set([...cases.map(([id]) => id), 'raw-flour']);
+    const known = new Set([
+      ...cases.map(([id]) => id),
+      ...['raw-flour', 'lye', 'cooked-grain', 'bitter-almonds'],
+    ]);
     expect(cautionTable.map((row) => row.id).filter((id) => !known.has(id))).to.deep.equal([]);
     expect(ids(wheat)).to.include('raw-flour');
   });
@@ -115,6 +119,39 @@ describe('each caution', () => {
     const ids = (words: string) => judge(said(words)).cautions.map((c) => c.id);
     expect(ids('60 g macadamia nuts')).to.include('dogs');
     expect(ids('60 g walnuts')).not.to.include('dogs');
+    expect(ids('30 g bitter almonds')).to.include('bitter-almonds');
+    expect(ids('30 g sweet almonds')).not.to.include('bitter-almonds');
+    // Zante currants are dried grapes; red and black currants are berries of another bush.
+    expect(ids('60 g currants')).to.include('raisins-dogs');
+    for (const berries of ['60 g red currants', '60 g redcurrants', '60 g black currants'])
+      expect(ids(berries), berries).not.to.include('raisins-dogs');
+    expect(ids('60 g leftover rice, 60 g cooked rice')).to.include('cooked-grain');
+    expect(ids('60 g rice')).not.to.include('cooked-grain');
+  });
+
+  it('lye by the method, by what is outside the dough, by a row that nobody read', () => {
+    const formula = build(wheat);
+    const ids = (more: Partial<Formula>) =>
+      judge({ ...formula, ...more }).cautions.map((c) => c.id);
+    expect(ids({})).not.to.include('lye');
+    expect(ids({ steps: [{ says: 'Dip each into the lye and score it.' }] })).to.include('lye');
+    expect(ids({ unread: [{ text: 'sodium hydroxide 3 %' }] })).to.include('lye');
+    expect(ids({ steps: [{ says: 'Knead until it relays no stickiness.' }] })).not.to.include(
+      'lye',
+    );
+  });
+
+  it('what is true of every wheat bread is said in a few words; what is particular, in full', () => {
+    const { cautions } = judge(build({ ...wheat, honey: 20 }));
+    const short = Object.fromEntries(cautions.map((c) => [c.id, c.everyday]));
+    expect(short['gluten']).to.equal('It holds gluten, of wheat.');
+    expect(short['raw-flour']).to.equal('Do not eat it raw.');
+    expect(short['honey-infants']).to.equal(undefined);
+    const rye = judge(build({ 'rye-whole': 500, water: 400, salt: 9 }, 'rye')).cautions;
+    expect(rye.find((c) => c.id === 'gluten')!.everyday).to.equal('It holds gluten.');
+    // Who must not have it reads all of it.
+    const gf = judge(build(wheat), { ...defaultHousehold, glutenFree: true }).cautions;
+    expect(gf.find((c) => c.id === 'gluten-in-gluten-free-house')!.everyday).to.equal(undefined);
   });
 
   it('a cold kitchen is told how much longer it takes, and not that more yeast is the cure', () => {

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
 import type { Correction } from '@tender-crumb/core/correct';
 import { outside } from '@tender-crumb/core/dough';
-import { evaluate } from '@tender-crumb/core/evaluate';
+import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
 import { takeCorrection, type Formula } from '@tender-crumb/core/formula';
 import { nothingLearned } from '@tender-crumb/core/belief';
 import { defaultHousehold } from '@tender-crumb/core/household';
@@ -47,7 +47,7 @@ describe('customary breads', () => {
     `breads of ${breads.length} within ${near} points of their window`,
     source,
     () => judged.filter((e) => Math.abs(outside(e.level.points, e.window)) <= near).length,
-    [42, breads.length],
+    [63, breads.length],
   );
   between(
     'Customary breads',
@@ -58,7 +58,22 @@ describe('customary breads', () => {
         const without = posterior([...looks[0].filter((l) => l !== look), ...looks[1]]);
         return Math.abs(outsideOf(look, levelWith(look, without))) <= near;
       }).length,
-    [38, breads.length],
+    [60, breads.length],
+  );
+  between(
+    'Customary breads',
+    'the same, all breads of its style left out of the fit',
+    source,
+    () =>
+      looks[0].filter((look) => {
+        const { style } = look.bread;
+        const without = posterior([
+          ...looks[0].filter((l) => l.bread.style !== style),
+          ...looks[1],
+        ]);
+        return Math.abs(outsideOf(look, levelWith(look, without))) <= near;
+      }).length,
+    [Math.ceil(0.85 * breads.length), breads.length],
   );
   between(
     'Customary breads',
@@ -69,6 +84,20 @@ describe('customary breads', () => {
       return judged.reduce((sum, e) => sum + e.corrections.filter(sure).length, 0);
     },
     [0, 1],
+  );
+  between(
+    'Customary breads',
+    'the same where the style is guessed from name and lines',
+    source,
+    () =>
+      breads.filter(({ name, lines }) => {
+        const { formula } = readRecipe(lines.join('\n'), readerOf(defaultHousehold));
+        const guess = asLikely({ ...formula, name }, defaultHousehold, nothingLearned)!.formula;
+        return evaluate(guess, defaultHousehold, nothingLearned)!.corrections.some(
+          (c) => ['water', 'flour'].includes(c.kind) && c.certainty > 0.8,
+        );
+      }).length,
+    [0, 2],
   );
   between(
     'Customary breads',

@@ -9,8 +9,9 @@ describe('done, without a probe', () => {
     // 900 g less 14 and less 10 per cent, to five grams.
     expect(signs[2]!.says).to.contain('775 to 810 g, from 900 g of dough');
   });
-  it('every style has a loss between nothing and a third of it', () => {
-    for (const { loss } of Object.values(styles)) {
+  it('every style that an oven bakes has a loss between nothing and a third of it', () => {
+    for (const { loss, stands } of Object.values(styles)) {
+      if (stands === 'steamer') continue;
       expect(loss.value).to.be.within(0.03, 0.33);
       expect(loss.sd).to.be.greaterThan(0);
     }

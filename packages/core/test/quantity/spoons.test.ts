@@ -49,7 +49,10 @@ describe('measures in words', () => {
     expect(said(251.4)).to.equal('1 cup and 1 tablespoon');
     expect(said(118.3)).to.equal('½ cup');
     expect(said(44.4)).to.equal('3 tablespoons');
-    expect(said(19)).to.equal('1 tablespoon and ¾ teaspoon');
+    expect(said(19)).to.equal('about 1 tablespoon and ¾ teaspoon');
+    // A fiftieth off it is said as it is; further off it is about so much.
+    expect(said(18.84)).to.equal('1 tablespoon and ¾ teaspoon');
+    expect(said(18.87)).to.equal('about 1 tablespoon and ¾ teaspoon');
     expect(said(0.5)).to.equal('a pinch');
     expect(said(0.2)).to.equal('less than a pinch');
   });

@@ -448,8 +448,10 @@ describe('the steps of a bread', () => {
 
   it('every style bakes as its row says, done at a core that is a bread’s', () => {
     for (const id of styleIds) {
-      const { baking } = styles[id];
-      expect(baking.celsius.value, id).to.be.within(150, 260);
+      const { baking, stands } = styles[id];
+      // Over boiling water it is as hot as that.
+      if (stands === 'steamer') expect(baking.celsius.value, id).to.equal(100);
+      else expect(baking.celsius.value, id).to.be.within(150, 260);
       expect(baking.core[0], id).to.be.within(88, 97);
       expect(baking.core[1], id).to.be.within(baking.core[0], 99);
     }

@@ -9,7 +9,7 @@
     type Format,
     type Labelled,
   } from '@tender-crumb/core/exchange';
-  import { schoolNames } from '@tender-crumb/core/formula';
+  import { ofStyle, schoolNames } from '@tender-crumb/core/formula';
   import { percentageSchools, usualBaker } from '@tender-crumb/core/household';
   import MadeChoice from '../made/MadeChoice.svelte';
   import { oddsText } from '@tender-crumb/core/quantity';
@@ -31,9 +31,10 @@
   import { idle, later } from '../ui/later.ts';
   import Menu from '../ui/Menu.svelte';
   import { download as handOut } from '../ui/download.ts';
-  import { say } from '../ui/writing.ts';
+  import { asMass, asMassNumber, say } from '../ui/writing.ts';
   import WaterAccount from '../account/WaterAccount.svelte';
   import { Bench, type Given } from './bench.svelte.ts';
+  import Cautions from './Cautions.svelte';
   import ConflictBanner from './ConflictBanner.svelte';
   import Drawers from './Drawers.svelte';
   import KeptVersions from './KeptVersions.svelte';
@@ -148,6 +149,9 @@
       ? 'Copied as text.'
       : 'This browser does not let a page copy: print it, or mark it by hand.';
   }
+
+  /** Somebody says what bread it is: it is no guess any more. */
+  const saysStyle = (style: StyleId) => bench.edit(ofStyle(bench.formula, style));
 </script>
 
 <svelte:window onkeydown={key} onpagehide={() => bench.history.flush()} />
@@ -234,6 +238,26 @@
         >
           {say(bench.view.verdict.says)}
         </p>
+        {#if bench.view.rooms.length > 0}
+          <p data-testid="rooms">
+            Right with
+            {#each bench.view.rooms as room, i (room.line)}{i > 0 ? ', or with ' : ' '}<b
+                >{asMassNumber(room.from)} to {asMass(room.to)}</b
+              >
+              of {room.name}{/each}.
+          </p>
+        {/if}
+        {#if bench.view.asksStyle}
+          <p class="no-print flex flex-wrap items-center gap-2">
+            <span>Which bread is it?</span>
+            {#each bench.view.asksStyle as style (style)}
+              <button class="knob" type="button" onclick={() => saysStyle(style)}
+                >{styles[style].name}</button
+              >
+            {/each}
+            <span class="quiet">Another one: choose the style below.</span>
+          </p>
+        {/if}
         {#if bench.view.verdict.early}<p class="text-sm">{say(bench.view.verdict.early)}</p>{/if}
         {#if bench.view.verdict.chance !== undefined}
           <p class="quiet">
@@ -271,8 +295,7 @@
         <select
           class="field max-w-44 sm:max-w-64"
           value={bench.formula.style}
-          onchange={(e) =>
-            bench.edit({ ...bench.formula, style: e.currentTarget.value as StyleId })}
+          onchange={(e) => saysStyle(e.currentTarget.value as StyleId)}
         >
           {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
         </select>
@@ -345,17 +368,7 @@
     {#if bench.view.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">
         <h2 id="cautions-title">Mind</h2>
-        <ul class="mt-1 grid gap-1.5 text-sm">
-          {#each bench.view.evaluation.cautions as caution (caution.id)}
-            {@const about = caution.about ?? ''}
-            <li class="border-l-4 border-line pl-2">
-              <b>{about}</b>{say(caution.text.slice(about.length))}
-            </li>
-          {/each}
-        </ul>
-        <p class="quiet mt-2">
-          General guidance; local rules, makers' manuals and licensed advice go before it.
-        </p>
+        <Cautions cautions={bench.view.evaluation.cautions} />
       </section>
     {/if}
     <section class="bowl p-3">

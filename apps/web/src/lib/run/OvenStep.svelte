@@ -78,6 +78,17 @@
   {/if}
   {#if inMachine}
     <p class="text-lg">In the machine, with its own programme: nothing is heated, set or turned.</p>
+  {:else if place.steamer}
+    <p class="text-lg">
+      {step.kind === 'heat' ? place.steamer.heat : `On ${place.rack}. ${place.steamer.done}`}
+    </p>
+    {#if step.kind === 'bake'}
+      <div>
+        <button class="knob min-h-14" type="button" onclick={() => run.longer(step, fiveMore)}
+          >{fiveMore} minutes more</button
+        >
+      </div>
+    {/if}
   {:else}
     <p class="text-lg">
       On {place.rack}.
@@ -90,7 +101,9 @@
       {place.turn ? 'Half-way, turn it round.' : ''}
     </p>
   {/if}
-  {#if step.kind === 'bake' && run.household.noProbe}
+  {#if step.kind === 'bake' && place.steamer}
+    <!-- Steam has no colour, and its buns are too small for a probe. -->
+  {:else if step.kind === 'bake' && run.household.noProbe}
     <section class="bowl grid gap-2 p-4" aria-labelledby="signs">
       <h3 id="signs">How to tell that it is done</h3>
       <ul class="grid gap-2 text-lg">
@@ -152,7 +165,7 @@
       {/if}
     </section>
   {/if}
-  {#if step.kind === 'bake'}
+  {#if step.kind === 'bake' && !place.steamer}
     <section class="grid gap-2" aria-label="Something is wrong">
       <div class="flex flex-wrap gap-2">
         {#each troubleIds as id (id)}

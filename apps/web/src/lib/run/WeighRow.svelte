@@ -10,6 +10,9 @@
   const { mixings } = $derived(run.view.bread);
   const one = $derived(run.view.inOneMixing(item));
   const weighed = $derived(run.view.state.weighed.get(item.id));
+  /** How near is near enough, of what the dough hangs by. */
+  const room = $derived(weighed || mixings ? undefined : run.view.roomFor(item));
+  const enough = $derived(room && `${asMassNumber(room.from)} to ${asMass(room.to)} is fine`);
   let editing = $state(false);
   let missing = $state(false);
   let typed = $state('');
@@ -45,7 +48,7 @@
     <span class="what">
       <span class="name">{item.name}</span>
       <span class="quiet"
-        >{say([run.view.inMeasure(item), item.hint].filter(Boolean).join(' · '))}</span
+        >{say([run.view.inMeasure(item), item.hint, enough].filter(Boolean).join(' · '))}</span
       >
     </span>
     <span class="amount"

@@ -5,7 +5,7 @@
   import { portionsOf } from '@tender-crumb/core/nutrition';
   import { thinSpace } from '@tender-crumb/core/quantity';
   import type { Bench } from '../bench/bench.svelte.ts';
-  import { asMass, asPercent, asPoints } from '../ui/writing.ts';
+  import { asMass, asPercent } from '../ui/writing.ts';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -51,7 +51,6 @@
           <th class="text-right font-medium">change</th>
           <th class="text-right font-medium">sodium</th>
           <th class="text-right font-medium">rises</th>
-          <th class="text-right font-medium">feels</th>
         </tr>
       </thead>
       <tbody>
@@ -63,9 +62,6 @@
             >
             <td class="text-right">{Math.round(rung.sodium)}{thinSpace}mg</td>
             <td class="text-right">{signed(rung.riseFaster)}</td>
-            <td class="text-right"
-              >{Math.abs(rung.looser) < 0.05 ? 'as now' : `${asPoints(rung.looser)} points`}</td
-            >
           </tr>
         {/each}
       </tbody>

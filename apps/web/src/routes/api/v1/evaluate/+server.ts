@@ -1,4 +1,4 @@
-import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
+import { asLikely, evaluate, type LikelyStyle } from '@tender-crumb/core/evaluate';
 import { completeFormula } from '@tender-crumb/core/exchange';
 import { allLines, type Formula } from '@tender-crumb/core/formula';
 import { nothingLearned } from '@tender-crumb/core/belief';
@@ -76,6 +76,11 @@ async function readFormula(
   ]);
 }
 
+/** What is next to impossible is not told. */
+const told = ({ style, because, probability, others }: LikelyStyle) => ({
+  ...{ style, because, probability, others },
+});
+
 export const POST = route(async ({ request, url }) => {
   const query = check(evaluateQuery, Object.fromEntries(url.searchParams), 'query');
   const household = householdOf(query);
@@ -98,6 +103,6 @@ export const POST = route(async ({ request, url }) => {
   if (!evaluation) return json(untoldAnswer(formula, unread, assumptions));
   return json({
     ...evaluationAnswer(formula, evaluation, unread, assumptions),
-    ...(likely ? { likelyStyle: likely.likely } : {}),
+    ...(likely ? { likelyStyle: told(likely.likely) } : {}),
   });
 });

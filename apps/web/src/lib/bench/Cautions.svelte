@@ -1,0 +1,32 @@
+<script lang="ts">
+  import type { Caution } from '@tender-crumb/core/caution';
+  import { say } from '../ui/writing.ts';
+
+  let { cautions }: { cautions: readonly Caution[] } = $props();
+
+  const everyday = $derived(cautions.filter((c) => c.everyday !== undefined));
+  const particular = $derived(cautions.filter((c) => c.everyday === undefined));
+</script>
+
+{#snippet whole({ about = '', text }: Caution)}
+  <li class="border-l-4 border-line pl-2">
+    <b>{about}</b>{say(text.slice(about.length))}
+  </li>
+{/snippet}
+
+{#if particular.length > 0}
+  <ul class="mt-1 grid gap-1.5 text-sm">
+    {#each particular as caution (caution.id)}{@render whole(caution)}{/each}
+  </ul>
+{/if}
+{#if everyday.length > 0}
+  <details class="mt-1 text-sm">
+    <summary>{everyday.map((c) => c.everyday).join(' ')}</summary>
+    <ul class="mt-1 grid gap-1.5">
+      {#each everyday as caution (caution.id)}{@render whole(caution)}{/each}
+    </ul>
+  </details>
+{/if}
+<p class="quiet mt-2">
+  General guidance; local rules, makers' manuals and licensed advice go before it.
+</p>
