@@ -47,6 +47,8 @@ export type Found =
       readonly kind: 'found';
       readonly lines: readonly FoundLine[];
       readonly figures: FoundFigures;
+      /** So much of it has changed places that it is another bread. */
+      readonly another: boolean;
       /** Takes the formula there, as a correction's changes. */
       readonly changes: readonly Change[];
     }
@@ -61,6 +63,22 @@ export type Found =
 /** Whole grams, tenths below ten: what a kitchen weighs. */
 const weighable = (grams: number): number =>
   grams < 0.05 ? 0 : grams < 10 ? Math.round(grams * 10) / 10 : Math.round(grams);
+
+/** As weighed, or as it was where a kitchen would see no difference. */
+function weighed(grams: number, now: number): number {
+  const rounded = weighable(grams);
+  return Math.abs(grams - now) < (now < 10 ? 0.1 : 1) && now > 0 ? now : rounded;
+}
+
+/** From this share of all but water and salt on, what was found is another bread. Own choice, no source. */
+const anotherFrom = 0.2;
+
+/** Whether so much has changed places that it is another bread than the one that stood there. */
+function isAnother(lines: readonly FoundLine[]): boolean {
+  const solid = lines.filter((l) => l.ingredient !== 'water' && l.ingredient !== 'salt');
+  const moved = solid.reduce((sum, l) => sum + Math.max(0, l.grams - l.now), 0);
+  return moved > anotherFrom * solid.reduce((sum, l) => sum + l.now, 0);
+}
 
 const goals: readonly Relaxable[] = ['netCarbs', 'protein', 'kcal', 'whole', 'useUp', 'level'];
 
@@ -82,11 +100,16 @@ export function findBread(
   // Well inside the window first: a bubble whose middle stands on the mark is out half of the time.
   const programme = programmeOf(held, goal, kitchen);
   const inner = programmeOf(held, { ...goal, window: inside(goal.window) }, kitchen);
-  const aim = { kind: goal.prefer };
+  // Where nothing has a price, nothing is cheap.
+  const priced = [...programme.price.keys()].some((id) => id !== 'water');
+  const aim = { kind: priced ? goal.prefer : 'fewest' } as const;
   const solved = solveProgramme(inner, aim) ?? solveProgramme(programme, aim);
   if (!solved) return nothing(programme, goal);
   const rounded = new Map(
-    [...solved.amounts].map(([id, grams]) => [id, weighable(grams)] as const),
+    [...solved.amounts].map(
+      ([id, grams]) =>
+        [id, weighed(grams, programme.candidates.find((c) => c.of.id === id)!.now)] as const,
+    ),
   );
   settleWater(programme, rounded, goal, kitchen);
   const lines = programme.candidates
@@ -98,6 +121,7 @@ export function findBread(
   return {
     kind: 'found',
     lines,
+    another: isAnother(lines),
     figures: figuresOf(
       programme,
       new Map(lines.map((l) => [l.ingredient, l.grams])),

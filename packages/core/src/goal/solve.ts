@@ -12,8 +12,15 @@ type Aim =
 const tolerance = 1e-7;
 /** Longest search for the very fewest changes; the smallest changes stand in after that. */
 const patienceMs = 110;
-/** Weight of a gram changed beside one ingredient changed, beside money, beside a goal that gives way. */
-const gramWeights = { fewest: 1e-3, cheapest: 1e-6, relax: 1e-8 } as const;
+/**
+ * Weight of a thing that changes by all of itself, beside one ingredient more that changes, beside money, beside a goal
+ * that gives way. Own choices, no source: one thing turned round wholly is no better than three that move by a third.
+ */
+const changeWeights = { fewest: 1, cheapest: 1e-4, relax: 1e-6 } as const;
+/** What one ingredient more that changes weighs. Own choice, no source. */
+const countWeight = 0.15;
+/** A thing of which there is less than this share of the dough is measured by that: little of it is not all of it. Own choice, no source. */
+const leastPart = 0.03;
 
 const up = (id: string) => `up:${id}`;
 const down = (id: string) => `down:${id}`;
@@ -80,7 +87,8 @@ function model(programme: Programme, aim: Aim, count: boolean): Model {
     coefficient(id, `now:${id}`, 1);
     coefficient(up(id), `now:${id}`, -1);
     coefficient(down(id), `now:${id}`, 1);
-    const weight = gramWeights[aim.kind] / (follows.has(id) ? 10 : 1);
+    const own = Math.max(c.now, leastPart * total);
+    const weight = changeWeights[aim.kind] / own / (follows.has(id) ? 10 : 1);
     coefficient(up(id), 'objective', weight);
     coefficient(down(id), 'objective', weight);
     if (aim.kind === 'cheapest') coefficient(id, 'objective', price.get(id) ?? 0);
@@ -89,7 +97,7 @@ function model(programme: Programme, aim: Aim, count: boolean): Model {
       coefficient(up(id), `counts:${id}`, 1);
       coefficient(down(id), `counts:${id}`, 1);
       coefficient(changed(id), `counts:${id}`, -Math.max(total, c.now));
-      coefficient(changed(id), 'objective', 1);
+      coefficient(changed(id), 'objective', countWeight);
       binaries.push(changed(id));
     }
   }
@@ -124,8 +132,8 @@ function run(programme: Programme, aim: Aim, count: boolean): Solved | undefined
 }
 
 /**
- * Solves a bread for an aim. For the fewest changes the smallest changes in grams are found first, which
- * changes few things already; then fewer are looked for, for a tenth of a second at the most.
+ * Solves a bread for an aim. For the fewest changes the smallest are found first, each beside what there is of its thing,
+ * which changes few things already; then fewer are looked for, for a tenth of a second at the most.
  *
  * @returns undefined where no amounts meet every row
  */

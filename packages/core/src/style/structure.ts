@@ -52,6 +52,7 @@ export const structureFigures = Object.fromEntries([
   }),
   ['most:psyllium', bound('Psyllium, at most', 0.08)],
   ['most:chia-seeds', bound('Chia, at most', 0.1)],
+  ['most:flax-meal', bound('Linseed, at most', 0.3)],
   ['most:lupin-flour', bound('Lupin, at most', 0.2)],
   ['most:xanthan', bound('Xanthan, at most', 0.012)],
 ]) as Readonly<Record<StructureFigure, Settable>>;

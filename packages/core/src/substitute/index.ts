@@ -7,3 +7,4 @@ export * from './rules.ts';
 export * from './running-out.ts';
 export * from './sourdough.ts';
 export * from './substitute.ts';
+export * from './taken-out.ts';

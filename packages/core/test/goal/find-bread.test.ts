@@ -290,3 +290,48 @@ describe('the linear programme against a second solver', () => {
     expect(solvable).to.be.greaterThan(20);
   }).timeout(60_000);
 });
+
+describe('the fewest changes', () => {
+  const stuff = (id: string, now: number): CandidateStuff => ({ of: ingredient(id), now });
+  const loaf = [
+    stuff('almond-meal', 144),
+    stuff('vital-gluten', 60),
+    stuff('oat-fibre', 30),
+    stuff('flax-meal', 13),
+    stuff('egg', 150),
+    stuff('butter', 20),
+    stuff('instant-yeast', 6.02),
+    stuff('sugar', 6),
+    stuff('salt', 5),
+    stuff('water', 120),
+  ];
+  const asked = (kcal: number) =>
+    findBread(
+      loaf,
+      { kcal, portions: 16, school: 'eu', window: [-8, 10], loss: 0.12, prefer: 'fewest' },
+      kitchen,
+      's1',
+    );
+
+  it('no thing is turned round to spare the others: each moves by a part of itself', () => {
+    const answer = asked(88);
+    if (answer.kind !== 'found') throw new Error(JSON.stringify(answer));
+    for (const { ingredient: id, now, grams } of answer.lines) {
+      if (id === 'water' || id === 'salt') continue;
+      expect(grams, id).to.be.at.most(Math.max(2.5 * now, now + 30));
+      expect(grams, id).to.be.at.least(0.3 * now);
+    }
+    // A hundredth of a gram of yeast is no change.
+    expect(answer.changes.some((c) => c.ingredient === 'instant-yeast')).to.equal(false);
+    for (const c of answer.changes) expect(Math.abs(c.grams)).to.be.at.least(0.1);
+  });
+
+  it('says where it is another bread', () => {
+    const near = asked(88);
+    const far = asked(70);
+    if (near.kind !== 'found') throw new Error(JSON.stringify(near));
+    expect(near.another).to.equal(false);
+    if (far.kind === 'found') expect(far.another).to.equal(true);
+    else expect(far.relax.some((r) => r.goal === 'kcal')).to.equal(true);
+  });
+});

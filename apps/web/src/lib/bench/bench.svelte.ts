@@ -11,6 +11,7 @@ import {
 import { type Belief } from '@tender-crumb/core/belief';
 import { settingsOf, withBaker, type Household, type Settings } from '@tender-crumb/core/household';
 import type { MadeBefore } from '@tender-crumb/core/process';
+import { takenOut } from '@tender-crumb/core/substitute';
 import { benchOf } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
@@ -56,6 +57,14 @@ export class Bench {
   /** Id of the line that is pointed at, in the sheet or the account. */
   lit = $state<string | undefined>();
   readonly history: History;
+  /** The last edit: what stood there before, and what stands there since. */
+  #edited = $state.raw<{ before: Formula; after: Formula; group: string | undefined }>();
+  /** What it does that the last edit took something out. */
+  readonly takenOut = $derived.by(() =>
+    this.#edited && this.#edited.after === this.formula
+      ? takenOut(this.#edited.before, this.formula, this.household, this.belief)
+      : undefined,
+  );
   /** What the server had last. */
   #given: Version;
   /** What was left here and what the server has are brought together. */
@@ -158,6 +167,10 @@ export class Bench {
   edit(next: Formula, group?: string): void {
     if (next === this.formula) return;
     this.history.went(this.formula, next, group);
+    // What is typed letter by letter is one edit.
+    const before =
+      group !== undefined && this.#edited?.group === group ? this.#edited.before : this.formula;
+    this.#edited = { before, after: next, group };
     this.#show(next);
   }
 

@@ -17,6 +17,22 @@
 
 <section class="corrections" aria-labelledby="corrections-title">
   <h2 id="corrections-title"><Explain word="correction">Corrections</Explain></h2>
+  {#if bench.takenOut}
+    {@const { says, keeps } = bench.takenOut}
+    <div class="gone no-print" role="status">
+      <p>{say(says)}</p>
+      <div class="flex flex-wrap gap-2">
+        {#if keeps}
+          <button class="knob" type="button" onclick={() => bench.take(keeps)}>
+            {keeps.changes
+              .map((c) => `${signed(c.grams)} ${bench.view.pantry.ingredient(c.ingredient).name}`)
+              .join(', ')} keeps it as firm
+          </button>
+        {/if}
+        <button class="knob" type="button" onclick={() => bench.undo()}>Put it back</button>
+      </div>
+    </div>
+  {/if}
   {#if bench.view.open.length === 0}
     <p class="quiet">
       {bench.view.evaluation
@@ -79,6 +95,12 @@
 </section>
 
 <style>
+  .gone {
+    display: grid;
+    gap: 0.4rem;
+    border-left: 4px solid var(--rim);
+    padding-left: 0.6rem;
+  }
   .corrections {
     display: grid;
     gap: 0.6rem;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { stateAt } from '@tender-crumb/core/dough';
   import { offeredFor, type Relaxed, type Relaxable } from '@tender-crumb/core/goal';
-  import { portionsOf } from '@tender-crumb/core/nutrition';
+  import { costOf, portionsOf } from '@tender-crumb/core/nutrition';
   import { parseNumber } from '@tender-crumb/core/quantity';
   import { onMount, untrack } from 'svelte';
   import { SvelteSet } from 'svelte/reactivity';
@@ -29,6 +29,18 @@
     untrack(() => offered.filter((i) => at.has(i.id) || i.id.startsWith('own-')).map((i) => i.id)),
   );
   const present = $derived(new Set(evaluation?.lines.map((l) => l.ingredient)));
+  const unpriced = $derived(
+    evaluation
+      ? [
+          ...new Set([
+            ...costOf(evaluation.lines).unpriced,
+            ...offered
+              .filter((i) => usable.has(i.id) && i.pricePerKilo === undefined)
+              .map((i) => i.name),
+          ]),
+        ]
+      : [],
+  );
   const portions = $derived(portionsOf(bench.formula));
 
   const fields = [
@@ -195,6 +207,12 @@
       {/if}
       <span class="quiet">The dough stays as heavy as it is, and in its window.</span>
     </div>
+    {#if prefer === 'cheapest' && unpriced.length > 0}
+      <p class="quiet">
+        No price yet for {unpriced.join(', ')}. Without one none is added of it; prices are kept in
+        the Pantry.
+      </p>
+    {/if}
     {#if finding.fault}<p class="text-act" role="alert">{finding.fault}</p>{/if}
   </form>
 
@@ -236,9 +254,9 @@
             ? `; the dough ${stateAt(figures.level.points).short} (${asPoints(figures.level.points)})`
             : ''}{prefer === 'cheapest' ? `; ${figures.cost.toFixed(2)} of known prices` : ''}.
         </p>
-        {#if prefer === 'cheapest' && figures.unpriced.length > 0}
-          <p class="quiet">
-            No price yet for {figures.unpriced.join(', ')}: none was added of those.
+        {#if finding.found.another}
+          <p class="mt-1">
+            <b>That is another bread</b>: more than a fifth of what is in it has changed.
           </p>
         {/if}
         <p class="mt-2">
