@@ -123,7 +123,9 @@
               </span>
               <PercentBar shares={row.shares} />
               <Level level={row.level} window={row.window} older={row.older} size="tiny" />
-              <span class="says" class:act={!row.fits}>{say(row.says)}</span>
+              <span class="says" class:act={!row.fits}
+                >{say(row.says)}{#if row.trial}<b class="block">{say(row.trial)}</b>{/if}</span
+              >
             </a>
             <span class="acts">
               <button

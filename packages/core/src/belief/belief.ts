@@ -1,4 +1,5 @@
 import { fitted } from '../ingredient/fitted.ts';
+import type { SaidBefore } from './certainty-earned.ts';
 import { usualBaker } from '../household/baker.ts';
 
 /**
@@ -28,6 +29,8 @@ export interface Belief {
   readonly watch?: Readonly<Record<string, SackWatch>>;
   /** How unsteady each baker's touch is, as weights of the rows of the table of hands; see hands.ts. */
   readonly hands?: Readonly<Record<string, readonly number[]>>;
+  /** How often corrections of the level were felt to be right; see certainty-earned.ts. */
+  readonly said?: SaidBefore;
   /** How loaves of each bread came out against where they were felt, by the key of its departure. */
   readonly windows?: Readonly<Record<string, readonly WindowLook[]>>;
 }

@@ -7,3 +7,4 @@ export * from './measured.ts';
 export * from './oven-dial.ts';
 export * from './oven.ts';
 export * from './hands.ts';
+export * from './certainty-earned.ts';

@@ -69,6 +69,17 @@ const drifting = (n: number): number[][] =>
     }),
   );
 
+/** What all that was not asked about has together of being at work, where something was asked. */
+const besidesAsked = 0.3;
+
+/** How likely a change does anything before any bake. */
+const priorOf = (column: number, columns: number, asked: number | undefined): number =>
+  asked === undefined
+    ? Math.min(0.5, 1 / columns)
+    : column === asked
+      ? 0.5
+      : Math.min(0.3, besidesAsked / Math.max(1, columns - 1));
+
 /** Every set of so many columns that is weighed. */
 function setsOf(columns: number): number[][] {
   const most = columns <= allSets ? columns : fewAtOnce;
@@ -97,23 +108,32 @@ interface Weighed {
  * @param columns of each change, 0 as usual and 1 changed, by bake; no two of them nearly alike, at most {@link mostColumns}
  * @param outcome of each bake, in their order
  * @param noise of one bake, in the unit of the outcome
+ * @param asked place of the column that was asked about beforehand: it is as likely as not, and held against its own chance in
+ *   books of nothing, as nobody went through the others to find it
  * @example causes([[0, 0, 0, 0, 0, 1, 1, 1, 1, 1]], [3, 3, 3, 3, 3, 5, 5, 5, 5, 5], .8)[0].chance > .5 // true
  */
-export function causes(columns: readonly Column[], outcome: Column, noise: number): Cause[] {
+export function causes(
+  columns: readonly Column[],
+  outcome: Column,
+  noise: number,
+  asked?: number,
+): Cause[] {
   const n = outcome.length;
   if (columns.length === 0) return [];
   const whitens = cholesky(drifting(n));
   const z = columns.map((c) => forward(whitens, c));
   const y = forward(whitens, outcome);
   const cross = z.map((a) => z.map((b) => dot(a, b)));
-  const share = Math.min(0.5, 1 / columns.length);
+  const shares = columns.map((_, i) => priorOf(i, columns.length, asked));
   const sets = setsOf(columns.length).map((set): Weighed => {
     const factor = cholesky(
       set.map((a, i) => set.map((b, j) => (i === j ? 1 : 0) + effect.value * cross[a]![b]!)),
     );
     const halfDeterminant = factor.reduce((sum, row, i) => sum + Math.log(row[i]!), 0);
-    const prior =
-      set.length * Math.log(share) + (columns.length - set.length) * Math.log(1 - share);
+    const prior = shares.reduce(
+      (sum, share, i) => sum + Math.log(set.includes(i) ? share : 1 - share),
+      0,
+    );
     return { set, factor, before: prior - halfDeterminant };
   });
   /** How likely each column is in, of one book. */
@@ -142,15 +162,20 @@ export function causes(columns: readonly Column[], outcome: Column, noise: numbe
   // Books of nothing, as far from nothing as this one.
   const normal = normalDraws(seededRandom(n * 31 + columns.length));
   const length = Math.sqrt(dot(y, y));
-  const clearest = Array.from({ length: books }, () => {
+  const nothing = Array.from({ length: books }, () => {
     const drawn = y.map(() => normal());
     const scale = length / Math.sqrt(dot(drawn, drawn));
-    return Math.max(...chancesOf(drawn.map((d) => d * scale)).chances);
+    return chancesOf(drawn.map((d) => d * scale)).chances;
   });
+  const others = (of: readonly number[]) => Math.max(...of.filter((_, i) => i !== asked));
+  const clearest = nothing.map(others);
+  const itsOwn = asked === undefined ? [] : nothing.map((of) => of[asked]!);
   return columns.map((_, c) => ({
     chance: chances[c]!,
     mean: means[c]!,
-    alike: (1 + clearest.filter((other) => other >= chances[c]!).length) / (1 + books),
+    alike:
+      (1 + (c === asked ? itsOwn : clearest).filter((other) => other >= chances[c]!).length) /
+      (1 + books),
   }));
 }
 

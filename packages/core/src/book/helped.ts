@@ -1,5 +1,6 @@
 import { departure, doubtOf, placeOf, type Belief } from '../belief/belief.ts';
 import { z80 } from '../coefficients/coefficients.ts';
+import type { Asked } from '../formula/asked.ts';
 import type { Household } from '../household/household.ts';
 import { figure } from '../figure/figure.ts';
 import { updateBelief } from '../learn/update.ts';
@@ -189,6 +190,7 @@ function judged(
   varied: readonly Varied[],
   seen: readonly number[],
   noise: number,
+  asked: string | undefined,
 ): ReadonlyMap<number, Cause> {
   const bakes = lookAt(seen.length);
   const values = varied.map((v) => v.values.slice(0, bakes));
@@ -197,7 +199,10 @@ function judged(
   // What came and went together is one column; of very many those that were made most evenly are weighed.
   const columns: number[] = [];
   const standsFor = new Map<number, number>();
-  const order = varied.map((_, i) => i).sort((a, b) => sides[b]! - sides[a]!);
+  const first = varied.findIndex((v) => v.key === asked);
+  const order = varied
+    .map((_, i) => i)
+    .sort((a, b) => Number(b === first) - Number(a === first) || sides[b]! - sides[a]!);
   for (const i of order) {
     if (sides[i]! < leastBakes) continue;
     const like = columns.findIndex((c) => Math.abs(correlation(values[c]!, values[i]!)) >= tied);
@@ -208,6 +213,7 @@ function judged(
     columns.map((c) => values[c]!),
     seen.slice(0, bakes),
     noise,
+    columns[0] === first ? 0 : undefined,
   );
   return new Map(
     [...standsFor].map(([i, c]) => {
@@ -225,8 +231,9 @@ function concluded(cause: Cause | undefined, more: boolean): Conclusion {
 }
 
 /** One bake that would tell most. */
-interface Trial {
-  readonly key: string;
+interface Trial extends Pick<Asked, 'key' | 'from' | 'to'> {
+  /** What is changed. */
+  readonly of: string;
   readonly says: string;
   /** Times by which it would narrow what is known of that change, 0 to 1. */
   readonly narrows: number;
@@ -266,6 +273,7 @@ export const judgedBy = (records: readonly BakeRecord[]): OutcomeId[] =>
  * Bayesian Data Analysis, chapter 14, from memory.
  *
  * @param records bakes of one bread, in the order in which they were made
+ * @param asked what was asked about beforehand: it is judged by itself
  * @returns undefined where fewer than two bakes have that outcome
  * @example helped(records, 'stars', household)?.effects[0].verdict // 'no telling'
  */
@@ -273,6 +281,7 @@ export function helped(
   records: readonly BakeRecord[],
   outcome: OutcomeId,
   household: Household,
+  asked?: Asked,
 ): Helped | undefined {
   const { of } = measureOf(outcome);
   const used = counting(records).filter((r) => of(r) !== undefined);
@@ -282,7 +291,7 @@ export function helped(
     ...measureIds.flatMap((id) => variedMeasure(id, used)),
   ];
   const seen = used.map((r) => of(r)!);
-  const judgements = judged(varied, seen, outcomes[outcome].noise);
+  const judgements = judged(varied, seen, outcomes[outcome].noise, asked?.key);
   const { belief, variance, freedom } = fitted(varied, seen, outcome);
   const more = outcome !== 'loss';
   const changed = (v: Varied) => v.values.filter((x) => Math.abs(x) >= 0.5).length;
@@ -322,6 +331,49 @@ export function helped(
     nextLook: nextLook(used.length),
     effects,
     ...(trial ? { trial } : {}),
+  };
+}
+
+/** Whose turn it is in a trial that alternates. */
+export interface Turn {
+  /** With the change, or as usual. */
+  readonly next: 'with' | 'without';
+  /** Judged bakes since it was asked. */
+  readonly done: number;
+  /** Bakes until it is judged next, this one counted. */
+  readonly left: number;
+  readonly says: string;
+}
+
+/**
+ * Whether the next bake of a trial is made with the change or as usual: the other way than the last one, so that neither
+ * the season nor the baker's getting better is taken for it.
+ *
+ * @param records bakes of that bread, in the order in which they were made
+ * @example turnOf(asked, [], household).next // 'with'
+ */
+export function turnOf(asked: Asked, records: readonly BakeRecord[], household: Household): Turn {
+  const used = counting(records);
+  const own = [
+    ...variedTraits(used, household),
+    ...measureIds.flatMap((id) => variedMeasure(id, used)),
+  ].find((v) => v.key === asked.key);
+  const since = used.flatMap((r, i) => (r.circumstances.day >= asked.askedOn ? [i] : []));
+  const last = since.at(-1);
+  const wasWith = last !== undefined && (own?.values[last] ?? 0) >= 0.5;
+  const next = last === undefined || !wasWith ? 'with' : 'without';
+  const outcome = outcomeIds.find((id) => id === asked.by);
+  const judgedBakes = outcome
+    ? used.filter((r) => measureOf(outcome).of(r) !== undefined).length
+    : used.length;
+  return {
+    next,
+    done: since.length,
+    left: nextLook(judgedBakes) - judgedBakes,
+    says:
+      next === 'with'
+        ? `Trial, this time with it: ${asked.says} ${asked.to}.`
+        : `Trial, this time without it: ${asked.says} ${asked.from}.`,
   };
 }
 
@@ -365,6 +417,9 @@ function trialOf(
   const { v, narrows, to, from } = best;
   return {
     key: v.key,
+    of: v.says,
+    from: v.from,
+    to: v.to,
     says: `Bake it once more as the last time, but for one thing: ${v.says}: ${to}, and not ${from}.`,
     narrows,
   };

@@ -54,6 +54,8 @@ interface Fix {
 export interface FoundCause extends Cause {
   /** What of this bake's record speaks for it, or against; that nothing was noted, where nothing was. */
   readonly evidence: string;
+  /** How likely this very bake had it, by what was noted; absent where nothing was. */
+  readonly chance?: number;
   readonly fix: Fix;
 }
 
@@ -437,6 +439,23 @@ function caseOf(record: BakeRecord, household: Household, belief: Belief, now: F
   };
 }
 
+/** So likely by its record, and so much of the whole, that a cause is named whatever else was at work. Own choices, no source. */
+const [namedChance, namedShare] = [0.6, 0.12];
+
+/**
+ * The causes that a bake had, by its own record: one loaf may have stood too long and been too wet as well. Where
+ * nothing of it was noted, the likeliest alone.
+ *
+ * @param causes of `wentWrong`
+ * @example atWork(wentWrong(tightAndShort, ['dense'], household, belief)).map((c) => c.id) // ['tight', 'under-proofed']
+ */
+export function atWork(causes: readonly FoundCause[]): readonly FoundCause[] {
+  const spoken = causes.filter(
+    ({ chance = 0, share }) => chance >= namedChance && share >= namedShare,
+  );
+  return spoken.length > 0 ? spoken : causes.slice(0, 1);
+}
+
 /** A cause that nothing speaks for is not ruled out by it. Own choice, no source. */
 const never = 0.02;
 
@@ -483,6 +502,7 @@ export function wentWrong(
       says,
       share,
       evidence: told?.evidence ?? 'nothing was noted of it',
+      ...(told ? { chance: told.chance } : {}),
       fix: row.fix(of),
     };
   });

@@ -2,6 +2,7 @@ import { pouredWater } from '../formula/poured-water.ts';
 import { gramsText, roundAway } from '../quantity/number.ts';
 import { absorptionKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
+import { earned } from '../belief/certainty-earned.ts';
 import { fillKeyBy, placeOf } from '../belief/belief.ts';
 import { ownPoints } from '../dough/own-points.ts';
 import { filledByHabit } from '../dough/parameter.ts';
@@ -48,7 +49,7 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   if (!called) return undefined;
   const { off } = called;
   const grams = roundAway((-off * level.baseGrams) / 100, step(level.baseGrams));
-  const certainty = noSurerThanCups(called.certainty, context);
+  const certainty = noSurerThanCups(earned(context.kitchen.belief, called.certainty), context);
   const basis = levelBasis(context);
   const state = stateAt(level.points, judgedAs(context.formula.style, context.totals));
   const drinker = mainDrinker(context);

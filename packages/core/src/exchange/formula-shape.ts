@@ -1,3 +1,4 @@
+import { askedField } from '../formula/asked.ts';
 import { outsideField, pieceField, unreadField } from '../formula/beside.ts';
 import { measuringMethods, stageKinds } from '../formula/formula.ts';
 import { mostPieces } from '../formula/pieces.ts';
@@ -120,6 +121,7 @@ export const formulaShape = {
   steps: maybe(meaning(list(stepField, 100), 'the work as the recipe has it')),
   outside: maybe(meaning(list(outsideField, 60), 'what is not in the dough')),
   unread: maybe(meaning(list(unreadField, formatLimits.allLines), 'lines that could not be read')),
+  asked: maybe(meaning(askedField, 'what is being tried with it')),
   notes: maybe(text(20_000)),
   size: maybe(meaning(text(80), 'of the loaf, pan or basket that it is made for')),
   device: maybe(id),

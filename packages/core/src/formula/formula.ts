@@ -1,4 +1,5 @@
 import type { StyleId } from '../style/style.ts';
+import type { Asked } from './asked.ts';
 import type { Outside, Piece, UnreadLine } from './beside.ts';
 import type { Process } from './process.ts';
 import type { Step } from './step.ts';
@@ -103,6 +104,8 @@ export interface Formula {
   readonly outside?: readonly Outside[];
   /** Lines of the recipe that could not be read. */
   readonly unread?: readonly UnreadLine[];
+  /** What is being tried with it: asked beforehand, and answered by the book. */
+  readonly asked?: Asked;
   /** What the baker noted. */
   readonly notes?: string;
   /** Size of the machine's loaf, pan or basket that it is made for, by its name. */

@@ -24,3 +24,4 @@ export * from './take-correction.ts';
 export * from './totals.ts';
 export * from './what-changed.ts';
 export * from './words.ts';
+export * from './asked.ts';

@@ -24,6 +24,7 @@ import { absorptionKeyOf } from '../dough/linear-form.ts';
 import { totals } from '../formula/totals.ts';
 import { cannotTell } from '../dough/cannot-tell.ts';
 import { bookKey, inView } from './for-bread.ts';
+import { scoreSaid } from './score-said.ts';
 import { levelMark, type LevelMark } from './level-mark.ts';
 import { doubted, freshSack, mainFlour } from './sack.ts';
 import { nothingWatched, watchSack } from './sack-watch.ts';
@@ -166,7 +167,11 @@ export function learnFromBake(
     watched && flour
       ? { ...unsure, watch: { ...unsure.watch, [flour]: isNew ? nothingWatched : watched.watch } }
       : unsure;
-  const looked = counts ? learnFromOutcome(learned, state.outcome, felt, own) : belief;
+  const scoredToo =
+    counts && felt !== undefined
+      ? scoreSaid(learned, formula, kitchen, pantry, felt - mixed.points)
+      : learned;
+  const looked = counts ? learnFromOutcome(scoredToo, state.outcome, felt, own) : belief;
   const book =
     household.today && counts && touches.length > 0 ? { ...looked, day: household.today } : looked;
   const bake = { formula, lines, state, household, device };

@@ -26,14 +26,21 @@ interface Observation {
 export const updateBelief = (belief: Belief, seen: Observation): Belief =>
   counted(conditioned(belief, seen), seen.slopes.entries());
 
+/** A flour of which there is less than this share of the base does not matter to it. Own choice, no source. */
+const mattersFrom = 0.1;
+
+/** Whether a figure mattered to a dough that moves by so many points for one unit of it: of a thing that drinks, by its share. */
+const mattered = (key: string, slope: number): boolean =>
+  key.startsWith('thirst:') ? Math.abs(slope) >= 100 * mattersFrom : slope !== 0;
+
 /**
- * A belief in which one more bake stands behind some figures.
+ * A belief in which one more bake stands behind the figures that mattered in it.
  *
  * @param slopes by key; what does not move the dough is not seen in it
  */
 export function counted(belief: Belief, slopes: Iterable<readonly [string, number]>): Belief {
   const bakes: Record<string, number> = { ...belief.bakes };
-  for (const [key, slope] of slopes) if (slope !== 0) bakes[key] = (bakes[key] ?? 0) + 1;
+  for (const [key, slope] of slopes) if (mattered(key, slope)) bakes[key] = (bakes[key] ?? 0) + 1;
   return { ...belief, bakes };
 }
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { Matrix, inverse } from 'ml-matrix';
-import { helped, outcomes, type BakeRecord } from '@tender-crumb/core/book';
+import { helped, outcomes, turnOf, type BakeRecord } from '@tender-crumb/core/book';
 import { setGrams } from '@tender-crumb/core/formula';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { seeded } from '../seeded.ts';
@@ -41,6 +41,32 @@ describe('what was changed, and whether it helped', () => {
     // The last of the three came after the look at ten bakes: it is told at the next.
     expect(run([4, 7, 11], 13).effects[0]).to.include({ conclusion: 'no telling' });
     expect(run([4, 7, 11], 13).nextLook).to.equal(14);
+  });
+
+  it('a trial alternates from the day it was asked, and says until when', () => {
+    const asked = {
+      key: 'water',
+      says: 'water',
+      from: '64 %',
+      to: '68 %',
+      by: 'height',
+      askedOn: bake(8, 90).circumstances.day,
+    };
+    const before = [1, 2, 3, 4, 5, 6, 7].map((d) => bake(d, 90, d === 5 ? { formula: wet } : {}));
+    const turn = (...more: BakeRecord[]) => turnOf(asked, [...before, ...more], defaultHousehold);
+    expect(turn()).to.include({ next: 'with', done: 0, left: 3 });
+    const withIt = bake(8, 95, { formula: wet });
+    expect(turn(withIt)).to.include({ next: 'without', done: 1, left: 2 });
+    expect(turn(withIt, bake(9, 90))).to.include({ next: 'with', done: 2, left: 1 });
+    expect(turn(withIt, bake(9, 90), bake(10, 95, { formula: wet }))).to.include({ left: 4 });
+    expect(turn().says).to.equal('Trial, this time with it: water 68 %.');
+    expect(turn(withIt).says).to.equal('Trial, this time without it: water 64 %.');
+    // What was set aside does not count as a turn.
+    const aside = bake(8, 95, {
+      formula: wet,
+      more: [{ id: 'x', at: '2026-05-08T20:00:00.000Z', kind: 'counts', data: { counts: false } }],
+    });
+    expect(turn(aside).next).to.equal('with');
   });
 
   it('less of what is lost in the oven is the better', () => {

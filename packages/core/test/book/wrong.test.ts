@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { BakeEvent } from '@tender-crumb/core/bake';
-import { faultIds, timesOf, wentWrong, type FaultId } from '@tender-crumb/core/book';
+import { atWork, faultIds, timesOf, wentWrong, type FaultId } from '@tender-crumb/core/book';
 import { level } from '@tender-crumb/core/dough';
 import { resolve, setGrams, takeCorrection } from '@tender-crumb/core/formula';
 import { nothingLearned, type Belief, kitchenOf } from '@tender-crumb/core/belief';
@@ -61,6 +61,26 @@ describe('what went wrong with a loaf', () => {
     const [cause] = why(aBake(1, { felt: 1, more: [poke('stays')] }), 'collapsed');
     expect(cause!.id).to.equal('over-proofed');
     expect(cause!.fix.note!.step).to.equal('final-proof');
+  });
+
+  it('a loaf that had two causes is told both; one that had one, that one', () => {
+    const named = (record: ReturnType<typeof aBake>, ...seen: FaultId[]) =>
+      atWork(why(record, ...seen)).map((c) => c.id);
+    expect(named(aBake(1, { felt: -9, more: [poke('at-once')] }), 'dense')).to.have.members([
+      'tight',
+      'under-proofed',
+    ]);
+    expect(named(aBake(1, { felt: -9, more: [poke('slowly')] }), 'dense')).to.deep.equal(['tight']);
+    expect(named(aBake(1, { felt: 1, more: [poke('at-once')] }), 'dense')).to.deep.equal([
+      'under-proofed',
+    ]);
+    expect(named(aBake(1, { felt: 14, more: [poke('stays')] }), 'spread')).to.have.members([
+      'loose',
+      'over-proofed',
+    ]);
+    // Nothing noted: the likeliest, and no second one out of thin air.
+    expect(named(aBake(1), 'gummy')).to.have.length(1);
+    expect(atWork([])).to.deep.equal([]);
   });
 
   const touched = (points: number): BakeEvent[] => [

@@ -3,6 +3,7 @@
     faultIds,
     faults,
     wentWrong,
+    atWork,
     type BakeRecord,
     type FaultId,
     type FoundCause,
@@ -35,6 +36,7 @@
   let said = $state('');
   let fault = $state('');
   const causes = $derived(wentWrong(record, seen, household, belief, head?.formula));
+  const named = $derived(atWork(causes));
 
   async function take({ id, says, evidence, fix }: FoundCause) {
     fault = '';
@@ -78,19 +80,24 @@
   </div>
   {#if causes.length > 0}
     <Causes {causes} />
-    {@const [first] = causes}
-    {#if first}
+    {#if named.length > 1}
+      <p>
+        <b>This bake had {named.length === 2 ? 'both' : `all ${named.length}`}:</b>
+        {say(named.map((c) => c.says).join(' '))}
+      </p>
+    {/if}
+    {#each named as cause, i (cause.id)}
       <div class="rounded-md bg-sunk p-3">
-        <p><b>One change for the next time:</b> {say(first.fix.says)}</p>
+        <p><b>{i === 0 ? 'Next time:' : 'Then, if it is still so:'}</b> {say(cause.fix.says)}</p>
         <p class="quiet mb-2">
-          It goes by this bake: {say(first.evidence)}. Change one thing at a time, or nothing can be
-          learned of it.
+          In this bake: {say(cause.evidence)}.
+          {#if i === 0}Change one thing at a time, so that you see what it does.{/if}
         </p>
-        <button class="knob knob-act" type="button" onclick={() => take(first)}
-          >{first.fix.note ? 'Note it for the next bake' : 'Take it'}</button
+        <button class="knob {i === 0 ? 'knob-act' : ''}" type="button" onclick={() => take(cause)}
+          >{cause.fix.note ? 'Note it for the next bake' : 'Take it'}</button
         >
       </div>
-    {/if}
+    {/each}
   {/if}
   {#if said}<p role="status">
       {said}

@@ -48,6 +48,7 @@
       belief: Belief;
       plan: PlanData;
       lastNotes: Readonly<Record<string, string>>;
+      trial?: string | undefined;
     };
   } = $props();
 

@@ -144,6 +144,9 @@
       </ul>
     </details>
   {/if}
+  {#if run.trial && step.kind === 'weigh' && !over}
+    <p class="border-l-4 border-act pl-3 text-lg font-semibold">{say(run.trial)}</p>
+  {/if}
   {#if note}
     <p class="border-l-4 border-rim pl-3"><b>Last time:</b> {note}</p>
   {/if}

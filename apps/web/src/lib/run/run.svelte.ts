@@ -21,6 +21,8 @@ import { RunEvents } from './run-events.svelte.ts';
 export interface RunData extends BakeGiven {
   readonly circumstances: Circumstances;
   readonly lastNotes?: Readonly<Record<string, string>>;
+  /** What is tried in this bake, where something is. */
+  readonly trial?: string | undefined;
 }
 
 /** A step is put off, and takes longer, by so much at a tap, minutes. */
@@ -34,6 +36,7 @@ export class Run extends RunEvents {
   belief = $state.raw<Belief>() as Belief;
   /** What was noted at each step the last time. */
   readonly lastNotes: Readonly<Record<string, string>>;
+  readonly trial: string | undefined;
   /** The step that is looked at; the one that is to be done where nobody chose. */
   chosen = $state<string | undefined>();
   /** Where the dough is being felt, before it is said. */
@@ -65,6 +68,7 @@ export class Run extends RunEvents {
     this.household = householdUnderWay(given.household, given.circumstances);
     this.belief = given.belief;
     this.lastNotes = given.lastNotes ?? {};
+    this.trial = given.trial;
   }
 
   /** Takes in what the server has by now: events of other devices among ours. */

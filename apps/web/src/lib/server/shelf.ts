@@ -8,6 +8,7 @@ import { type LevelMark, forBread } from '@tender-crumb/core/learn';
 import type { StyleId, Window } from '@tender-crumb/core/style';
 import type { Database } from './database/open.ts';
 import { lastFelt } from './store/bakes.ts';
+import { trialTurn } from './trial.ts';
 import { readBodies, type FormulaHead } from './store/formulas.ts';
 
 /** A formula as it stands on the shelf. */
@@ -21,9 +22,11 @@ export interface ShelfRow {
   readonly says: string;
   readonly fits: boolean;
   readonly older: readonly number[];
+  /** What its next bake tries, where something is being tried. */
+  readonly trial?: string;
 }
 
-type Judged = Omit<ShelfRow, 'id' | 'older'>;
+type Judged = Omit<ShelfRow, 'id' | 'older' | 'trial'> & Pick<Formula, 'asked'>;
 
 const mostKept = 5000;
 const kept = new Map<string, Judged>();
@@ -31,11 +34,12 @@ const kept = new Map<string, Judged>();
 const tenth = (points: number): number => Math.round(points * 10) / 10;
 
 function judge(formula: Formula, household: Household, belief: Belief): Judged {
-  const { name, style } = formula;
+  const { name, style, asked } = formula;
+  const trying = asked ? { asked } : {};
   const evaluation = evaluate(formula, household, belief);
   if (!evaluation) {
     const window = windowFor(style, 0, household.figures);
-    return { name, style, window, shares: [], says: 'No flour yet', fits: false };
+    return { name, style, window, shares: [], says: 'No flour yet', fits: false, ...trying };
   }
   const { level, lines, window, totals, cannotTell } = evaluation;
   const { says, fits } = verdict(evaluation, style);
@@ -45,6 +49,7 @@ function judge(formula: Formula, household: Household, belief: Belief): Judged {
     window,
     says,
     fits,
+    ...trying,
     shares: shares(lines, totals).map((s) => ({
       ...s,
       grams: Math.round(s.grams),
@@ -80,7 +85,7 @@ export async function shelfRows(
   );
   if (kept.size > mostKept) kept.clear();
   const felt = await older;
-  return heads.flatMap((head) => {
+  const rows = heads.flatMap((head) => {
     const body = bodies.get(head.id);
     const judged =
       kept.get(keyOf(head)) ?? (body && judge(body, household, forBread(belief, head.id)));
@@ -88,4 +93,10 @@ export async function shelfRows(
     kept.set(keyOf(head), judged);
     return [{ id: head.id, older: felt.get(head.id) ?? [], ...judged }];
   });
+  return Promise.all(
+    rows.map(async ({ asked, ...row }): Promise<ShelfRow> => {
+      const turn = asked && (await trialTurn(db, row.id, { asked }, household));
+      return turn ? { ...row, trial: turn.says } : row;
+    }),
+  );
 }

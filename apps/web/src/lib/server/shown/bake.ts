@@ -1,6 +1,7 @@
 import { forBread } from '@tender-crumb/core/learn';
 import type { Database } from '../database/open.ts';
 import { readPlanData } from '../plan-data.ts';
+import { trialTurn } from '../trial.ts';
 import { notesBefore, readBake } from '../store/bakes.ts';
 import { readFormula } from '../store/formulas.ts';
 import { knownBelief } from '../store/known-belief.ts';
@@ -24,8 +25,15 @@ export async function bakeShown(db: Database, id: string) {
     readPlanData(db),
     notesBefore(db, bake),
   ]);
+  // A trial goes by the bread as it stands now: it may have been asked since.
+  const now =
+    bake.formulaId === undefined || bake.finishedAt
+      ? undefined
+      : await readFormula(db, bake.formulaId);
+  const turn = now && (await trialTurn(db, now.id, now.formula, household));
   return {
     bake,
+    ...(turn ? { trial: turn.says } : {}),
     ...(version ? { formula: version.formula } : {}),
     household,
     belief: forBread(belief, bake.formulaId),

@@ -1,4 +1,4 @@
-import { bakeRecord, helped, judgedBy, type BakeRecord } from '@tender-crumb/core/book';
+import { bakeRecord, helped, judgedBy, turnOf, type BakeRecord } from '@tender-crumb/core/book';
 import { windowIn } from '@tender-crumb/core/dough';
 import { kitchenOf } from '@tender-crumb/core/belief';
 import { forBread } from '@tender-crumb/core/learn';
@@ -8,6 +8,7 @@ import { bookAsked } from '$lib/server/boundary/book-query.ts';
 import { bookEntries } from '$lib/server/store/book-entries.ts';
 import { breadsOfBook } from '$lib/server/store/book-list.ts';
 import { readBelief } from '$lib/server/store/belief.ts';
+import { readFormula } from '$lib/server/store/formulas.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
 
@@ -24,10 +25,10 @@ const lookOf = ({ id, circumstances, lesson, state }: BakeRecord) =>
 
 export const load: PageServerLoad = async ({ url }) => {
   const db = await kitchen();
-  const asked = bookAsked(url.searchParams).formula;
+  const wished = bookAsked(url.searchParams).formula;
   const find = saidInUrl(url, 'find');
-  const breads = await breadsOfBook(db, { find, also: asked ? [asked] : [] });
-  const bread = (breads.rows.find((b) => b.id === asked) ?? breads.rows[0])?.id;
+  const breads = await breadsOfBook(db, { find, also: wished ? [wished] : [] });
+  const bread = (breads.rows.find((b) => b.id === wished) ?? breads.rows[0])?.id;
   const [entries, household, { belief }] = await Promise.all([
     bread === undefined ? [] : bookEntries(db, { bread, newest }),
     readHousehold(db),
@@ -37,13 +38,18 @@ export const load: PageServerLoad = async ({ url }) => {
   const last = records.at(-1);
   const there = judgedBy(records);
   const by = there.find((id) => id === url.searchParams.get('by')) ?? there[0];
-  const result = by && helped(records, by, household);
+  const head = bread === undefined ? undefined : await readFormula(db, bread);
+  const asked = head?.formula.asked;
+  const result = by && helped(records, by, household, asked?.by === by ? asked : undefined);
   return {
     breads,
     find,
     bread,
     bakes: records.length,
     there,
+    ...(head ? { head: { version: head.version, formula: head.formula } } : {}),
+    ...(asked ? { turn: turnOf(asked, records, household) } : {}),
+    today: household.today,
     ...(result ? { result: { ...result, effects: result.effects.slice(0, told) } } : {}),
     looks: records.flatMap(lookOf),
     ...(last

@@ -1,7 +1,12 @@
 <script lang="ts">
   import { outcomes, type Effect } from '@tender-crumb/core/book';
   import { styles } from '@tender-crumb/core/style';
+  import type { Asked, Formula } from '@tender-crumb/core/formula';
+  import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
+  import { draftEntry } from '$lib/sync/kinds.ts';
+  import { mustSay } from '$lib/sync/said.ts';
+  import { refresh } from '$lib/ui/refresh.ts';
   import BreadPicker from '$lib/book/BreadPicker.svelte';
   import FindBread from '$lib/book/FindBread.svelte';
   import WindowDots from '$lib/book/WindowDots.svelte';
@@ -18,6 +23,34 @@
       keepFocus: true,
       noScroll: true,
     });
+
+  const asked = $derived(data.head?.formula.asked);
+  let fault = $state('');
+
+  /** Asks beforehand whether a change helps, or ends that. */
+  async function ask(trial: (Pick<Asked, 'key' | 'from' | 'to'> & { of: string }) | undefined) {
+    if (!data.head || !data.bread || !outcome) return;
+    const formula: { -readonly [K in keyof Formula]: Formula[K] } = { ...data.head.formula };
+    delete formula.asked;
+    const next: Formula = trial
+      ? {
+          ...formula,
+          asked: {
+            ...{ key: trial.key, says: trial.of, from: trial.from, to: trial.to },
+            ...{ by: outcome, askedOn: data.today ?? '' },
+          },
+        }
+      : formula;
+    fault = '';
+    try {
+      await mustSay(
+        draftEntry({ id: data.bread, version: data.head.version, draft: nanoid(), formula: next }),
+      );
+      await refresh();
+    } catch (refusal) {
+      fault = `Not kept: ${(refusal as Error).message}`;
+    }
+  }
 
   /** How far a verdict goes, as somebody would say it who knows how few bakes it rests on. */
   const sentence = ({ conclusion, with: times, without, together }: Effect): string => {
@@ -110,7 +143,32 @@
       {/if}
     </section>
     <div class="grid gap-4">
-      {#if result?.trial}
+      {#if asked && data.turn}
+        {@const answer = result?.effects.find((e) => e.key === asked.key)}
+        <section class="bowl grid gap-2 p-4" aria-labelledby="asked">
+          <h2 id="asked" class="text-lg">You are trying: {say(`${asked.says} ${asked.to}`)}</h2>
+          <p class="text-lg font-semibold">
+            Next bake: {data.turn.next === 'with'
+              ? say(`${asked.says} ${asked.to}`)
+              : say(`${asked.says} ${asked.from}, as usual`)}.
+          </p>
+          <p>
+            {data.turn.left} more {data.turn.left === 1 ? 'bake' : 'bakes'}, turn about, then the
+            book says what it finds.
+          </p>
+          {#if answer}
+            <p class={answer.conclusion === 'no telling' ? 'quiet' : 'font-semibold'}>
+              So far: {say(sentence(answer))}{answer.alike === undefined
+                ? ''
+                : ` Where nothing helps, ${answer.alike < 1 ? 'less than 1' : answer.alike} of 100 books look as clear.`}
+            </p>
+          {/if}
+          <div>
+            <button class="knob" type="button" onclick={() => ask(undefined)}>End the trial</button>
+          </div>
+          {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+        </section>
+      {:else if result?.trial}
         <section class="bowl grid gap-1 p-4" aria-labelledby="trial">
           <h2 id="trial" class="text-lg">The trial that would tell most</h2>
           <p class="text-lg">{say(result.trial.says)}</p>
@@ -119,6 +177,17 @@
               100 * result.trial.narrows,
             )} in 100; no other single bake would by more.
           </p>
+          {#if data.head}
+            <p>
+              Surest is turn about: with it, without it, until {result.nextLook} bakes are judged.
+            </p>
+            <div>
+              <button class="knob" type="button" onclick={() => ask(result.trial)}
+                >Try it, turn about</button
+              >
+            </div>
+            {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
+          {/if}
         </section>
       {/if}
       {#if style && wanted}

@@ -43,6 +43,7 @@ export const load: PageServerLoad = async ({ url }) => {
         bakes,
       }),
     ),
+    said: belief.said?.words,
     windows: learnedWindows(household, shown, styles),
     breads: breads.rows.map(({ id, name }) => ({ id, name })),
     total,

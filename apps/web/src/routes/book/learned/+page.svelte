@@ -7,6 +7,7 @@
 
   let { data }: PageProps = $props();
 
+  const saidWords = ['very likely', 'likely'] as const;
   const names = $derived(new SvelteMap(data.breads.map((b) => [b.id, b.name])));
   const rows = $derived(data.figures);
   const kinds = $derived([...new Set<LearnedKindId>(rows.map((r) => r.kind as LearnedKindId))]);
@@ -40,6 +41,27 @@
       {#if data.page < data.pages}<a class="knob" href={pageLink(data.page + 1)}>Further</a>{/if}
     </nav>
   </div>
+{/if}
+{#if data.said}
+  <section class="bowl mb-4 grid gap-1 p-4" aria-labelledby="said">
+    <h2 id="said" class="text-lg">How often “likely” was right here</h2>
+    <ul>
+      {#each saidWords as word (word)}
+        {@const score = data.said[word]}
+        {#if score}
+          <li>
+            <b>“{word}”</b>: the dough felt so in <b class="figure">{score.right}</b> of
+            <b class="figure">{score.said}</b>
+            {score.said === 1 ? 'bake' : 'bakes'}
+          </li>
+        {/if}
+      {/each}
+    </ul>
+    <p class="quiet">
+      Corrections of water and flour, taken or not, against how the dough felt. The more often they
+      were wrong, the less sure the next ones are said to be.
+    </p>
+  </section>
 {/if}
 {#if rows.length === 0 && windows.length === 0}
   <p class="bowl p-6">
