@@ -2,6 +2,18 @@
 export interface Baker {
   readonly id: string;
   readonly name: string;
+  /** How three doughs of flour and water felt to this hand; see learn/touch-task.ts. */
+  readonly felt?: TriedHand;
+}
+
+/** What a hand said of three doughs. */
+export interface TriedHand {
+  /** Id of the flour that they were made of. */
+  readonly flour: string;
+  /** ISO date. */
+  readonly on: string;
+  /** Points of the level where each was put, the stiffest first. */
+  readonly points: readonly [number, number, number];
 }
 
 /** Id of who bakes where nobody is named; the first bakes of a book are that one's. */

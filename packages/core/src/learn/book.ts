@@ -9,6 +9,7 @@ import { freshSack } from './sack.ts';
 import { nothingWatched } from './sack-watch.ts';
 import { BreadsAside } from './breads-aside.ts';
 import { restBreads } from './rest-breads.ts';
+import { withTouchTasks } from './touch-task.ts';
 
 /**
  * Version of the dough model: raised with every change of its figures or rules that moves what a bake
@@ -140,7 +141,7 @@ export function* learnBook(
   const resting = from === undefined ? lastOfBags(bakes, household) : noneRest;
   const breads = new BreadsAside();
   const past: PastBake[] = [];
-  let belief = from ?? nothingLearned;
+  let belief = from ?? withTouchTasks(nothingLearned, household);
   for (const [i, bake] of bakes.entries()) {
     const { id, bread } = bake;
     belief = breads.back(belief, bread);

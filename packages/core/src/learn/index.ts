@@ -21,3 +21,4 @@ export * from './from-jars.ts';
 export * from './sack-watch.ts';
 export * from './sack.ts';
 export * from './slip.ts';
+export * from './touch-task.ts';

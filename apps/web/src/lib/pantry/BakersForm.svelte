@@ -1,10 +1,27 @@
 <script lang="ts">
-  import { mostBakers, usualBaker, type Baker } from '@tender-crumb/core/household';
+  import { mostBakers, usualBaker, type Baker, type TriedHand } from '@tender-crumb/core/household';
   import { nanoid } from 'nanoid';
+  import type { ComponentProps } from 'svelte';
   import NamedRow from './NamedRow.svelte';
+  import TouchTask from './TouchTask.svelte';
 
-  let { bakers, onkeep }: { bakers: readonly Baker[]; onkeep: (of: readonly Baker[]) => void } =
-    $props();
+  let {
+    bakers,
+    flours,
+    today,
+    onkeep,
+  }: {
+    bakers: readonly Baker[];
+    /** Flours that a hand may be tried with. */
+    flours: ComponentProps<typeof TouchTask>['flours'];
+    today: string;
+    onkeep: (of: readonly Baker[]) => void;
+  } = $props();
+
+  const withFelt = ({ id, name }: Baker, felt: TriedHand | undefined): Baker => ({
+    ...{ id, name },
+    ...(felt ? { felt } : {}),
+  });
 
   const longest = 60;
   let name = $state('');
@@ -36,8 +53,8 @@
 <section class="grid gap-2" aria-labelledby="bakers">
   <h2 id="bakers">Who bakes</h2>
   <p class="quiet">
-    No two people fill a cup alike. Where more than one bakes, a bake by the cup asks who fills
-    them, and each hand is learned by itself. The first name is for all bakes that name nobody.
+    No two hands are alike: they fill a cup differently, and call the same dough firmer or softer.
+    Each is learned by itself. The first name is for all bakes that name nobody.
   </p>
   {#each bakers as baker, i (baker.id)}
     <NamedRow
@@ -47,7 +64,14 @@
       onout={i > 0 || bakers.length === 1
         ? () => onkeep(bakers.filter((b) => b !== baker))
         : undefined}
-    />
+    >
+      <TouchTask
+        {baker}
+        {flours}
+        {today}
+        onkeep={(felt) => onkeep(bakers.map((b) => (b === baker ? withFelt(b, felt) : b)))}
+      />
+    </NamedRow>
   {/each}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <form class="flex flex-wrap items-end gap-2 border-t border-line pt-2" onsubmit={add}>

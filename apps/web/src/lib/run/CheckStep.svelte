@@ -1,5 +1,6 @@
 <script lang="ts">
   import { checkKinds } from '@tender-crumb/core/hands';
+  import { usualBaker } from '@tender-crumb/core/household';
   import { stateAt } from '@tender-crumb/core/dough';
   import DoughLooks from '../drawing/DoughLooks.svelte';
   import Level from '../level/Level.svelte';
@@ -17,6 +18,18 @@
 <div class="mb-3">
   <DoughLooks {style} kind={kind.drawn} {at} onpick={(points) => (run.feeling = points)} />
 </div>
+{#if run.household.bakers.length > 1}
+  <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
+    <span>Who feels it?</span>
+    <Either
+      label="Who feels it"
+      size="large"
+      value={run.view.state.baker ?? usualBaker}
+      choices={run.household.bakers.map((b) => [b.id, b.name] as const)}
+      onpick={(baker) => run.bakedBy(baker)}
+    />
+  </div>
+{/if}
 {#if run.view.momentMatters}
   <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
     <span>

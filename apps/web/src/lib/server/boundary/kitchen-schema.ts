@@ -1,4 +1,11 @@
-import { mostBakers, usualBaker, type Baker, type Custom } from '@tender-crumb/core/household';
+import {
+  mostBakers,
+  usualBaker,
+  type Baker,
+  type Custom,
+  type TriedHand,
+} from '@tender-crumb/core/household';
+import { taskWaters } from '@tender-crumb/core/learn';
 import {
   applianceKindIds,
   crustIds,
@@ -95,7 +102,20 @@ export const customField = Joi.object<Custom>({
 });
 
 export const bakersField = Joi.array()
-  .items(Joi.object<Baker>({ id: plainId.required(), name: name.required() }))
+  .items(
+    Joi.object<Baker>({
+      id: plainId.required(),
+      name: name.required(),
+      felt: Joi.object<TriedHand>({
+        flour: plainId.required(),
+        on: Joi.string().isoDate().max(10).required(),
+        points: Joi.array()
+          .items(Joi.number().min(-30).max(30))
+          .length(taskWaters.length)
+          .required(),
+      }),
+    }),
+  )
   .max(mostBakers)
   .unique('id')
   .custom((bakers: readonly Baker[], helpers) =>

@@ -37,9 +37,13 @@ export async function saveSettings(db: Database, settings: Settings): Promise<vo
       .values({ key, value })
       .onConflict((c) => c.column('key').doUpdateSet({ value }))
       .execute();
-    // What the book taught leans on the figures.
+    // What the book taught leans on the figures, and begins from the hands that were tried.
     const figures = (s: Settings) =>
-      JSON.stringify([Object.entries(s.figures).sort(), s.altitude ?? 0]);
+      JSON.stringify([
+        Object.entries(s.figures).sort(),
+        s.altitude ?? 0,
+        s.bakers.flatMap(({ id, felt }) => (felt ? [{ id, felt }] : [])),
+      ]);
     if (figures(before) !== figures(settings)) await wantLearning(tx);
   });
 }

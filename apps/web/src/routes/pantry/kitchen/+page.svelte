@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { settingsOf, type Settings } from '@tender-crumb/core/household';
+  import { pantryIn, settingsOf, type Settings } from '@tender-crumb/core/household';
   import AppliancesForm from '$lib/pantry/AppliancesForm.svelte';
   import BakersForm from '$lib/pantry/BakersForm.svelte';
   import CustomForm from '$lib/pantry/CustomForm.svelte';
@@ -17,6 +17,14 @@
   let pending = $state.raw<Partial<Settings>>({});
   const household = $derived({ ...settledHouse(data.household), ...pending });
   const week = $derived(household.week);
+  /** Flours to try a hand with: those that there are bags of first. */
+  const flours = $derived.by(() => {
+    const bagged = new Set(household.bags.filter((b) => !b.finished).map((b) => b.ingredient));
+    return pantryIn(household)
+      .all.filter((i) => i.role === 'flour')
+      .map(({ id, name }) => ({ id, name }))
+      .sort((a, b) => Number(bagged.has(b.id)) - Number(bagged.has(a.id)));
+  });
   const zones = Intl.supportedValuesOf('timeZone');
   let said = $state('');
   let fault = $state('');
@@ -85,7 +93,12 @@
       appliances={household.appliances}
       onkeep={(appliances) => void keep({ appliances })}
     />
-    <BakersForm bakers={household.bakers} onkeep={(bakers) => void keep({ bakers })} />
+    <BakersForm
+      bakers={household.bakers}
+      {flours}
+      today={household.today ?? ''}
+      onkeep={(bakers) => void keep({ bakers })}
+    />
     <section class="grid gap-3" aria-label="House">
       <h2>House</h2>
       <div class="flex flex-wrap gap-3">
