@@ -324,7 +324,8 @@ export function helped(
       (a, b) =>
         (a.alike ?? 100) - (b.alike ?? 100) || Math.abs(b.helped - 0.5) - Math.abs(a.helped - 0.5),
     );
-  const trial = trialOf(varied, belief, variance, household);
+  const open = varied.filter((v) => !isConcluded(effects.find((e) => e.key === v.key)!.conclusion));
+  const trial = trialOf(varied, open, belief, variance, household);
   return {
     outcome,
     bakes: used.length,
@@ -377,6 +378,9 @@ export function turnOf(asked: Asked, records: readonly BakeRecord[], household: 
   };
 }
 
+/** What is known to help, or to do harm, is not asked again. */
+const isConcluded = (of: Conclusion): boolean => of === 'helped' || of === 'hurt';
+
 /** A trial is worth its flour where it narrows something by this at least. Own choice, no source. */
 const worth = 0.08;
 
@@ -387,9 +391,12 @@ const canBeHad = ({ bag }: Varied, { bags }: Household): boolean =>
 /**
  * The one bake that would tell most: as the last one was, with one thing as it was at first, or as it was changed to. It leaves of the
  * variance of that thing's effect less than any other would.
+ *
+ * @param open what is not known to help or to do harm
  */
 function trialOf(
   varied: readonly Varied[],
+  open: readonly Varied[],
   belief: Belief,
   noise: number,
   household: Household,
@@ -398,7 +405,9 @@ function trialOf(
   const at = keys.map((key) => placeOf(belief, key)!);
   const last = [1, ...varied.map((v) => v.values.at(-1)!)];
   const trials = varied.flatMap((v, i) =>
-    v.settable && canBeHad(v, household) ? [trialWith(v, i, true), trialWith(v, i, false)] : [],
+    open.includes(v) && v.settable && canBeHad(v, household)
+      ? [trialWith(v, i, true), trialWith(v, i, false)]
+      : [],
   );
   function trialWith(v: Varied, i: number, changed: boolean) {
     const bake = last.map((x, j) => (j === i + 1 ? Number(changed) : x));

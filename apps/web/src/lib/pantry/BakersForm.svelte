@@ -64,14 +64,13 @@
       onout={i > 0 || bakers.length === 1
         ? () => onkeep(bakers.filter((b) => b !== baker))
         : undefined}
-    >
-      <TouchTask
-        {baker}
-        {flours}
-        {today}
-        onkeep={(felt) => onkeep(bakers.map((b) => (b === baker ? withFelt(b, felt) : b)))}
-      />
-    </NamedRow>
+    />
+    <TouchTask
+      {baker}
+      {flours}
+      {today}
+      onkeep={(felt) => onkeep(bakers.map((b) => (b === baker ? withFelt(b, felt) : b)))}
+    />
   {/each}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <form class="flex flex-wrap items-end gap-2 border-t border-line pt-2" onsubmit={add}>

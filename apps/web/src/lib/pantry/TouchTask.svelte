@@ -64,9 +64,13 @@
       </div>
     {/each}
     <div class="flex flex-wrap gap-2">
-      <button class="knob knob-act min-h-14" type="button" disabled={!all} onclick={keep}
-        >This is how they feel</button
-      >
+      {#if all}
+        <button class="knob knob-act min-h-14" type="button" onclick={keep}
+          >This is how they feel</button
+        >
+      {:else}
+        <p class="quiet">Put all three on the scale, each as it feels.</p>
+      {/if}
       {#if baker.felt}
         <button class="knob min-h-14" type="button" onclick={() => onkeep(undefined)}
           >Forget it</button
