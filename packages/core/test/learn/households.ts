@@ -23,6 +23,8 @@ export interface World {
   readonly seasons?: number;
   /** The bag drinks otherwise than believed, times what is drawn. */
   readonly thirst?: number;
+  /** Its flour is dipped out of the bag with a cup. */
+  readonly dipped?: true;
 }
 
 /** Three breads of one flour and another, as a household bakes them. */
@@ -31,6 +33,16 @@ const breads: ReadonlyArray<readonly [string, Formula]> = [
   ['mixed', build({ 'bread-flour': 350, 'whole-wheat': 150, water: 345, salt: 10 })],
   ['rich', build({ 'bread-flour': 500, milk: 330, butter: 40, sugar: 30, salt: 9 }, 'rolls')],
 ];
+
+const dipped = (formula: Formula): Formula => ({
+  ...formula,
+  stages: formula.stages.map((s) => ({
+    ...s,
+    lines: s.lines.map((l) =>
+      /flour|wheat/.test(l.ingredient) ? { ...l, measured: 'dipped' } : l,
+    ),
+  })),
+});
 
 /** One bake as it was forecast, and as it was. */
 export interface Baked {
@@ -101,7 +113,10 @@ export function bakesIn(world: World, households: number, seed: number, feltOf: 
     ...(names.length > 1 ? { bakers: names } : {}),
   };
   const weekly = coefficientsIn(usual).bagWander.value * Math.sqrt(7 / 90);
-  const lines = breads.map(([, formula]) => resolve(formula));
+  const baked = breads.map(
+    ([name, formula]) => [name, world.dipped ? dipped(formula) : formula] as const,
+  );
+  const lines = baked.map(([, formula]) => resolve(formula));
   const blank = lines.map((l) => level(l, kitchenOf(usual))!);
   for (let h = 0; h < households; h += 1) {
     const departures = new Map(drawn(blank, random, world.thirst ?? 1));
@@ -118,7 +133,7 @@ export function bakesIn(world: World, households: number, seed: number, feltOf: 
         if (/^thirst:(?:bread-flour|whole-wheat)$/.test(key))
           departures.set(key, value + weekly * random.normal());
       const which = Math.floor(random.uniform() * breads.length);
-      const [bread, formula] = breads[which]!;
+      const [bread, formula] = baked[which]!;
       const by = Math.floor(random.uniform() * world.hands.length);
       const at = new Date(start + n * weekMs).toISOString();
       const household: Household = { ...usual, today: at.slice(0, 10) };
@@ -219,4 +234,10 @@ export const worlds: readonly World[] = [
   { says: 'slips of 10, one in eight', hands: [{ noise: 1.5 }], slips: { oneIn: 8, by: 10 } },
   { says: 'seasons ± 2.5', hands: [{ noise: 1.5 }], seasons: 2.5 },
   { says: 'thirst × 1.5', hands: [{ noise: 1.5 }], thirst: 1.5 },
+  { says: 'dipped cups', hands: [{ noise: 1.5 }], dipped: true },
 ];
+
+/** Ends of what the bands may hold, of 100, where they are stated for 80. */
+export type Aims = Readonly<
+  Record<string, { readonly level?: [number, number]; readonly felt?: [number, number] }>
+>;

@@ -3,13 +3,13 @@ import { feelOf, kitchenOf } from '@tender-crumb/core/belief';
 import { feltBand } from '@tender-crumb/core/learn';
 import { between } from '../checks/near.ts';
 import { once } from '../once.ts';
-import { bakesIn, heldIn, worlds, type FeltBand } from './households.ts';
+import { bakesIn, heldIn, worlds, type Aims, type FeltBand } from './households.ts';
 
 const feltOf: FeltBand = (at, household, belief) =>
   feltBand(at, feelOf(kitchenOf(household, belief)));
 
 /** Ends of what the bands may hold, of 100, where they are stated for 80: of the level, of the felt, at the worst bake. */
-const aims: Readonly<Record<string, { level?: [number, number]; felt?: [number, number] }>> = {
+const aims: Aims = {
   'unsteady hands (noise 3)': { felt: [63, 88] },
   'ten hands': { level: [72, 91], felt: [72, 93] },
 };
