@@ -100,7 +100,7 @@ function variedMeasure(id: MeasureId, records: readonly BakeRecord[]): Varied[] 
   if (sort === 'result' || noChange) return [];
   const seen = records.map((r) => of(r));
   const there = seen.filter((v) => v !== undefined);
-  if (there.length < records.length / 2) return [];
+  if (there.length === 0 || there.length < records.length / 2) return [];
   // As it was at first, before anything was changed.
   const usual = middleOf(there.slice(0, Math.ceil(there.length / 2)));
   const most = there.reduce((far, v) => (Math.abs(v - usual) > Math.abs(far - usual) ? v : far));

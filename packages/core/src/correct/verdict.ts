@@ -59,6 +59,9 @@ function earlyFeel({ points, early }: Level, restMinutes: number): string | unde
   return `At the first touch it feels ${stateAt(early).short} (${pointsText(early)}); after ${restMinutes} minutes’ rest ${stateAt(points).short} (${pointsText(points)}). Judge it late.`;
 }
 
+/** The grams beside it say “about” already. */
+const bare = (measure: string): string => measure.replace(/^about /, '');
+
 /** Doubt of a window's ends from which it is said to rest on few breads, points. Own choice. */
 const weakEdge = 3;
 
@@ -74,8 +77,8 @@ export function verdict(
   const correction =
     fix &&
     (fix.grams > 0
-      ? `Needs about ${gramsText(fix.grams)} more ${fix.name} (${fix.spoons}).`
-      : `Hold back about ${gramsText(-fix.grams)} of water (${fix.spoons}).`);
+      ? `Needs about ${gramsText(fix.grams)} more ${fix.name} (${bare(fix.spoons)}).`
+      : `Hold back about ${gramsText(-fix.grams)} of water (${bare(fix.spoons)}).`);
   const early = earlyFeel(level, restMinutes);
   return {
     state: capital(state.says),

@@ -54,6 +54,7 @@ describe('what was changed, and whether it helped', () => {
     };
     const before = [1, 2, 3, 4, 5, 6, 7].map((d) => bake(d, 90, d === 5 ? { formula: wet } : {}));
     const turn = (...more: BakeRecord[]) => turnOf(asked, [...before, ...more], defaultHousehold);
+    expect(turnOf(asked, [], defaultHousehold)).to.include({ next: 'with', done: 0, left: 10 });
     expect(turn()).to.include({ next: 'with', done: 0, left: 3 });
     const withIt = bake(8, 95, { formula: wet });
     expect(turn(withIt)).to.include({ next: 'without', done: 1, left: 2 });

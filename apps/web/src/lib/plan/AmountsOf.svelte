@@ -11,7 +11,7 @@
   import type { Planning } from './planning.svelte.ts';
   import RecipeMarks from './RecipeMarks.svelte';
   import { timeText } from './when.ts';
-  import { asMass, asWarmth } from '../ui/writing.ts';
+  import { asMass, asWarmth, say as said } from '../ui/writing.ts';
 
   let {
     planning,
@@ -73,6 +73,9 @@
       >
     {/if}
   </div>
+  {#if planning.data.trials?.[bake.id]}
+    <p class="border-l-4 border-act pl-3 font-semibold">{said(planning.data.trials[bake.id]!)}</p>
+  {/if}
   {#if bake.label}
     <p class="quiet">Rises {bake.label}: {bake.says}.</p>
   {/if}

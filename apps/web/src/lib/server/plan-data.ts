@@ -3,6 +3,7 @@ import { deviceFor } from '@tender-crumb/core/process';
 import type { PlanGiven } from '@tender-crumb/core/view';
 import { localZone } from './day.ts';
 import type { Database } from './database/open.ts';
+import { trialTurn } from './trial.ts';
 import { readFormula } from './store/formulas.ts';
 import { madeBefore } from './store/made-before.ts';
 import { knownBelief } from './store/known-belief.ts';
@@ -15,6 +16,8 @@ export interface PlanData extends PlanGiven {
   /** By planned bake: the version that its formula is of. */
   readonly versions: Readonly<Record<string, number>>;
   readonly timers: readonly Timer[];
+  /** By planned bake: what is tried in it, where something is. */
+  readonly trials?: Readonly<Record<string, string>>;
 }
 
 export async function readPlanData(db: Database): Promise<PlanData> {
@@ -33,8 +36,16 @@ export async function readPlanData(db: Database): Promise<PlanData> {
       return [{ id, formula, version, device: deviceFor(formula, made, household) }];
     }),
   );
+  const trials = await Promise.all(
+    found.flat().map(async ({ id, formula }) => {
+      const bread = plans.find((p) => p.id === id)!.formulaId;
+      const turn = await trialTurn(db, bread, formula, household);
+      return turn ? [[id, turn.says] as const] : [];
+    }),
+  );
   return {
     plans,
+    trials: Object.fromEntries(trials.flat()),
     formulas: Object.fromEntries(found.flat().map((f) => [f.id, f.formula])),
     versions: Object.fromEntries(found.flat().map((f) => [f.id, f.version])),
     devices: Object.fromEntries(found.flat().map((f) => [f.id, f.device])),
