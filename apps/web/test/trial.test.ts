@@ -50,7 +50,11 @@ describe('what is tried, and what a hand was tried on', () => {
     await server.ask('PUT', '/api/v1/plans/tried', { version: 0, formulaId });
     const day = (await server.ask('GET', '/api/v1/shown/day')).json;
     expect(JSON.stringify(day)).to.contain(says);
-    const { json } = await server.ask('POST', '/api/v1/bakes', { formulaId });
+    const { json, status } = await server.ask('POST', '/api/v1/bakes', {
+      formulaId,
+      formulaVersion: 1,
+    });
+    expect(status, JSON.stringify(json)).to.be.oneOf([200, 201]);
     const shown = (await server.ask('GET', `/api/v1/shown/bake/${json['id']}`)).json;
     expect(JSON.stringify(shown)).to.contain(says);
   });
