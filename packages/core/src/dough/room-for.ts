@@ -14,28 +14,35 @@ export interface Room {
   readonly to: number;
 }
 
-/** Times that the span is halved: a tenth of a gram of ten kilograms. */
-const halvings = 17;
+/** A level is met where it is as near as this, points; so many steps are never needed. */
+const met = 1e-5;
+const mostSteps = 40;
 const hair = 0.02;
 /** So much more than what stands there is looked at, at the most. Own choice, no source. */
 const reach = 1.8;
 
-/** The grams at which a level that moves one way passes a point; undefined where it does not. */
+/**
+ * The grams at which a level that moves one way passes a point; undefined where it does not within the span.
+ *
+ * Source: false position with the weight of a stale end halved (Illinois), from memory.
+ */
 function passes(
   at: (grams: number) => number,
   [least, most]: readonly [number, number],
   points: number,
 ): number | undefined {
-  const rises = at(most) > at(least);
-  const below = (grams: number) => at(grams) < points === rises;
-  if (!below(least) || below(most)) return undefined;
-  let [low, high] = [least, most];
-  for (let i = 0; i < halvings; i += 1) {
-    const middle = (low + high) / 2;
-    if (below(middle)) low = middle;
-    else high = middle;
+  let [a, b] = [least, most];
+  let [fa, fb] = [at(a) - points, at(b) - points];
+  if (!(fa * fb <= 0)) return undefined;
+  for (let step = 0; step < mostSteps; step += 1) {
+    const middle = (a * fb - b * fa) / (fb - fa);
+    const f = at(middle) - points;
+    if (Math.abs(f) < met || !Number.isFinite(f)) return middle;
+    if (f * fb < 0) [a, fa] = [b, fb];
+    else fa /= 2;
+    [b, fb] = [middle, f];
   }
-  return (low + high) / 2;
+  return b;
 }
 
 /**
