@@ -143,3 +143,14 @@ export function ofStyle(formula: Formula, style: StyleId): Formula {
   delete said.styleGuessed;
   return said;
 }
+
+/**
+ * A formula once more, under another name: what is tried with the first is not tried with the second.
+ *
+ * @example copyOf({...formula, asked}, 'Loaf, copy').asked // undefined
+ */
+export function copyOf(formula: Formula, name: string): Formula {
+  const copy: { -readonly [K in keyof Formula]: Formula[K] } = { ...formula, name };
+  delete copy.asked;
+  return copy;
+}

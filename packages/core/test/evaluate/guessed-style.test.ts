@@ -3,7 +3,7 @@ import { nothingLearned } from '@tender-crumb/core/belief';
 import { verdict } from '@tender-crumb/core/correct';
 import { asLikely, evaluate } from '@tender-crumb/core/evaluate';
 import { completeFormula } from '@tender-crumb/core/exchange';
-import { ofStyle } from '@tender-crumb/core/formula';
+import { copyOf, ofStyle } from '@tender-crumb/core/formula';
 import { defaultHousehold } from '@tender-crumb/core/household';
 import { benchOf, pasteOf } from '@tender-crumb/core/view';
 import { defaultMeasures } from '@tender-crumb/core/quantity';
@@ -72,6 +72,20 @@ describe('a style that is guessed', () => {
     expect(bench(formula).asksStyle![0]).to.equal(formula.style);
     expect(bench(formula).asksStyle).to.have.length(2);
     expect(bench(ofStyle(formula, 'rolls')).asksStyle).to.equal(undefined);
+  });
+
+  it('a copy is as much of a guess; what was being tried stays with the first', () => {
+    const asked = {
+      key: 'water',
+      says: 'water',
+      from: 'a',
+      to: 'b',
+      by: 'stars',
+      askedOn: '2026-01-01',
+    };
+    const copy = copyOf({ ...guess(firm), asked }, 'Copy');
+    expect(copy).to.include({ name: 'Copy', styleGuessed: true });
+    expect(copy.asked).to.equal(undefined);
   });
 
   it('a paste that says what it is, or is told, is no guess', () => {
