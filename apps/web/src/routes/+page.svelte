@@ -2,7 +2,7 @@
   import { styles } from '@tender-crumb/core/style';
   import Copy from '@lucide/svelte/icons/copy';
   import Trash2 from '@lucide/svelte/icons/trash-2';
-  import { copyOf, type Formula } from '@tender-crumb/core/formula';
+  import type { Formula } from '@tender-crumb/core/formula';
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
   import { question } from '$lib/question.ts';
@@ -51,7 +51,7 @@
   const copy = ({ id, name }: { id: string; name: string }) =>
     tried(async () => {
       const { formula } = await question<{ formula: Formula }>(`/api/v1/formulas/${id}`);
-      await add(copyOf(formula, `${name}, copy`.slice(0, 200)));
+      await add((await made()).copied(formula, name));
     });
   /** What a formula is made of is fetched for the first who begins one, or while nothing else is. */
   const made = later(() => import('$lib/shelf/new-formula.ts'));
