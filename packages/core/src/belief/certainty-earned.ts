@@ -78,10 +78,10 @@ export function scored(
   return {
     ...belief,
     said: {
-      logs: rows.map(({ by }, i) => {
-        const p = expit(by * at);
-        return (before.logs[i] ?? 0) + Math.log(right ? p : 1 - p);
-      }),
+      // Of what is all but certain the chance itself has no digits left: its logarithm has.
+      logs: rows.map(
+        ({ by }, i) => (before.logs[i] ?? 0) - Math.log1p(Math.exp(right ? -by * at : by * at)),
+      ),
       bakes: before.bakes + 1,
       words: {
         ...before.words,

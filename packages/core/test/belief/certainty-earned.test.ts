@@ -71,6 +71,7 @@ describe('certainty that is earned', () => {
   it('what is certain can be wrong without breaking anything', () => {
     const belief = scored(scored(blankBelief, 1, false, undefined), 0, true, undefined);
     for (const p of [0, 0.5, 1]) expect(earned(belief, p)).to.be.within(0, 1);
+    for (const log of belief.said!.logs) expect(Number.isFinite(log)).to.equal(true);
   });
 
   const group = 'Certainty earned';
