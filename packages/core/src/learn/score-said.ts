@@ -1,4 +1,4 @@
-import type { Belief } from '../belief/belief.ts';
+import { departureKey, type Belief } from '../belief/belief.ts';
 import { earned, scored, type SaidWord } from '../belief/certainty-earned.ts';
 import { feelOf } from '../belief/hands.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
@@ -15,6 +15,16 @@ import { normalBelow } from '../quantity/normal.ts';
 
 /** Corrections of the level: those that a touch can find right or wrong. */
 const ofLevel = /^(?:water|flour):/;
+
+/** A window is worked out anew with each loaf: of a bread that was judged more often the latest say enough. Own choice. */
+const mostLooks = 16;
+
+function withLatest(kitchen: Kitchen): Kitchen {
+  const looks = kitchen.belief.windows?.[departureKey];
+  if (!looks || looks.length <= mostLooks) return kitchen;
+  const windows = { [departureKey]: looks.slice(-mostLooks) };
+  return { ...kitchen, belief: { ...kitchen.belief, windows } };
+}
 
 /** The formula as it would be if no correction of its level had been taken. */
 const asWritten = (formula: Formula): Formula => ({
@@ -42,7 +52,7 @@ export function scoreSaid(
   const sums = totals(lines);
   const at = level(lines, kitchen);
   if (!sums || !at) return belief;
-  const { window, edge } = windowIn(formula.style, sums.dryness, kitchen);
+  const { window, edge } = windowIn(formula.style, sums.dryness, withLatest(kitchen));
   const called = calledFor(at.points, at.sd, [{ window, edge, probability: 1 }]);
   if (!called) return belief;
   const foreseen = normalBelow(
