@@ -23,6 +23,7 @@ import {
   pantryIn,
   usualBaker,
   defaultSettings,
+  houseQuestionIds,
   type Baker,
   type Settings,
   type Household,
@@ -66,6 +67,7 @@ export const demoSettings: Settings = {
   appliances: demoAppliances,
   pans: demoPans,
   bakers: demoBakers,
+  settled: houseQuestionIds,
   prices: {
     oil: { paid: 6.4, kilograms: 1 },
     butter: { paid: 2.6, kilograms: 0.25 },

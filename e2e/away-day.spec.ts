@@ -85,16 +85,16 @@ test(
       // A bread is planned, and led from the plan to the cooled loaf.
       await plan(page, 'Lockside tin loaf, white', `${day}T14:30`);
       await expect(row(page, 'The machine bakes it')).toBeVisible();
-      await page.getByRole('button', { name: 'Begin this bake' }).click();
+      await page.getByRole('button', { name: 'Start this bake' }).click();
       await expect(page).toHaveURL(/\/bake\/.+/);
       const id = page.url().split('/').at(-1)!;
-      await toStep(page, 'Weigh and load');
-      await page.getByRole('button', { name: 'All in: it runs' }).click();
+      await toStep(page, 'Weigh the ingredients');
+      await page.getByRole('button', { name: 'All in, machine started' }).click();
       await expect(page.getByText('The server is away.')).toBeVisible();
       // On Bake day it is being baked, and is not begun once more.
       await page.getByRole('link', { name: 'Bake day' }).first().click();
       await expect(page.getByRole('list', { name: 'Being baked' })).toContainText('Lockside');
-      await expect(page.getByRole('button', { name: 'Begin this bake' })).toHaveCount(0);
+      await expect(page.getByRole('button', { name: 'Start this bake' })).toHaveCount(0);
       const timers = page.getByRole('region', { name: 'Timers' });
       await timers.getByLabel('What for').fill('Soup');
       await timers.getByLabel('Minutes').fill('400');
@@ -112,10 +112,10 @@ test(
       await kitchen.isAt(at('13:40'));
       await page.getByRole('list', { name: 'Being baked' }).getByRole('link').first().click();
       await expect(page).toHaveURL(new RegExp(id));
-      await toStep(page, 'How it came out');
-      await page.getByRole('radio', { name: 'as it should be', exact: true }).click();
-      await page.getByRole('button', { name: 'Write it in the book' }).click();
-      await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
+      await toStep(page, 'Result');
+      await page.getByRole('radio', { name: 'excellent', exact: true }).click();
+      await page.getByRole('button', { name: 'Save the bake' }).click();
+      await expect(page.getByRole('heading', { name: 'Saved here' })).toBeVisible();
 
       // In the evening it is back.
       await Promise.all([kitchen.isAt(at('20:00')), hall.isAt(at('20:00'))]);
@@ -147,7 +147,7 @@ test(
       await visit(page, '/pantry/leavens');
       await expect(page.getByRole('region', { name: 'Lock, of white' })).toContainText('23 g + ');
       await visit(hall.page, `/book/${id}`);
-      await expect(hall.page.getByText('as it should be').first()).toBeVisible();
+      await expect(hall.page.getByText('excellent').first()).toBeVisible();
     } finally {
       await Promise.all([kitchen.end(), hall.end()]);
       await server.stop();

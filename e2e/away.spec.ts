@@ -1,5 +1,14 @@
 import type { Page } from '@playwright/test';
-import { allFetched, expect, serve, test, toStep, visit, type Served } from './fixtures.ts';
+import {
+  allFetched,
+  expect,
+  serve,
+  test,
+  toStep,
+  unfoldMore,
+  visit,
+  type Served,
+} from './fixtures.ts';
 
 /** Pages on plain http, where no worker stands between: what is open stays open. */
 test.describe('the server away, on pages that are open', () => {
@@ -16,13 +25,13 @@ test.describe('the server away, on pages that are open', () => {
 
       await page.getByRole('button', { name: 'Bake this' }).click();
       await expect(page).toHaveURL(/\/bake\//);
-      await toStep(page, 'Weigh and load');
-      await page.getByRole('button', { name: 'All in: it runs' }).click();
+      await toStep(page, 'Weigh the ingredients');
+      await page.getByRole('button', { name: 'All in, machine started' }).click();
       await expect(page.getByText('The server is away.')).toBeVisible();
-      await toStep(page, 'How it came out');
-      await page.getByRole('radio', { name: 'as it should be', exact: true }).click();
-      await page.getByRole('button', { name: 'Write it in the book' }).click();
-      await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
+      await toStep(page, 'Result');
+      await page.getByRole('radio', { name: 'excellent', exact: true }).click();
+      await page.getByRole('button', { name: 'Save the bake' }).click();
+      await expect(page.getByRole('heading', { name: 'Saved here' })).toBeVisible();
       const id = page.url().split('/').pop()!;
 
       back = await serve({ PORT: new URL(server.url).port }, server.folder);
@@ -59,17 +68,17 @@ test.describe('the server away, on pages that are open', () => {
         await timers.getByLabel('Minutes').fill('45');
         await timers.getByRole('button', { name: 'Set' }).click();
         await expect(timers.getByRole('listitem').filter({ hasText: 'Tea' })).toBeVisible();
-        await page.getByLabel(/^Something without a formula/).fill('Flat bread');
+        await page.getByLabel(/^Log a bake without a recipe/).fill('Flat bread');
         await page.getByRole('button', { name: 'Bake it' }).click();
         await expect(page.getByRole('heading', { name: 'Flat bread' })).toBeVisible();
         const id = page.url().split('/').pop()!;
         await page.getByRole('radio', { name: 'good', exact: true }).click();
-        await page.getByRole('button', { name: 'Write it in the book' }).click();
+        await page.getByRole('button', { name: 'Save the bake' }).click();
         await expect(page.getByText('Kept in this browser')).toBeVisible();
 
         back = await serve({ PORT: new URL(server.url).port }, server.folder);
         await page.getByRole('button', { name: 'Try now' }).click();
-        await expect(page.getByText('All written down')).toBeVisible();
+        await expect(page.getByText('Saved', { exact: true })).toBeVisible();
         const bake = await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json();
         expect(bake.events.map((e: { kind: string }) => e.kind)).toEqual(['outcome', 'finished']);
         const { timers: kept } = await (
@@ -102,7 +111,7 @@ test.describe('a browser that forgets, or has much to say', () => {
         const id = await begun(page, server);
         const ticks = page.locator('button.tick');
         await ticks.first().click();
-        await expect(page.getByText('All written down')).toBeVisible();
+        await expect(page.getByText('Saved', { exact: true })).toBeVisible();
         const devtools = await page.context().newCDPSession(page);
         await devtools.send('Storage.clearDataForOrigin', {
           origin: server.url,
@@ -162,7 +171,7 @@ test.describe('a browser that forgets, or has much to say', () => {
           .toBe(10_000);
         const sent = (await events()).filter((e) => e.id.startsWith('tap-')).map((e) => e.id);
         expect(sent).toEqual(Array.from({ length: 10_000 }, (_, n) => `tap-${n}`));
-        await expect(page.getByText('All written down')).toBeVisible({ timeout: 60_000 });
+        await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 60_000 });
       } finally {
         await server.stop();
       }
@@ -227,6 +236,7 @@ test.describe('two devices', () => {
       await page.getByRole('button', { name: 'All right' }).click();
       await expect(told).toBeHidden();
       await page.reload();
+      await unfoldMore(page);
       await page.getByRole('button', { name: 'Lead me sentence by sentence' }).click();
       const events = async () =>
         (await (await page.request.get(`${server.url}/api/v1/bakes/under-way`)).json())

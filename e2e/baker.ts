@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { setClock, visit } from './fixtures.ts';
+import { setClock, unfoldMore, visit } from './fixtures.ts';
 
 /** Somebody who bakes by what stands on the screen: every figure is read from it, none is known beforehand. */
 export class Baker {
@@ -57,13 +57,14 @@ export class Baker {
   /** Switches the stand-in devices on, and their time fast. */
   async switchesOn(): Promise<void> {
     const drawer = this.drawer;
+    await unfoldMore(this.page);
     if ((await drawer.getAttribute('open')) === null)
       await drawer.locator('summary').first().click();
     await drawer.getByRole('button', { name: 'Switch them on' }).click();
     await drawer.getByRole('button', { name: '60 times as fast' }).click();
   }
   get drawer(): Locator {
-    return this.page.locator('details', { hasText: 'Stand-in devices' }).first();
+    return this.page.locator('details', { hasText: 'Practice scale and thermometer' }).last();
   }
 
   /** Puts so much on the scale. */
@@ -86,7 +87,7 @@ export class Baker {
       if ((await row.getAttribute('aria-pressed')) === 'true') continue;
       const name = await row.locator('.name').textContent();
       await expect(scale.locator('b').first()).toHaveText(name!);
-      const spoon = scale.getByRole('button', { name: 'It is in', exact: true });
+      const spoon = scale.getByRole('button', { name: 'Added', exact: true });
       await expect(scale.locator('.of').or(spoon)).toBeVisible();
       if (await spoon.isVisible()) {
         await spoon.click();
@@ -130,7 +131,7 @@ export class Baker {
   /** From the oven's heat to the cooled bread, as the screen leads. */
   async bakesByProbe(core: number): Promise<void> {
     await this.at('Bake');
-    await this.taps('It is in');
+    await this.taps(/^In the oven$/);
     await this.waits(20);
     await this.probes(core - 20);
     await this.taps(/The probe says 7\d/);
@@ -139,17 +140,17 @@ export class Baker {
     await this.probes(core);
     await this.taps(new RegExp(`The probe says ${core} `));
     await expect(this.page.getByText(/It is done: /)).toBeVisible();
-    await this.taps('It is done');
+    await this.taps('Done baking');
   }
 
   /** Says how it came out, and ends it. */
   async judges(judgement: string): Promise<void> {
-    await this.at('How it came out');
+    await this.at('Result');
     await this.page.getByRole('radio', { name: judgement, exact: true }).click();
     await this.taps('even');
-    await this.taps('Write it in the book');
+    await this.taps('Save the bake');
     await expect(
-      this.page.getByRole('heading', { name: /What this bake taught|Written down here/ }),
+      this.page.getByRole('heading', { name: /What this bake taught|Saved here/ }),
     ).toBeVisible();
   }
 }

@@ -2,7 +2,7 @@ import type { Household } from '@tender-crumb/core/household';
 import { machines, type MachineRowId } from '@tender-crumb/core/machine';
 import type { Browser, Page } from '@playwright/test';
 import { bakersWritten, type BakerWritten } from './bakers/written.ts';
-import { expect, serve, setClock, test, type Served } from './fixtures.ts';
+import { expect, serve, setClock, test, type Served, recipeBox } from './fixtures.ts';
 import { walks, type Seen } from './walker.ts';
 
 /**
@@ -44,8 +44,8 @@ async function bakes(browser: Browser, at: Served, baker: BakerWritten): Promise
   } else {
     await page.goto('/');
     await ready(page);
-    await page.getByRole('textbox', { name: 'One ingredient a line' }).fill(baker.recipe);
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await (await recipeBox(page)).fill(baker.recipe);
+    await page.getByRole('button', { name: 'Open this recipe' }).click();
     await expect(page).toHaveURL(/\/bench\/.+/);
     await ready(page);
     if (baker.made)
@@ -67,7 +67,7 @@ async function bakes(browser: Browser, at: Served, baker: BakerWritten): Promise
   if (baker.readyAt) await page.getByLabel('Ready at').fill(baker.readyAt);
   const seen = await walks(page, evening);
   await page.getByRole('radio', { name: 'good', exact: true }).click();
-  await page.getByRole('button', { name: 'Write it in the book' }).click();
+  await page.getByRole('button', { name: 'Save the bake' }).click();
   await context.close();
   return seen;
 }

@@ -50,7 +50,7 @@ for (const loaf of firstLoaves)
     await expect(page).toHaveURL(/\/bake\/.+/);
     await ready(page);
     const seen = await walks(page, morning);
-    expect(seen.at(-1)!.step).toBe('How it came out');
+    expect(seen.at(-1)!.step).toBe('Result');
     expect(await narrow(page)).toBeLessThanOrEqual(390);
     const all = seen.map((s) => s.says).join('\n');
     for (const { step, says } of seen) expect(says, step).not.toMatch(machinery);
@@ -66,7 +66,7 @@ for (const loaf of firstLoaves)
     expect(all).not.toContain('The oven is not on yet');
     // It is over, and its oven free for the next.
     await page.getByRole('radio', { name: 'good', exact: true }).click();
-    await page.getByRole('button', { name: 'Write it in the book' }).click();
-    await expect(page.getByText('All written down')).toBeVisible();
+    await page.getByRole('button', { name: 'Save the bake' }).click();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await context.close();
   });

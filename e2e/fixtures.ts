@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -68,7 +68,11 @@ export const test = base.extend<
   bench: ['whole', { option: true }],
   page: async ({ page, server, bench }, use) => {
     await page.context().addCookies([{ name: 'bench', value: bench, url: server.url }]);
+    const thrown: string[] = [];
+    page.on('pageerror', (error) => thrown.push(`${page.url()}: ${error.stack ?? error.message}`));
     await use(page);
+    // A page that broke may look as if nothing were amiss.
+    expect(thrown, 'errors that the page did not catch').toEqual([]);
   },
   server: [
     async ({}, use) => {
@@ -94,6 +98,13 @@ export const toStep = async (page: Page, name: string | RegExp): Promise<void> =
     .getByRole('button', { name })
     .first()
     .click();
+};
+
+/** Unfolds what a bake's page keeps back: another time, the practice devices, giving it up. */
+export const unfoldMore = async (page: Page): Promise<void> => {
+  const more = page.locator('details', { has: page.locator('summary', { hasText: /^More$/ }) });
+  if ((await more.getAttribute('open')) === null)
+    await more.getByText('More', { exact: true }).click();
 };
 
 /** Gives every bake up that is under way, so that nothing stands in a plan's way. */
@@ -144,6 +155,15 @@ export const setClock = async (page: Page, at: string | Date): Promise<void> => 
 export const visit = async (page: Page, path: string): Promise<void> => {
   await page.goto(path);
   await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+};
+
+/** The field for a recipe; an empty kitchen has it behind its first door. */
+export const recipeBox = async (page: Page): Promise<Locator> => {
+  const box = page.getByRole('textbox', { name: 'One ingredient a line' });
+  const door = page.getByRole('button', { name: 'I have a recipe' });
+  await expect(box.or(door)).toBeVisible();
+  if (await door.isVisible()) await door.click();
+  return box;
 };
 
 /** Waits until the page fetches nothing more, idle as it is. */

@@ -16,7 +16,7 @@ const says = async (page: Page, ...said: ReadonlyArray<readonly [kind: string, d
   const answer = await page.request.post(`/api/v1/bakes/${id}/events`, { data: { events } });
   expect(answer.ok()).toBe(true);
 };
-const written = (page: Page) => expect(page.getByText('All written down')).toBeVisible();
+const written = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
 test.describe('the hands that bake, and the thermometer', () => {
   test.beforeEach(async ({ page }) => giveUpAll(page));
@@ -32,6 +32,8 @@ test.describe('the hands that bake, and the thermometer', () => {
     await form.getByLabel('Name').fill('Wim');
     await form.getByRole('button', { name: 'Add it' }).click();
     await expect(form.getByLabel('Also').last()).toHaveValue('Wim');
+    const kept = async () => (await page.request.get('/api/v1/household')).text();
+    await expect.poll(kept).toContain('Wim');
     await page.reload();
     await expect(form.getByLabel('Also').last()).toHaveValue('Wim');
 
@@ -41,13 +43,13 @@ test.describe('the hands that bake, and the thermometer', () => {
     // The next bake of this device is his; a bread that is weighed does not ask.
     await page.getByRole('button', { name: 'Bake this' }).click();
     await expect(page).toHaveURL(/\/bake\//);
-    await toStep(page, 'Weigh and load');
+    await toStep(page, 'Weigh the ingredients');
     const hands = page.getByRole('group', { name: 'Who fills the cups' });
     await expect(hands.getByRole('button', { pressed: true })).toHaveText('Joris');
     await hands.getByRole('button', { name: 'Maud' }).click();
     await expect(hands.getByRole('button', { pressed: true })).toHaveText('Maud');
-    await page.getByRole('button', { name: 'Take back: who bakes it' }).click();
-    await toStep(page, 'Weigh and load');
+    await page.getByRole('button', { name: 'Undo: who bakes it' }).click();
+    await toStep(page, 'Weigh the ingredients');
     await expect(hands.getByRole('button', { pressed: true })).toHaveText('Joris');
     await written(page);
     // Far stiffer than was thought, whatever was thought on this day.
@@ -76,23 +78,23 @@ test.describe('the hands that bake, and the thermometer', () => {
     const begun = await page.request.post('/api/v1/bakes', { data });
     const { id } = (await begun.json()) as { id: string };
     await visit(page, `/bake/${id}`);
-    await toStep(page, 'Weigh and load');
+    await toStep(page, 'Weigh the ingredients');
     await expect(page.getByText(/for a\s+dough of/)).toBeVisible();
-    const water = page.getByLabel(/^Water poured at/);
+    const water = page.getByLabel(/^Water, °/);
     await water.fill('700');
     await water.press('Enter');
     await expect(page.getByRole('alert')).toContainText(/A temperature between 0\s°C and 70\s°C/);
     await expect(water).toHaveValue('700');
     await water.fill('24');
     await water.press('Enter');
-    await expect(page.getByText(/Water poured at: 24\s°C/)).toBeVisible();
+    await expect(page.getByText(/Water: 24\s°C/)).toBeVisible();
     await toStep(page, 'Weigh, mix and knead');
-    await page.getByLabel(/^The dough/).fill('29');
-    await page.getByLabel(/^The dough/).press('Enter');
-    await expect(page.getByText(/The dough: 29\s°C/)).toBeVisible();
+    await page.getByLabel(/^Dough, °/).fill('29');
+    await page.getByLabel(/^Dough, °/).press('Enter');
+    await expect(page.getByText(/Dough: 29\s°C/)).toBeVisible();
     // What was wanted of the water is not made to fit what came of it.
-    await toStep(page, 'Weigh and load');
-    await expect(page.getByText(/Water poured at: 24\s°C/)).toBeVisible();
+    await toStep(page, 'Weigh the ingredients');
+    await expect(page.getByText(/Water: 24\s°C/)).toBeVisible();
     await expect(page.getByText(/for a\s+dough of/)).toHaveCount(0);
     await written(page);
     await says(page, ['finished', {}]);

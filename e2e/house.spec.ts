@@ -7,7 +7,7 @@ import {
 } from '@playwright/test';
 import { readFileSync, rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
-import { expect, serve, test, visit, type Served, toStep } from './fixtures.ts';
+import { expect, serve, test, visit, type Served, toStep, unfoldMore } from './fixtures.ts';
 import { launchOptions } from '../scripts/chromium.mjs';
 
 const saved = (page: Page, state = 'saved') =>
@@ -88,7 +88,7 @@ test.describe('one formula in two places', () => {
     await expect(both.getByRole('row', { name: /^water/ })).toContainText('333');
     await expect(both).toContainText('Theirs: the main machine');
     await expect(both).toContainText('2 lines are the same');
-    const look = page.getByRole('link', { name: 'Changed somewhere else too' });
+    const look = page.getByRole('link', { name: 'Changed on another device' });
     await page.getByLabel('Grams of fine salt').scrollIntoViewIfNeeded();
     await page.mouse.wheel(0, 3000);
     await look.click();
@@ -107,7 +107,7 @@ test.describe('one formula in two places', () => {
 
     await page.getByRole('button', { name: 'Show theirs' }).click();
     await expect(page.getByLabel('Grams of water')).toHaveValue('290');
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(page.getByLabel('Grams of water')).toHaveValue('334');
     await saved(page);
     expect(waterOf((await stored(page, id)).formula)).toBe(334);
@@ -142,9 +142,7 @@ test.describe('one formula in two places', () => {
     await again.getByRole('button', { name: 'Keep mine as a new formula' }).click();
     await expect(again).not.toHaveURL(new RegExp(id));
     await expect(again.getByLabel('Grams of water')).toHaveValue('345');
-    await expect(again.getByLabel('Name of the formula')).toHaveValue(
-      'Closed in between (my copy)',
-    );
+    await expect(again.getByLabel('Name of the recipe')).toHaveValue('Closed in between (my copy)');
   });
 
   test('saved elsewhere while the page was on its way: it shows what is true', async ({ page }) => {
@@ -181,15 +179,15 @@ test.describe('one formula in two places', () => {
 
   test('settled in two tabs, field by field, nothing of either is lost', async ({ page }) => {
     const other = await two.newPage();
-    await visit(page, '/pantry');
-    await visit(other, '/pantry');
+    await visit(page, '/pantry/kitchen');
+    await visit(other, '/pantry/kitchen');
     await away(page);
     await page.getByRole('combobox', { name: 'Egg', exact: true }).selectOption('us-medium');
     await expect(page.getByText('goes out by itself').first()).toBeVisible();
     await expect(page.getByRole('combobox', { name: 'Egg', exact: true })).toHaveValue('us-medium');
     await other.getByLabel('Room, °C').fill('17');
     await other.getByLabel('Room, °C').blur();
-    await expect(other.getByText('Remembered.')).toBeVisible();
+    await expect(other.getByText('Saved.')).toBeVisible();
     await back(page);
     await expect(page.getByLabel('Room, °C')).toHaveValue('17');
     const settings = async () => (await page.request.get('/api/v1/household')).json();
@@ -230,7 +228,7 @@ test('what was typed while the server was away is there after a reload, from ben
   await expect
     .poll(async () => (await (await page.request.get('/api/v1/household')).json()).percentages)
     .toBe('added');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Grams of water')).toHaveValue('321');
   await page.getByRole('radio', { name: '% of all flour' }).click();
   await expect
@@ -256,22 +254,21 @@ test('a formula is copied, taken off the shelf and put back; one begins from not
     data: { name: 'Weir loaf', stages: [{ lines: [{ ingredient: 'bread-flour', grams: 500 }] }] },
   });
   await visit(page, '/?find=Weir');
-  await page.getByRole('button', { name: 'Make a copy of Weir loaf' }).click();
+  await page.getByRole('button', { name: 'Copy or delete Weir loaf', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Copy' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
   await expect(page.getByRole('heading', { name: 'Weir loaf, copy' })).toBeAttached();
   await visit(page, '/?find=Weir');
-  await page.getByRole('button', { name: 'Take Weir loaf off the shelf' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'is off the shelf' })).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Weir loaf whole|^Weir loaf machine/ })).toHaveCount(
-    0,
-  );
-  await page.getByRole('button', { name: 'Put it back' }).click();
-  await expect(page.getByRole('button', { name: 'Take Weir loaf off the shelf' })).toBeVisible();
-  await page.getByRole('button', { name: 'New from nothing' }).click();
+  await page.getByRole('button', { name: 'Copy or delete Weir loaf', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'is deleted' })).toBeVisible();
+  const row = page.getByRole('button', { name: 'Bake Weir loaf', exact: true });
+  await expect(row).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toBeVisible();
+  await page.getByRole('button', { name: 'New recipe' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
-  await expect(
-    page.getByText('There is no flour in it yet', { exact: false }).first(),
-  ).toBeVisible();
+  await expect(page.getByText('Add some flour first', { exact: false }).first()).toBeVisible();
 });
 
 test('a formula is taken out in every format, and the file of all of it put back', async ({
@@ -294,7 +291,7 @@ test('a formula is taken out in every format, and the file of all of it put back
   const { id } = (await made.json()) as { id: string };
   await visit(page, `/bench/${id}`);
   const text = async (label: string) => {
-    await page.getByRole('button', { name: 'Copy, print or take it out' }).click();
+    await page.getByRole('button', { name: 'Copy, print or save' }).click();
     const waiting = page.waitForEvent('download');
     await page.getByRole('menuitem', { name: label }).click();
     const file = await waiting;
@@ -307,7 +304,7 @@ test('a formula is taken out in every format, and the file of all of it put back
   const all = await text('everything, as JSON');
   await visit(page, '/');
   await page.getByLabel('One ingredient a line').fill(all);
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('button', { name: 'Open this recipe' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
   await expect(page.getByLabel('Grams of water')).toHaveValue('320');
 });
@@ -356,7 +353,7 @@ test('what could not be read is asked about on the bench, and its word is rememb
   await page
     .getByLabel('One ingredient a line')
     .fill('500 g bread flour\n300 g water\n30 g snorkel flour');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Open this recipe' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
   const ask = page.getByTestId('ask');
   await expect(ask).toContainText('“snorkel flour” is not known');
@@ -367,9 +364,9 @@ test('what could not be read is asked about on the bench, and its word is rememb
   await visit(page, '/');
   await page.getByLabel('One ingredient a line').fill('200 g snorkel flour');
   await expect(page.getByRole('list', { name: 'What was read' })).toContainText('plain flour');
-  await visit(page, '/pantry');
-  await page.getByRole('button', { name: 'Take “snorkel flour” back' }).click();
-  await expect(page.getByRole('heading', { name: 'Words that were learned' })).toHaveCount(0);
+  await visit(page, '/pantry/kitchen');
+  await page.getByRole('button', { name: 'Forget “snorkel flour”' }).click();
+  await expect(page.getByRole('heading', { name: 'Your words' })).toHaveCount(0);
 });
 
 test('a recipe that was pasted and not put anywhere is there again', async ({ page }) => {
@@ -379,7 +376,7 @@ test('a recipe that was pasted and not put anywhere is there again', async ({ pa
   await expect.poll(() => keptText(page, 'pasted')).toMatchObject({ text });
   await page.reload();
   await expect(page.getByLabel('One ingredient a line')).toHaveValue(text);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Open this recipe' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
   await visit(page, '/');
   await expect(page.getByLabel('One ingredient a line')).toHaveValue('');
@@ -405,7 +402,7 @@ test('what arrives from the server while one goes elsewhere does not hold one ba
     await going;
     await route.continue();
   });
-  await visit(page, '/pantry');
+  await visit(page, '/pantry/kitchen');
   const room = page.getByLabel('Room, °C');
   const before = await room.inputValue();
   await room.fill('23');
@@ -430,22 +427,25 @@ test('a form that was half filled is there again, whatever else was kept meanwhi
 }) => {
   await visit(page, '/pantry');
   await page.getByLabel('New bag').fill('Half a thought');
-  await page.getByLabel('Weighing 2, g').fill('131');
   // Another form of the page is kept, and its data are fetched anew.
-  await page.getByText('Add one from its label').click();
+  await page.locator('summary', { hasText: 'New ingredient' }).click();
   const label = page.locator('form').filter({ hasText: 'Grams in 100 g' });
   await label.getByLabel('New ingredient').fill('Acorn meal');
   for (const figure of ['Fat', 'Carbohydrate', 'of which sugars', 'Fibre', 'Protein', 'Salt']) {
     await label.getByLabel(figure, { exact: true }).fill('5');
   }
   await label.getByRole('button', { name: 'Add the ingredient' }).click();
-  await expect(page.getByText('Remembered.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await expect(label.getByLabel('New ingredient')).toHaveValue('');
   await expect(page.getByLabel('New bag')).toHaveValue('Half a thought');
   await page.reload();
   await expect(page.getByLabel('New bag')).toHaveValue('Half a thought');
-  await expect(page.getByLabel('Weighing 2, g')).toHaveValue('131');
   await page.getByLabel('New bag').fill('');
+
+  await visit(page, '/pantry/kitchen');
+  await page.getByLabel('Weighing 2, g').fill('131');
+  await visit(page, '/pantry/kitchen');
+  await expect(page.getByLabel('Weighing 2, g')).toHaveValue('131');
   await page.getByLabel('Weighing 2, g').fill('');
 });
 
@@ -464,13 +464,13 @@ test.describe('a bake', () => {
   }) => {
     await away(page);
     await page.locator('button.tick').first().click();
-    await toStep(page, 'How it came out');
+    await toStep(page, 'Result');
     await page.getByLabel('In your own words').fill('Kept while it was written.');
     await page.reload();
-    await toStep(page, 'How it came out');
+    await toStep(page, 'Result');
     await expect(page.getByLabel('In your own words')).toHaveValue('Kept while it was written.');
-    await page.getByRole('button', { name: 'Write it in the book' }).dblclick();
-    await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
+    await page.getByRole('button', { name: 'Save the bake' }).dblclick();
+    await expect(page.getByRole('heading', { name: 'Saved here' })).toBeVisible();
     await back(page);
     await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible();
     const bake = await (await page.request.get(`/api/v1/bakes/${id}`)).json();
@@ -478,7 +478,7 @@ test.describe('a bake', () => {
     expect(kinds).toEqual(['weighed', 'outcome', 'finished']);
 
     // Taken back, it takes its lesson back.
-    await page.getByRole('button', { name: 'It is not finished yet' }).click();
+    await page.getByRole('button', { name: 'Not finished yet' }).click();
     await expect(page.getByRole('navigation', { name: 'Steps of the bake' })).toBeVisible();
     await expect
       .poll(async () => (await (await page.request.get(`/api/v1/bakes/${id}`)).json()).lesson)
@@ -487,37 +487,40 @@ test.describe('a bake', () => {
 
   test('of something without a formula here is only said how it came out', async ({ page }) => {
     await visit(page, '/bake');
-    await page.getByLabel(/without a formula/).fill('Bread of the neighbours');
+    await page.getByLabel(/without a recipe/).fill('Bread of the neighbours');
     await page.getByRole('button', { name: 'Bake it' }).click();
     await expect(page).toHaveURL(/\/bake\/.+/);
-    await page.getByRole('radio', { name: 'as it should be' }).click();
+    await page.getByRole('radio', { name: 'excellent' }).click();
     await page.getByRole('button', { name: 'dense', exact: true }).click();
     await page.getByLabel('In your own words').fill('rye, I think');
-    await page.getByRole('button', { name: 'Write it in the book' }).click();
-    await expect(page.getByRole('heading', { name: 'as it should be' })).toBeVisible();
+    await page.getByRole('button', { name: 'Save the bake' }).click();
+    await expect(page.getByRole('heading', { name: 'excellent' })).toBeVisible();
     await expect(page.getByText('dense · rye, I think')).toBeVisible();
-    await expect(page.getByText('All written down')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await visit(page, '/book');
     const row = page.getByRole('row').filter({ hasText: 'Bread of the neighbours' });
-    await expect(row).toContainText('as it should be');
+    await expect(row).toContainText('excellent');
     await visit(page, '/bake');
     await expect(page.getByText('Bread of the neighbours')).toHaveCount(0);
   });
 
   test('is given up, and taken up again; what was tapped stays', async ({ page }) => {
     await page.locator('button.tick').first().click();
-    await page.getByRole('button', { name: 'Give this bake up' }).click();
-    await page.getByRole('button', { name: 'Yes, give it up' }).click();
-    await expect(page.getByRole('heading', { name: 'This bake was given up' })).toBeVisible();
-    await expect(page.getByText('All written down')).toBeVisible();
+    await unfoldMore(page);
+    await page.getByRole('button', { name: 'Cancel this bake' }).click();
+    await page.getByRole('button', { name: 'Yes, cancel it' }).click();
+    await expect(page.getByRole('heading', { name: 'This bake was cancelled' })).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await visit(page, '/bake');
     await expect(page.locator(`a[href="/bake/${id}"]`)).toHaveCount(0);
     await visit(page, `/bake/${id}`);
-    await page.getByRole('button', { name: 'Take it up again' }).click();
+    await page.getByRole('button', { name: 'Carry on with this bake' }).click();
     await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(1);
-    await expect(page.getByText('All written down')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await visit(page, '/bake');
-    await expect(page.locator(`a[href="/bake/${id}"]`)).toHaveCount(1);
+    await expect(
+      page.getByRole('list', { name: 'Being baked' }).locator(`a[href="/bake/${id}"]`),
+    ).toHaveCount(1);
   });
 
   test('what the server refuses is set aside in words, and what follows goes on', async ({
@@ -536,11 +539,11 @@ test.describe('a bake', () => {
       await new Promise((done) => (tx.oncomplete = done));
     }, id);
     await page.locator('button.tick').first().click();
-    await expect(page.getByText('All written down')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: /2 things were refused/ }).click();
     const dialog = page.getByRole('dialog');
     await expect(dialog).toContainText('is not a moment');
-    await expect(dialog).toContainText('cannot be understood');
+    await expect(dialog).toContainText('cannot be read');
     for (const left of [1, 0]) {
       await dialog.getByRole('button', { name: 'Throw it away' }).first().click();
       await expect(dialog.getByRole('listitem')).toHaveCount(left);
@@ -558,7 +561,7 @@ test('a browser that keeps nothing says so, and the page works', async ({ page }
     };
   });
   await visit(page, `/bench/${id}`);
-  await expect(page.getByTestId('sync')).toContainText('keeps nothing');
+  await expect(page.getByTestId('sync')).toContainText('cannot keep');
   await page.getByLabel('Grams of water').fill('305');
   await saved(page);
   expect(waterOf((await stored(page, id)).formula)).toBe(305);
@@ -619,14 +622,14 @@ test.describe('a tablet on plain http', () => {
       await page.getByLabel('Code').fill('AAAA-AAAA');
       await page.getByLabel('What this device is called').fill('Counter tablet');
       await page.getByRole('button', { name: 'Come in' }).click();
-      await expect(page.getByRole('alert')).toContainText('not the code');
+      await expect(page.getByRole('alert')).toContainText('Wrong code');
       await expect(page.getByLabel('What this device is called')).toHaveValue('Counter tablet');
       await page.getByLabel('Code').fill(server.code.toLowerCase().replace('-', ' '));
       await page.getByRole('button', { name: 'Come in' }).click();
       await expect(page).toHaveURL(/\/bench\/lockside-white$/);
       await page.locator('html[data-ready]').waitFor({ state: 'attached' });
 
-      await page.getByRole('button', { name: 'Copy, print or take it out' }).click();
+      await page.getByRole('button', { name: 'Copy, print or save' }).click();
       await page.getByRole('menuitem', { name: 'Copy as text' }).click();
       await expect(page.getByText('Copied as text.')).toBeVisible();
 
@@ -652,12 +655,12 @@ test.describe('a tablet on plain http', () => {
       await page.keyboard.press('PageDown');
       await page.getByRole('button', { name: 'It feels like this' }).click();
       await start();
-      await page.getByRole('button', { name: 'It stays as it is' }).click();
-      await toStep(page, 'How it came out');
+      await page.getByRole('button', { name: 'Looks right, carry on' }).click();
+      await toStep(page, 'Result');
       start = await restart();
       await page.getByLabel('In your own words').fill('Written with the server dead.');
-      await page.getByRole('button', { name: 'Write it in the book' }).click();
-      await expect(page.getByRole('heading', { name: 'Written down here' })).toBeVisible();
+      await page.getByRole('button', { name: 'Save the bake' }).click();
+      await expect(page.getByRole('heading', { name: 'Saved here' })).toBeVisible();
       await start();
       await expect(page.getByRole('heading', { name: 'What this bake taught' })).toBeVisible({
         timeout: 100_000,
@@ -688,7 +691,7 @@ test.describe('a tablet on plain http', () => {
       await page.getByLabel('Code').fill(server.code);
       await page.getByRole('button', { name: 'Come in' }).click();
       // Whoever was forgotten knew the code: it is another one now.
-      await expect(page.getByRole('alert')).toContainText('not the code');
+      await expect(page.getByRole('alert')).toContainText('Wrong code');
       await (
         await restart()
       )();

@@ -7,7 +7,7 @@ test('a starter is revived for Sunday: its feedings backwards from then, and wri
   await visit(page, '/pantry/leavens');
   const lock = page.getByRole('region', { name: 'Lock, of white' });
   // The demo left it in the fridge for two weeks: two feedings before it raises a dough.
-  await expect(lock).toContainText('two feedings at room temperature');
+  await expect(lock).toContainText('two feedings in the room');
   const ripe = lock.getByRole('group', { name: 'Ripe for a bake' });
   await expect(ripe.getByRole('combobox', { name: 'Feedings' })).toHaveValue('2');
   const sunday = testTime(3 * 86_400_000)
@@ -29,10 +29,10 @@ test('a starter is revived for Sunday: its feedings backwards from then, and wri
   const fed = lock.getByRole('form', { name: 'Fed just now' });
   await fed.getByLabel('Starter, g').fill('0');
   await fed.getByRole('button', { name: 'Write it down' }).click();
-  await expect(lock.getByText('Grams of starter and of flour above 0')).toBeVisible();
+  await expect(lock.getByText('Starter and flour need some grams')).toBeVisible();
   await fed.getByLabel('Starter, g').fill('22');
   await fed.getByRole('button', { name: 'Write it down' }).click();
-  await expect(lock).toContainText('rising: it was fed not long ago');
+  await expect(lock).toContainText('rising: fed not long ago');
   await lock.getByRole('button', { name: 'It stands highest now' }).click();
   await expect(lock).toContainText('highest after');
   await page.reload();
@@ -47,7 +47,7 @@ test('two jars: fed alike, seen at their highest, and what that says is drawn', 
   });
   await visit(page, '/pantry/leavens');
   const jar = page.getByRole('region', { name: 'Twins' });
-  await jar.getByText('Get to know it with two jars').click();
+  await jar.getByText('Test it with two jars').click();
   const feeds = async (warm: string, cool: string) => {
     await jar.getByLabel('Warm place').fill(warm);
     await jar.getByLabel('Cool place').fill(cool);
@@ -80,7 +80,7 @@ test('two jars: fed alike, seen at their highest, and what that says is drawn', 
     });
   }
   await page.reload();
-  await jar.getByText('Get to know it with two jars').click();
+  await jar.getByText('Test it with two jars').click();
   await expect(warm).toContainText('stood highest after 3 h 30 min');
   await expect(cool).toContainText('stood highest after 8 h');
   await expect(jar.getByRole('img', { name: /Hours from feeding/ })).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, serve, test, type Served } from './fixtures.ts';
+import { expect, serve, test, type Served, recipeBox } from './fixtures.ts';
 
 /** The bake that is led is the bake that was written: a recipe's own method, from the paste to the lid that comes off. */
 let server: Served;
@@ -31,8 +31,8 @@ test('each sentence of a method is placed, and a bake goes by its parts: lid on,
   await page.clock.install();
   await page.goto('/');
   await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-  await page.getByRole('textbox', { name: 'One ingredient a line' }).fill(potLoaf);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await (await recipeBox(page)).fill(potLoaf);
+  await page.getByRole('button', { name: 'Open this recipe' }).click();
   const method = page.getByRole('region', { name: 'The method' });
   await expect(method.getByRole('textbox', { name: 'Step 6' })).toBeVisible();
   const led = await method
@@ -57,7 +57,7 @@ test('each sentence of a method is placed, and a bake goes by its parts: lid on,
   await expect(method.getByRole('textbox', { name: 'Step 1' })).toHaveValue(
     'Mix everything and knead for 9 minutes.',
   );
-  await kneads.fill('no time');
+  await kneads.fill('No time');
   await kneads.blur();
   await expect(method.getByRole('alert')).toContainText('Minutes, such as 40');
 
@@ -68,7 +68,7 @@ test('each sentence of a method is placed, and a bake goes by its parts: lid on,
     .getByRole('navigation', { name: 'Steps of the bake' })
     .getByRole('button', { name: /^Bake/ })
     .click();
-  await page.getByRole('button', { name: 'It is in' }).click();
+  await page.getByRole('button', { name: 'In the oven', exact: true }).click();
   const parts = page.getByRole('list', { name: 'Its parts' });
   await expect(parts.locator('[aria-current]')).toContainText('lid on');
   await expect(page.locator('b.figure', { hasText: '240' })).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, serve, test, toStep, type Served } from './fixtures.ts';
+import { expect, serve, test, toStep, type Served, recipeBox } from './fixtures.ts';
 import type { Browser, Page } from '@playwright/test';
 
 /**
@@ -29,8 +29,8 @@ const step = (page: Page) => page.locator('#step');
 async function begins(page: Page, text: string): Promise<void> {
   await page.goto('/');
   await ready(page);
-  await page.getByRole('textbox', { name: 'One ingredient a line' }).fill(text);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await (await recipeBox(page)).fill(text);
+  await page.getByRole('button', { name: 'Open this recipe' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
   await ready(page);
   await expect(page.getByRole('img', { name: /^Dough level/ }).first()).toBeVisible();
@@ -46,7 +46,7 @@ async function walks(page: Page): Promise<Array<{ step: string; says: string }>>
     const now = (await step(page).textContent())!.trim();
     const says = await page.locator('main').innerText();
     seen.push({ step: now, says });
-    if (now === 'How it came out') return seen;
+    if (now === 'Result') return seen;
     const taps = page.getByRole('group', { name: 'This step' }).getByRole('button');
     const name = await taps.first().innerText();
     await taps.first().click();
@@ -97,7 +97,7 @@ test('pastes a loaf and bakes it by hand: weighed, kneaded, baked as its recipe 
   for (const grams of ['500', '340', '10', '5']) await expect(list).toContainText(grams);
   const seen = await walks(page);
   expect(stepsOf(seen)).toEqual([
-    'Weigh and load',
+    'Weigh the ingredients',
     'Weigh, mix and knead',
     'Dough check',
     'First rise',
@@ -105,13 +105,13 @@ test('pastes a loaf and bakes it by hand: weighed, kneaded, baked as its recipe 
     'Final proof',
     'Bake',
     'Cool before cutting',
-    'How it came out',
+    'Result',
   ]);
   for (const { step: at, says } of seen) expect(says, at).not.toMatch(machinery);
   const at = (name: string) => seen.filter((s) => s.step === name).map((s) => s.says);
   expect(at('Bake').join()).toContain('220');
   await page.getByRole('radio', { name: 'good' }).click();
-  await page.getByRole('button', { name: 'Write it in the book' }).click();
+  await page.getByRole('button', { name: 'Save the bake' }).click();
   await page.goto('/book');
   await expect(page.getByRole('row').filter({ hasText: 'Country loaf' })).toHaveCount(1);
   await page.context().close();
@@ -125,7 +125,7 @@ test('pastes a sourdough: its starter is fed first, by grams, and no jar is ther
   await toStep(page, 'Feed the starter');
   const fed = page.getByRole('list', { name: 'What it is fed with' }).getByRole('listitem');
   await expect(fed).toHaveCount(3);
-  await page.getByRole('button', { name: 'It is fed' }).click();
+  await page.getByRole('button', { name: 'Fed' }).click();
   await expect(step(page)).toHaveText('Starter ripens');
   await page.getByRole('button', { name: 'It stands highest now' }).click();
   const { bags } = (await (await page.request.get('/api/v1/bags')).json()) as { bags: unknown[] };
@@ -144,7 +144,7 @@ test('bakes a first loaf on a phone: nothing is wider than it, to the end', asyn
   await expect(page).toHaveURL(/\/bake\/.+-0$/);
   await ready(page);
   const seen = await walks(page);
-  expect(seen.at(-1)!.step).toBe('How it came out');
+  expect(seen.at(-1)!.step).toBe('Result');
   for (const { step: at, says } of seen) expect(says, at).not.toMatch(machinery);
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(390);
@@ -204,11 +204,11 @@ test('tells of two ovens: each is set by its own offset, and the bake keeps to t
     await ovens.getByRole('button', { name: 'Small' }).click();
     await expect(chosen).toHaveText('Small');
     await expect(main.getByText('220 °C', { exact: true })).toBeVisible();
-    await expect(page.getByText('All written down')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await page.reload();
     await toStep(page, 'Bake');
     await expect(chosen).toHaveText('Small');
-    await page.getByRole('button', { name: /^Take back/ }).click();
+    await page.getByRole('button', { name: /^Undo: / }).click();
     await toStep(page, 'Bake');
     await expect(chosen).toHaveText('Range');
     await page.context().close();

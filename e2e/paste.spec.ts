@@ -1,4 +1,4 @@
-import { expect, serve, test, type Served } from './fixtures.ts';
+import { expect, serve, test, type Served, recipeBox } from './fixtures.ts';
 import type { Browser, Page } from '@playwright/test';
 
 /** What a text becomes while it is pasted, in an empty kitchen: each amount lands somewhere, and can be moved. */
@@ -17,7 +17,7 @@ async function pastes(browser: Browser, text: string, width = 1280): Promise<Pag
   const page = await context.newPage();
   await page.goto('/');
   await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-  await page.getByRole('textbox', { name: 'One ingredient a line' }).fill(text);
+  await (await recipeBox(page)).fill(text);
   await expect(ledger(page)).toBeVisible();
   return page;
 }
@@ -71,7 +71,7 @@ test('asks about a figure that a scan misread, and about what stands in the meth
   await expect(asked).toHaveCount(0);
   await expect(ledger(page)).toContainText('500 g strong bread flour');
   await expect(ledger(page)).toContainText('80 g raisins');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Open this recipe' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
   await page.context().close();
 });
@@ -91,9 +91,9 @@ test('takes no size of several, and measures as they do where the recipe is from
   await expect(ledger(page).locator('[data-to="question"]')).toHaveCount(0);
   await expect(ledger(page)).toContainText('450 g strong bread flour');
 
-  await page
-    .getByRole('textbox', { name: 'One ingredient a line' })
-    .fill('450 g strong white flour\n1/2 pint tepid water\n9 g salt\n5 g instant yeast');
+  await (
+    await recipeBox(page)
+  ).fill('450 g strong white flour\n1/2 pint tepid water\n9 g salt\n5 g instant yeast');
   await expect(ledger(page)).toContainText('237 g water');
   await page.getByRole('button', { name: 'Measure as they do there' }).click();
   await expect(ledger(page)).toContainText('284 g water');

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, giveUpAll, test, toStep, visit, setClock } from './fixtures.ts';
+import { expect, giveUpAll, test, toStep, unfoldMore, visit, setClock } from './fixtures.ts';
 import { plan, row } from './plan-page.ts';
 import { thursday } from './thursday.ts';
 
@@ -42,7 +42,7 @@ test.describe('a plan', () => {
   test('says what could be baked today, and plans it in one tap', async ({ page }) => {
     await cleared(page);
     await visit(page, '/bake');
-    const could = page.getByRole('region', { name: 'What could be baked' });
+    const could = page.getByRole('region', { name: 'What could I bake' });
     const white = could.getByRole('listitem').filter({ hasText: 'Lockside tin loaf, white' });
     await expect(white).toContainText(/1[2-6]:\d\d/);
     await white.getByRole('button', { name: /Plan/ }).click();
@@ -86,17 +86,18 @@ test.describe('a plan', () => {
     // What is past is refused where it is typed.
     await card.getByLabel('I want it at').fill(thursday('06:00'));
     await card.getByRole('button', { name: 'What can give?' }).click();
-    await expect(card.getByRole('alert')).toContainText('past already');
+    await expect(card.getByRole('alert')).toContainText('has passed');
 
-    await page.getByRole('button', { name: 'Begin this bake' }).click();
+    await page.getByRole('button', { name: 'Start this bake' }).click();
     await expect(page).toHaveURL(/\/bake\/.+/);
     await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+    await unfoldMore(page);
     await page.getByText('Dinner moved?').click();
     await page.getByLabel('I want it at').fill(thursday('20:00'));
     await page.getByRole('button', { name: 'What can give?' }).click();
     const here = page.getByRole('list', { name: 'What can give' }).getByRole('listitem');
     await here.first().getByRole('button', { name: 'Do it so' }).click();
-    await expect(page.getByText('All written down')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await giveUpAll(page);
   });
 
@@ -130,7 +131,7 @@ test.describe('a plan', () => {
     await expect(card).toContainText(/Feed: .* of starter, .* of flour, .* of water/);
     await expect(card).toContainText('one feeding wakes it first');
     // It was fed since, and nobody wrote it down.
-    await card.getByLabel('Its starter was last fed').selectOption('in the last two days');
+    await card.getByLabel('Starter last fed').selectOption('in the last two days');
     await expect(row(page, 'Feed the starter')).toHaveCount(1);
     await expect(card).not.toContainText('wakes it first');
     await awake();
@@ -149,7 +150,7 @@ test.describe('a plan', () => {
     await mix.getByRole('button').first().click();
     await mix.getByLabel('Begin at').fill(thursday('07:00').slice(0, 16));
     await mix.getByRole('button', { name: 'Set' }).click();
-    await expect(mix.getByRole('alert')).toContainText('past already');
+    await expect(mix.getByRole('alert')).toContainText('has passed');
     await mix.getByLabel('Begin at').fill(thursday('10:15').slice(0, 16));
     // By keys alone.
     await mix.getByLabel('Begin at').press('Enter');
@@ -204,13 +205,13 @@ test.describe('a plan', () => {
     await cleared(page);
     await visit(page, '/bake');
     await plan(page, 'Lockside tin loaf, white', thursday('10:00'));
-    const no = page.getByRole('alert').filter({ hasText: 'cannot all be met' });
+    const no = page.getByRole('alert').filter({ hasText: 'can’t be ready in time' });
     await expect(no).toContainText('Lockside tin loaf, white later');
     await no.getByRole('button', { name: 'Do that' }).click();
     await expect(no).toBeHidden();
     await expect(row(page, 'Cool before cutting')).toBeVisible();
     await plan(page, 'Lockside tin loaf, white', thursday('08:00'));
-    await expect(page.getByText('That time is past already')).toBeVisible();
+    await expect(page.getByText('That time has passed')).toBeVisible();
   });
 
   test('a step that is moved stays, and the rest follows; let go, it goes back', async ({
@@ -230,7 +231,7 @@ test.describe('a plan', () => {
     await page.reload();
     await expect(row(page, 'Weigh').getByLabel('held fast')).toBeVisible();
     await row(page, 'Weigh').getByRole('button').first().click();
-    await row(page, 'Weigh').getByRole('button', { name: 'Let it go' }).click();
+    await row(page, 'Weigh').getByRole('button', { name: 'Let it move' }).click();
     await expect(async () => expect(await time(page, 'Bake')).toBe(before[1])).toPass();
   });
 
@@ -255,19 +256,19 @@ test.describe('a plan', () => {
     await cleared(page);
     await visit(page, '/bake');
     await page
-      .getByRole('region', { name: 'What could be baked' })
+      .getByRole('region', { name: 'What could I bake' })
       .getByRole('button', { name: 'Plan Lockside tin loaf, white' })
       .click();
     await expect(row(page, 'Bake')).toBeVisible();
     const planned = await time(page, 'Bake');
-    await page.getByRole('button', { name: 'Begin this bake' }).click();
+    await page.getByRole('button', { name: 'Start this bake' }).click();
     await expect(page).toHaveURL(/\/bake\/.+/);
     const bake = page.url();
     await toStep(page, 'First rise');
     await setClock(page, thursday('09:30:00Z'));
-    await page.getByRole('button', { name: 'It rises from now' }).click();
-    await expect(page.getByText('over about')).toBeVisible();
-    await expect(page.getByText('All written down')).toBeVisible();
+    await page.getByRole('button', { name: 'Start the rise' }).click();
+    await expect(page.getByText('done about')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await setClock(page, thursday('13:00:00Z'));
     await visit(page, '/bake');
     await expect(row(page, 'First rise')).toContainText('under way');
@@ -277,9 +278,10 @@ test.describe('a plan', () => {
       expect(late > '13:30').toBe(true);
     }).toPass();
     await visit(page, new URL(bake).pathname);
-    await page.getByRole('button', { name: 'Give this bake up' }).click();
-    await page.getByRole('button', { name: 'Yes, give it up' }).click();
-    await expect(page.getByText('This bake was given up')).toBeVisible();
+    await unfoldMore(page);
+    await page.getByRole('button', { name: 'Cancel this bake' }).click();
+    await page.getByRole('button', { name: 'Yes, cancel it' }).click();
+    await expect(page.getByText('This bake was cancelled')).toBeVisible();
   });
 
   test('every page says what is next, and what calls now', async ({ page }) => {
@@ -321,16 +323,16 @@ test.describe('a plan', () => {
     const asleep = page.getByRole('region', { name: 'Asleep' });
     await asleep.getByLabel('To', { exact: true }).fill('10:00');
     await asleep.getByLabel('To', { exact: true }).blur();
-    await expect(page.getByText('Remembered.')).toBeVisible();
+    await expect(page.getByText('Saved.')).toBeVisible();
     await visit(page, '/bake');
     await page.getByRole('button', { name: 'Plan Lockside tin loaf, white' }).click();
     await expect(row(page, 'Weigh')).toContainText('10:00');
     await visit(page, '/pantry/kitchen');
     await asleep.getByLabel('To', { exact: true }).fill('22:30');
     await asleep.getByLabel('To', { exact: true }).blur();
-    await expect(asleep.getByRole('alert')).toContainText('same time');
+    await expect(asleep.getByRole('alert')).toContainText('the same');
     await asleep.getByLabel('To', { exact: true }).fill('06:30');
     await asleep.getByLabel('To', { exact: true }).blur();
-    await expect(page.getByText('Remembered.')).toBeVisible();
+    await expect(page.getByText('Saved.')).toBeVisible();
   });
 });

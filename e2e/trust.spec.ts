@@ -56,7 +56,7 @@ test(
         .toBe(true);
       await server.stop();
       await page.reload();
-      await expect(page.getByRole('textbox', { name: 'Name of the formula' })).toHaveValue(
+      await expect(page.getByRole('textbox', { name: 'Name of the recipe' })).toHaveValue(
         'Lockside tin loaf, white',
       );
       // A bake that is begun then is there after a reload as well, though no server ever made a page of it.

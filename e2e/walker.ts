@@ -30,7 +30,7 @@ export async function walks(page: Page, from: string): Promise<Seen[]> {
   };
   for (let i = 0; i < 60; i += 1) {
     const at = await looks();
-    if (at === 'How it came out') return seen;
+    if (at === 'Result') return seen;
     if (/rise|proof/i.test(at)) {
       // Until shortly before it is over; the page is opened anew, as a tablet is that slept.
       const shown = /(\d\d):(\d\d)/.exec(
@@ -49,7 +49,7 @@ export async function walks(page: Page, from: string): Promise<Seen[]> {
       }
     }
     // What is called beside the dough is done when it is called.
-    const heats = page.getByRole('button', { name: 'The oven heats', exact: true });
+    const heats = page.getByRole('button', { name: 'The oven is on', exact: true });
     // It is worked out beside the page: a moment later it stands there.
     if (/rise|proof/i.test(at)) await heats.waitFor({ timeout: 2000 }).catch(() => undefined);
     if (await heats.isVisible()) await heats.click();

@@ -72,6 +72,7 @@ const rows = [
   [/^npm run fit$/, (c) => ends(c, '-- --print')],
   [/^npm run bench$/, (c) => ends(c)],
   [/^npm run validation$/, (c) => ends(c)],
+  [/^npm run words$/, (c) => ends(c, '-- written')],
   [/^npm run pictures$/, (c) => ends(c, `-- shelf --to=${folder}`)],
   [/^(?:npm test(?: -- \S+)?|npm run test:(?:quick|long)|\S+=\S+ npm test)$/, () => {}],
   // A test of its own does it with a file of the demo; the record takes as long as a tier of tests.

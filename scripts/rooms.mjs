@@ -26,6 +26,7 @@ export const rooms = [
   'evaluate',
   'nutrition',
   'reader',
+  'picture',
   'substitute',
   'goal',
   'course',

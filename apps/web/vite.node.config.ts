@@ -1,7 +1,7 @@
 import { defineConfig } from 'vite';
 
 /**
- * What of the server is no page: the program that listens, and the thread that works beside it. Built
+ * What of the server is no page: the program that listens, and what works beside it. Built
  * into the folder of the application, after it.
  */
 export default defineConfig({
@@ -12,7 +12,11 @@ export default defineConfig({
     outDir: 'build',
     emptyOutDir: false,
     rollupOptions: {
-      input: { serve: 'src/lib/server/serve/main.ts', worker: 'src/lib/server/jobs/worker.ts' },
+      input: {
+        serve: 'src/lib/server/serve/main.ts',
+        worker: 'src/lib/server/jobs/worker.ts',
+        'page-reader': 'src/lib/server/pages/apart.ts',
+      },
       output: { entryFileNames: '[name].js', chunkFileNames: 'node/[name]-[hash].js' },
     },
   },

@@ -21,7 +21,7 @@ export interface BakerWritten {
   readonly without?: readonly RegExp[];
 }
 
-const weigh = /Weigh and load/;
+const weigh = /Weigh the ingredients/;
 const kneads = /knead/i;
 const check = /Dough check/;
 const first = /First rise/;
@@ -67,7 +67,7 @@ Bake at 180 °C for 28 minutes.`,
       [shape, /3/],
       [shape, /each of 3/],
       [shape, /strand/i],
-      [proof, /about 4\d min|40 min|over about/],
+      [proof, /about 4\d min|40 min|done about/],
       [oven, /egg yolk/i],
       [oven, /180 °C/],
       [oven, /28 min/],
@@ -94,11 +94,11 @@ Bake it in the 750 g size.`,
       [weigh, /yeast[\s\S]*fresh-milled[\s\S]*water/i],
       [weigh, /750 g/],
       [weigh, /Everyday/],
-      [weigh, /warm from the mill/],
+      [weigh, /Fresh-milled flour is warm/],
       [check, /look at|minutes into/i],
       [/machine|programme/i, /minute \d+/],
       [/machine|programme/i, /done|ready/],
-      [/machine|programme/i, /Out of the pan/],
+      [/machine|programme/i, /out of the pan/i],
     ],
     never: /\b0 of \d+|minute 2[2-9]\d of 2\d\d/,
   },
@@ -152,7 +152,7 @@ Bake at 240 °C with steam for 10 minutes, then at 210 °C for 25 to 30 minutes.
       [first, /2 times|twice|2 × fold/i],
       [first, /30 min/],
       [shape, /basket/],
-      [proof, /about 5\d min|50 min|over about/],
+      [proof, /about 5\d min|50 min|done about/],
       [oven, /score/i],
       [oven, /240 °C/],
       [oven, /210 °C/],
@@ -269,7 +269,7 @@ Bake at 200 °C for 40 minutes; take them out of the tins for the last 5 minutes
       [kneads, /10 minutes|10 min/],
       [shape, /each of 2/],
       [shape, /83\d g/],
-      [proof, /40 min|about 4\d min|over about/],
+      [proof, /40 min|about 4\d min|done about/],
       [oven, /200 °C/],
       [oven, /40 min/],
       [oven, /last 5 minutes/],
@@ -296,7 +296,7 @@ Knead it in the bread machine, then switch it off.
 Let it rise in the pan for 5 hours, until it is nearly doubled.
 Bake on the bake programme for 60 minutes.`,
     facts: [
-      [/Feed|Weigh and load/, /60 g|starter/i],
+      [/Feed|Weigh the ingredients/, /60 g|starter/i],
       [weigh, /Dough|Knead/],
       [kneads, /switch it off/],
       [/rise|proof/i, /Until/],
@@ -332,7 +332,7 @@ Bake for 7 minutes.`,
     facts: [
       [/poolish/i, /250 g/],
       [/poolish/i, /0\.5 g/],
-      [/ripens|ripe/i, /14 h|840 min|about 8\d\d min|about 14|over about/],
+      [/ripens|ripe/i, /14 h|840 min|about 8\d\d min|about 14|done about/],
       [weigh, /450 g/],
       [shape, /each of 4/],
       [shape, /29\d g|28\d g/],

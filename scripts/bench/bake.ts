@@ -5,7 +5,7 @@ import { runOf } from '@tender-crumb/core/lead';
 import { nothingLearned } from '@tender-crumb/core/belief';
 import { defaultHousehold } from '@tender-crumb/core/household';
 import { rmSync } from 'node:fs';
-import { serve } from '../../e2e/fixtures.ts';
+import { serve, unfoldMore } from '../../e2e/fixtures.ts';
 import { demoBreads } from '../../demo/formulas.ts';
 import { launchOptions } from '../chromium.mjs';
 import { print, time } from './measure.ts';
@@ -120,7 +120,8 @@ try {
     const { id } = (await begun.json()) as { id: string };
     await page.goto(`${server.url}/bake/${id}`);
     await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-    await page.getByText('Stand-in devices').click();
+    await unfoldMore(page);
+    await page.getByText('Practice scale and thermometer').click();
     await page.getByRole('button', { name: 'Switch them on' }).click();
     pages.push(page);
   }

@@ -42,7 +42,7 @@ async function keystroke(page: Page, url: string): Promise<void> {
 /** Drawing twenty thousand doughs beside the page, which must stay free meanwhile. */
 async function drawing(page: Page, url: string): Promise<void> {
   await ready(page, `${url}/bench/porridge-rolls`);
-  await page.getByRole('button', { name: /^Open the whole bench/ }).click();
+  await page.getByRole('button', { name: 'Show everything' }).click();
   await page.getByRole('tab', { name: 'How sure' }).click();
   await page.getByText('What would make it surer').waitFor();
   await page.locator('progress').waitFor({ state: 'detached' });

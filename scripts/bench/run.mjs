@@ -17,6 +17,8 @@ for (const part of [
   'pages',
   'bytes',
   'page',
+  'first-minute',
+  'photo',
 ]) {
   const file = join(root, `scripts/bench/${part}.ts`);
   const { status } = spawnSync(process.execPath, ['--import=tsx', file], {

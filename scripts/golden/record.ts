@@ -7,7 +7,7 @@ import { chromium, type Browser, type Locator, type Page } from '@playwright/tes
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { serve, type Served } from '../../e2e/fixtures.ts';
+import { recipeBox, serve, type Served } from '../../e2e/fixtures.ts';
 import { plan } from '../../e2e/plan-page.ts';
 import { bookLearned } from '../bench/served.ts';
 import { launchOptions } from '../chromium.mjs';
@@ -86,6 +86,8 @@ async function pageOf(browser: Browser, server: Served, bench: 'plain' | 'whole'
 async function visit(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+  // Parts of a page that are fetched once it has nothing else to do are of it, too.
+  await page.waitForLoadState('networkidle');
 }
 
 const main = (page: Page) => page.locator('main');
@@ -96,7 +98,7 @@ async function still(part: Locator): Promise<string> {
   for (let i = 0; i < 60; i += 1) {
     const now = await said(part);
     const busy =
-      /One moment|Working the times out|Getting ready|progressbar|Writing it down|Looking for/.test(
+      /One moment|Drawing …|Working the times out|Getting ready|progressbar|Saving|Looking for/.test(
         now,
       ) || (await part.locator('[aria-busy="true"]').count()) > 0;
     if (now === before && !busy) return now;
@@ -226,13 +228,13 @@ async function newcomers(browser: Browser): Promise<void> {
     const bakes = new Recorder('paste-bake');
     for (const [name, text] of Object.entries(recipes)) {
       await visit(page, '/');
-      await page.getByRole('textbox', { name: /ingredient a line/ }).fill(text);
+      await (await recipeBox(page)).fill(text);
       await page.waitForTimeout(400);
       pasted.add(
         `${name}: read`,
         await still(page.getByRole('region', { name: 'Paste a recipe' })),
       );
-      await page.getByRole('button', { name: 'Put it on the bench' }).click();
+      await page.getByRole('button', { name: 'Open this recipe' }).click();
       await page.waitForURL(/\/bench\//);
       await page.locator('html[data-ready]').waitFor({ state: 'attached' });
       pasted.add(`${name}: bench`, await still(main(page)));

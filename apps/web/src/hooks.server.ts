@@ -10,7 +10,7 @@ import { writeWords } from '$lib/server/store/formulas.ts';
 import { wantLearningBy } from '$lib/server/store/learning.ts';
 import { modelVersion } from '@tender-crumb/core/learn';
 import { log } from '$lib/server/log.ts';
-import { photoFolder } from '$lib/server/store/photos.ts';
+import { photoFolder } from '$lib/server/store/picture-files.ts';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { sequence } from '@sveltejs/kit/hooks';
 import { clockOffset, currentTime } from '$lib/clock.ts';

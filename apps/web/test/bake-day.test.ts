@@ -214,6 +214,6 @@ describe('a kitchen of the version before bakes were led', () => {
     expect(status).to.equal(201);
     const page = await fetch(`${server.url}/bake/${bake['id']}`);
     expect(page.status).to.equal(200);
-    expect(await page.text()).to.include('Weigh and load');
+    expect(await page.text()).to.include('Weigh the ingredients');
   });
 });

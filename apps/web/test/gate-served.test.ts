@@ -176,7 +176,7 @@ describe('a server behind a proxy of one’s own', () => {
       expect(response.headers.get('location'), to).to.equal('/');
     }
     expect(await (await pair(code(), '  ')).response.text()).to.contain('one to forty letters');
-    expect(await (await pair('AAAA-AAAA')).response.text()).to.contain('not the code');
+    expect(await (await pair('AAAA-AAAA')).response.text()).to.contain('Wrong code');
     for (let i = 0; i < attempts.each; i += 1) await pair('AAAA-AAAA');
     expect((await pair(code())).response.status).to.equal(429);
   });

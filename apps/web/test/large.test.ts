@@ -65,7 +65,7 @@ describe('a kitchen of many breads', () => {
     const found = await page(`/book/helped?find=${encodeURIComponent('Ölbrot')}`);
     expect(options(found)).to.equal(1);
     expect(await page('/book/helped?find=nothing-of-it')).to.contain(
-      'No bread that was baked here is called that.',
+      'No bread of that name was baked here.',
     );
     // The one that is looked at stands among them wherever it is.
     const last = ids.at(-1)!;

@@ -1,3 +1,4 @@
+import { houseQuestionIds } from '@tender-crumb/core/household';
 import { expect } from 'chai';
 import { copyFileSync, mkdirSync, readdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
@@ -5,8 +6,13 @@ import { TestServer } from './server.ts';
 
 const fixtures = resolve('apps/web/test/fixtures');
 export const olderKitchens = readdirSync(fixtures).filter((n) => n.endsWith('.db'));
-/** The oldest, the largest and the latest: what somebody waits for. */
-export const telling: readonly string[] = ['own-2026-11.db', 'demo-2026-11.db', 'tenth-2026-11.db'];
+/** The oldest, the largest, one that never settled anything, and the latest: what somebody waits for. */
+export const telling: readonly string[] = [
+  'own-2026-11.db',
+  'demo-2026-11.db',
+  'ninth-2026-11.db',
+  'tenth-2026-11.db',
+];
 
 /** Opens a kitchen of an earlier version, takes everything out of it, and takes that into an empty one. */
 export async function comesThrough(name: string): Promise<void> {
@@ -17,6 +23,11 @@ export async function comesThrough(name: string): Promise<void> {
   try {
     await Promise.all([old.start(), empty.start()]);
     await old.learned();
+    // What a kitchen of before never was asked, it is not asked now; an empty one is.
+    const settled = async (server: TestServer) =>
+      (await server.ask('GET', '/api/v1/household')).json['settled'];
+    expect(await settled(empty)).to.deep.equal([]);
+    expect(await settled(old)).to.deep.equal(houseQuestionIds);
     const out = await (await fetch(`${old.url}/api/v1/kitchen`)).arrayBuffer();
     await fetch(`${empty.url}/api/v1/kitchen/incoming/old?at=0`, {
       method: 'PUT',

@@ -367,7 +367,7 @@ describe('what waits in the browser', () => {
       ['good'],
     );
     expect(box.standing.aside).to.have.length(2);
-    expect(box.standing.aside[0]!.why).to.contain('cannot be understood');
+    expect(box.standing.aside[0]!.why).to.contain('cannot be read');
     expect([undefined, null, 'text', {}, { key: 'a' }].map(isEntry)).to.not.include(true);
   });
 

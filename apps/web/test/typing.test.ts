@@ -63,7 +63,7 @@ describe('typing into the sheet', () => {
     ['grams', 'water', '-5 g', /below zero/],
     ['percent', 'water', 'half', /A percentage such as/],
     ['percent', 'water', '20000', /More than a formula holds/],
-    ['percent', 'bread-flour', '140', /come to more than there is/],
+    ['percent', 'bread-flour', '140', /more flour than there is/],
     ['measure', 'water', '3 blorps', /Not clear/],
     ['measure', 'water', '2 packets', /Not clear/],
   ];
@@ -138,7 +138,7 @@ describe('numbers typed into the pantry', () => {
     };
     expect(faultsOf(refusal)).to.deep.equal({ protein: 'too much', '': 'not well' });
     expect(faultsOf({ refused: true, says: 'not taken' })).to.deep.equal({ '': 'not taken' });
-    expect(faultsOf({ refused: false, says: 'Remembered.' })).to.deep.equal({});
+    expect(faultsOf({ refused: false, says: 'Saved.' })).to.deep.equal({});
   });
 });
 

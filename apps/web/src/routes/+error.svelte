@@ -3,7 +3,7 @@
 
   const titles: Readonly<Record<number, string>> = {
     404: 'Not on the shelf',
-    503: 'The kitchen cannot be opened just now',
+    503: 'The kitchen cannot be opened right now',
     507: 'There is no room left',
   };
   const title = $derived(titles[page.status] ?? 'That did not work');

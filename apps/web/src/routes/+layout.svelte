@@ -15,6 +15,7 @@
   import { closeWhereUnpaired } from '$lib/sync/closed.ts';
   import { sync } from '$lib/sync/sync.svelte.ts';
   import SyncMark from '$lib/sync/SyncMark.svelte';
+  import { keepFocus } from '$lib/ui/keep-focus.ts';
   import { idle, later } from '$lib/ui/later.ts';
   import { setTheme, themes, type Theme } from '$lib/ui/theme.ts';
   import type { LayoutProps } from './$types';
@@ -32,7 +33,7 @@
   /** A bake's own page says what is next of all of them. */
   const onBake = $derived(/^\/bake\/(?!rescue|first)[^/]+$/.test(page.url.pathname));
   const looks = {
-    system: { icon: SunMoon, says: 'Light or dark as the system has it' },
+    system: { icon: SunMoon, says: 'Light or dark, like the system' },
     light: { icon: Sun, says: 'Light' },
     dark: { icon: Moon, says: 'Dark' },
   };
@@ -54,6 +55,7 @@
       }),
       clockNote.follow(),
       closeWhereUnpaired(),
+      keepFocus(),
     ];
     // What a kitchen goes to next is fetched while nothing else is: away, nothing of it is missing.
     idle(() => {
@@ -96,7 +98,7 @@
     {#if data.device}
       <nav
         aria-label="Places"
-        class="order-last flex w-full gap-1 md:order-none md:w-auto md:flex-1"
+        class="order-last flex w-full flex-wrap gap-1 md:order-none md:w-auto md:flex-1"
       >
         {#each places as place (place.path)}
           {@const here = place.here(page.url.pathname)}
@@ -112,14 +114,14 @@
     {/if}
     <div class="ml-auto flex items-center gap-1 pb-1">
       {#if data.demo}
-        <span class="quiet mr-2 hidden lg:inline">Demo: Number 9, Heron Lock (invented)</span>
+        <span class="quiet mr-2 hidden lg:inline">Demo kitchen</span>
       {/if}
       {#if data.device}
         <a
           class="knob touch border-transparent px-2"
           href="/bake/rescue"
           aria-label="Rescue a dough"
-          title="A dough in trouble"><LifeBuoy size={20} /></a
+          title="Rescue a dough"><LifeBuoy size={20} /></a
         >
       {/if}
       <button
@@ -142,8 +144,8 @@
 <SyncMark />
 {#if away.now && !sync.isStuck}
   <p class="no-print border-b-2 border-act bg-act-tint px-4 py-2" role="status">
-    <b>The server is away.</b> This page is as it was last, and others may not open until it is back.
-    What you tap is kept here, and sent then.
+    <b>The server is away.</b> Some pages may not open until it is back. What you tap is kept here and
+    sent then.
   </p>
 {/if}
 {#if clockNote.shown}
@@ -152,8 +154,7 @@
     role="status"
   >
     <span
-      ><b>This device’s clock is {offText(clockNote.behind)} the house’s.</b> All times here are the house’s,
-      and so are those of what you tap.</span
+      ><b>This device’s clock is {offText(clockNote.behind)} the house’s.</b> All times here are the house’s.</span
     >
     <button class="knob" type="button" onclick={() => clockNote.done()}>All right</button>
   </p>

@@ -122,7 +122,7 @@ export const eventKinds = {
   weighed: kind({
     shape: { item: text(200), grams, byScale: flag },
     teaches: true,
-    says: 'something weighed',
+    says: 'a weight',
     fold: (state, { at, data }) => ({
       ...state,
       weighed: put(state.weighed, data.item, { ...data, at }),
@@ -131,7 +131,7 @@ export const eventKinds = {
   unweighed: kind({
     shape: { item: text(200) },
     teaches: true,
-    says: 'a weight taken back',
+    says: 'a weight undone',
     fold(state, { data }) {
       const weighed = new Map(state.weighed);
       weighed.delete(data.item);
@@ -146,7 +146,7 @@ export const eventKinds = {
       changes: list(object({ stage: text(80), ingredient, grams: number(-50_000, 50_000) }), 20),
     },
     teaches: true,
-    says: 'something in another’s place',
+    says: 'a swapped ingredient',
     fold: (state, { id, data }) => ({
       ...state,
       instead: [...state.instead, { event: id, ...data }],
@@ -156,7 +156,7 @@ export const eventKinds = {
   batch: kind({
     shape: { share: number(...batchSpan) },
     teaches: true,
-    says: 'how much of it is made',
+    says: 'the batch size',
     fold: (state, { data }) => ({ ...state, batch: data.share }),
   }),
   /** Who stands at the bowl. */
@@ -170,7 +170,7 @@ export const eventKinds = {
   made: kind({
     shape: { device: word(deviceIds), was: word(deviceIds) },
     teaches: true,
-    says: 'in what it is made',
+    says: 'how it is kneaded',
     fold({ course, ...state }, { data }) {
       void course;
       return { ...state, device: data.device };
@@ -187,20 +187,20 @@ export const eventKinds = {
       delay: maybe(number(0, 24 * 60)),
     },
     teaches: false,
-    says: 'which programme it goes through',
+    says: 'the programme',
     fold: (state, { data }) => ({ ...state, course: data }),
   }),
   way: kind({
     shape: { way: word(wayIds) },
     teaches: false,
-    says: 'which way it rises',
+    says: 'how it rises',
     fold: (state, { data }) => ({ ...state, way: data.way }),
   }),
   /** In which of the household's ovens; as it goes in, with what that was known to be warmer than it says. */
   oven: kind({
     shape: { oven: text(80, 1), offset: maybe(number(-60, 60)) },
     teaches: true,
-    says: 'which oven it is baked in',
+    says: 'the oven',
     fold: (state, { data }) => ({ ...state, oven: data }),
   }),
   /** As it was planned: no thermometer said it, and it teaches nothing. */
@@ -211,13 +211,13 @@ export const eventKinds = {
       wakes: maybe(whole(1, 3)),
     },
     teaches: false,
-    says: 'how it was planned to be',
+    says: 'the plan',
     fold: (state, { data }) => ({ ...state, wished: data }),
   }),
   added: kind({
     shape: { ingredient, grams: number(0.1, 2000) },
     teaches: true,
-    says: 'something added at the check',
+    says: 'what was added at the check',
     fold: (state, { id, at, data }) => ({
       ...state,
       added: [...state.added, { event: id, at, ...data }],
@@ -237,7 +237,7 @@ export const eventKinds = {
   step: kind({
     shape: { step: stepName, sense: word(stepSenses), minutes: maybe(minutes) },
     teaches: false,
-    says: 'how far it is',
+    says: 'a step',
     fold: (state, { at, data: { step, sense, minutes } }) => ({
       ...state,
       steps: { ...state.steps, [step]: said(state.steps[step], sense, at, minutes) },
@@ -247,7 +247,7 @@ export const eventKinds = {
   rise: kind({
     shape: { rise: word(riseIds), sense: word(riseSenses) },
     teaches: true,
-    says: 'how a rise stood',
+    says: 'how the rise was going',
     fold: (state, { at, data: { rise, sense } }) => ({
       ...state,
       rises: { ...state.rises, [rise]: noted(state.rises[rise], sense, at) },
@@ -256,14 +256,14 @@ export const eventKinds = {
   poked: kind({
     shape: { rise: word(riseIds), answer: word(pokes) },
     teaches: false,
-    says: 'what the dough did when it was poked',
+    says: 'the poke test',
     fold: (state, { at, data }) => ({ ...state, pokes: [...state.pokes, { ...data, at }] }),
   }),
   /** Times the volume that it began with, by a mark on its vessel. */
   marked: kind({
     shape: { rise: word(riseIds), volume: number(0.5, 8) },
     teaches: false,
-    says: 'how high it stood',
+    says: 'how far it had risen',
     fold: (state, { at, data }) => ({ ...state, marks: [...state.marks, { ...data, at }] }),
   }),
   /** Of the water as it is poured, of the dough after mixing, or of where it stands. */
@@ -291,7 +291,7 @@ export const eventKinds = {
   peaked: kind({
     shape: { stage: text(80, 1) },
     teaches: false,
-    says: 'when it stood highest',
+    says: 'its peak',
     fold: (state, { at, data }) => ({
       ...state,
       peaks: [...state.peaks, { ...data, at }],
@@ -301,14 +301,14 @@ export const eventKinds = {
   core: kind({
     shape: { celsius: number(...coreSpan) },
     teaches: false,
-    says: 'how hot it was in the middle',
+    says: 'the core temperature',
     fold: (state, { at, data }) => ({ ...state, core: [...state.core, { ...data, at }] }),
   }),
   /** Into how many pieces it is divided, and what they become. */
   divided: kind({
     shape: { pieces: whole(1, mostOfPieces), form: word(forms), pan: maybe(text(80)) },
     teaches: false,
-    says: 'what it was divided into',
+    says: 'the pieces',
     fold: (state, { data }) => ({ ...state, divided: data }),
   }),
   /** One piece, on the scale. */
@@ -354,7 +354,7 @@ export const eventKinds = {
   guided: kind({
     shape: { on: flag },
     teaches: false,
-    says: 'how it is led',
+    says: 'how it is explained',
     fold: (state, { data }) => ({ ...state, guided: data.on }),
   }),
   /** Sentences of a step that were read. */
@@ -367,7 +367,7 @@ export const eventKinds = {
   retracted: kind({
     shape: { event: id },
     teaches: true,
-    says: 'something taken back',
+    says: 'something undone',
     fold: (state) => state,
     retracts: ({ event }) => event,
   }),
@@ -376,38 +376,38 @@ export const eventKinds = {
   sack: kind({
     shape: { sense: word(sackSenses) },
     teaches: true,
-    says: 'whether its flour was of a new sack',
+    says: 'whether the sack was new',
     fold: (state, { data }) => ({ ...state, sack: data.sense }),
   }),
   counts: kind({
     shape: { counts: flag },
     teaches: true,
-    says: 'whether it counts',
+    says: 'whether this bake counts',
     fold: (state, { data }) => ({ ...state, counts: data.counts }),
   }),
   /** Read off a meter. */
   energy: kind({
     shape: { kilowattHours: number(0, 100) },
     teaches: false,
-    says: 'what power it took',
+    says: 'the power used',
     fold: (state, { data }) => ({ ...state, kilowattHours: data.kilowattHours }),
   }),
   outcome: kind({
     shape: outcomeShape,
     teaches: true,
-    says: 'how it came out',
+    says: 'the result',
     fold: (state, { data }) => ({ ...state, outcome: data }),
   }),
   finished: kind({
     shape: {},
     teaches: true,
-    says: 'its end',
+    says: 'the end of the bake',
     fold: (state, { at }) => ({ ...state, finishedAt: state.finishedAt ?? at }),
   }),
   abandoned: kind({
     shape: {},
     teaches: false,
-    says: 'that it was given up',
+    says: 'the bake was cancelled',
     fold: (state, { at }) => ({ ...state, abandonedAt: state.abandonedAt ?? at }),
   }),
 } as const;

@@ -8,6 +8,7 @@ export * from './mixed.ts';
 export * from './outcome.ts';
 export * from './seen-in.ts';
 export * from './state.ts';
+export * from './loaf-asked.ts';
 export * from './used-from-bags.ts';
 export * from './bread-made.ts';
 export * from './from-plan.ts';

@@ -10,6 +10,7 @@ import type { BakeState } from './state.ts';
  * was added at the dough check.
  *
  * @param planned lines of the formula, where they are known already
+ * @returns those very lines where nothing was weighed otherwise, and nothing added
  * @example mixedLines(formula, bakeState(events))
  */
 export function mixedLines(
@@ -17,7 +18,7 @@ export function mixedLines(
   state: BakeState,
   pantry: Pantry = cataloguePantry,
   planned: readonly ResolvedLine[] = resolve(formula, pantry),
-): ResolvedLine[] {
+): readonly ResolvedLine[] {
   const made = asBaked(formula, state);
   const lines = made === formula ? planned : resolve(made, pantry);
   const starters = new Map(
@@ -55,5 +56,8 @@ export function mixedLines(
       pantry,
     ),
   );
-  return [...weighed, ...added];
+  const mixed = [...weighed, ...added];
+  const asPlanned =
+    mixed.length === planned.length && mixed.every((line, i) => line === planned[i]);
+  return asPlanned ? planned : mixed;
 }

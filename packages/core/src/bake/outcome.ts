@@ -44,7 +44,7 @@ export const tastes = [
 ] as const;
 
 /** What one star to five mean. */
-export const judgements = ['poor', 'so-so', 'fair', 'good', 'as it should be'] as const;
+export const judgements = ['poor', 'fair', 'OK', 'good', 'excellent'] as const;
 
 export const outcomeShape = {
   /** Place among {@link judgements}, from 1; absent where nobody judged it. */

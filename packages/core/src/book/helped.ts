@@ -12,15 +12,25 @@ import { traitIds, traitOf } from './traits.ts';
 
 /** What a change is judged by. */
 export const outcomes = {
-  stars: { says: 'how it came out', unit: 'places', effect: 0.7, noise: 0.8 },
-  height: { says: 'height', unit: 'mm', effect: 6, noise: 7 },
-  loss: { says: 'lost in the oven', unit: 'points', effect: 1, noise: 1.2 },
+  stars: { says: 'result', unit: 'grades', more: 'better', less: 'worse', effect: 0.7, noise: 0.8 },
+  height: { says: 'height', unit: 'mm', more: 'higher', less: 'lower', effect: 6, noise: 7 },
+  loss: {
+    says: 'lost in the oven',
+    unit: 'points',
+    more: 'more',
+    less: 'less',
+    effect: 1,
+    noise: 1.2,
+  },
 } as const satisfies Partial<
   Record<
     MeasureId,
     {
       readonly says: string;
       readonly unit: string;
+      /** What is said of more of it, and of less. */
+      readonly more: string;
+      readonly less: string;
       /** What one change is thought to do before any bake, standard deviation; own estimate, no source. */
       readonly effect: number;
       /** How much bakes differ that nothing was changed in; own estimate until enough are there. */
@@ -142,6 +152,12 @@ function variedTraits(records: readonly BakeRecord[], household: Household): Var
   });
 }
 
+/** All that was not the same in all of some bakes. */
+const variedIn = (records: readonly BakeRecord[], household: Household): Varied[] => [
+  ...variedTraits(records, household),
+  ...measureIds.flatMap((id) => variedMeasure(id, records)),
+];
+
 /** Correlation of two columns; 0 where one of them does not vary. */
 function correlation(a: readonly number[], b: readonly number[]): number {
   const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;
@@ -231,9 +247,9 @@ function concluded(cause: Cause | undefined, more: boolean): Conclusion {
 }
 
 /** One bake that would tell most. */
-interface Trial extends Pick<Asked, 'key' | 'from' | 'to'> {
-  /** What is changed. */
-  readonly of: string;
+interface Trial {
+  /** What would be asked of it. */
+  readonly asks: Pick<Asked, 'key' | 'says' | 'from' | 'to'>;
   readonly says: string;
   /** Times by which it would narrow what is known of that change, 0 to 1. */
   readonly narrows: number;
@@ -286,10 +302,7 @@ export function helped(
   const { of } = measureOf(outcome);
   const used = counting(records).filter((r) => of(r) !== undefined);
   if (used.length < 2) return undefined;
-  const varied = [
-    ...variedTraits(used, household),
-    ...measureIds.flatMap((id) => variedMeasure(id, used)),
-  ];
+  const varied = variedIn(used, household);
   const seen = used.map((r) => of(r)!);
   const judgements = judged(varied, seen, outcomes[outcome].noise, asked?.key);
   const { belief, variance, freedom } = fitted(varied, seen, outcome);
@@ -339,9 +352,9 @@ export function helped(
 export interface Turn {
   /** With the change, or as usual. */
   readonly next: 'with' | 'without';
-  /** Judged bakes since it was asked. */
+  /** Bakes since it was asked. */
   readonly done: number;
-  /** Bakes until it is judged next, this one counted. */
+  /** Judged bakes that it takes until it is judged next, this one counted. */
   readonly left: number;
   readonly says: string;
 }
@@ -355,14 +368,11 @@ export interface Turn {
  */
 export function turnOf(asked: Asked, records: readonly BakeRecord[], household: Household): Turn {
   const used = counting(records);
-  const own = [
-    ...variedTraits(used, household),
-    ...measureIds.flatMap((id) => variedMeasure(id, used)),
-  ].find((v) => v.key === asked.key);
+  const own = variedIn(used, household).find((v) => v.key === asked.key);
   const since = used.flatMap((r, i) => (r.circumstances.day >= asked.askedOn ? [i] : []));
   const last = since.at(-1);
   const wasWith = last !== undefined && (own?.values[last] ?? 0) >= 0.5;
-  const next = last === undefined || !wasWith ? 'with' : 'without';
+  const next = wasWith ? 'without' : 'with';
   const outcome = outcomeIds.find((id) => id === asked.by);
   const judgedBakes = outcome
     ? used.filter((r) => measureOf(outcome).of(r) !== undefined).length
@@ -425,11 +435,8 @@ function trialOf(
   if (!best || best.narrows < worth) return undefined;
   const { v, narrows, to, from } = best;
   return {
-    key: v.key,
-    of: v.says,
-    from: v.from,
-    to: v.to,
-    says: `Bake it once more as the last time, but for one thing: ${v.says}: ${to}, and not ${from}.`,
+    asks: { key: v.key, says: v.says, from: v.from, to: v.to },
+    says: `Bake as last time with one change: ${v.says} ${to} in place of ${from}.`,
     narrows,
   };
 }

@@ -2,6 +2,7 @@ export * from './bread-cost.ts';
 export * from './compare.ts';
 export * from './differences.ts';
 export * from './drawn.ts';
+export * from './effect-text.ts';
 export * from './expected.ts';
 export * from './first-rise.ts';
 export * from './helped.ts';

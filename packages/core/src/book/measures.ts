@@ -105,7 +105,7 @@ export const measures = {
     ),
   ),
   waterWarmth: measure({
-    says: 'water as it was poured',
+    says: 'water temperature',
     unit: '°C',
     digits: 0,
     sort: 'set',
@@ -184,7 +184,7 @@ export const measures = {
     of: (r) => added(r, (l) => l.of.role === 'flour'),
   }),
   forecast: measure({
-    says: 'level as forecast',
+    says: 'forecast level',
     unit: 'points',
     digits: 1,
     sort: 'given',
@@ -193,7 +193,7 @@ export const measures = {
     of: ({ lesson }) => lesson?.mixed.points,
   }),
   felt: measure({
-    says: 'level as felt',
+    says: 'felt level',
     unit: 'points',
     digits: 1,
     sort: 'given',
@@ -202,7 +202,7 @@ export const measures = {
     of: ({ lesson }) => lesson?.felt,
   }),
   air: measure({
-    says: 'where it stood',
+    says: 'room',
     unit: '°C',
     digits: 0,
     sort: 'given',
@@ -210,7 +210,7 @@ export const measures = {
     of: ({ state, circumstances }) => state.warmth.air ?? circumstances.kitchen.room.celsius,
   }),
   humidity: measure({
-    says: 'humidity of the room',
+    says: 'humidity',
     unit: '%',
     digits: 0,
     sort: 'given',
@@ -219,7 +219,7 @@ export const measures = {
       kitchen.room.humidity === undefined ? undefined : 100 * kitchen.room.humidity,
   }),
   stars: measure({
-    says: 'how it came out',
+    says: 'result',
     unit: `of ${judgements.length}`,
     digits: 1,
     sort: 'result',
@@ -249,7 +249,7 @@ export const measures = {
     },
   }),
   off: measure({
-    says: 'outside the window of its kind',
+    says: 'outside the usual window',
     unit: 'points',
     digits: 1,
     sort: 'result',

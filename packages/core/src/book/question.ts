@@ -18,7 +18,7 @@ export const questions: readonly Question[] = [
   { asks: 'Does the dough follow the air?', of: 'felt', along: 'humidity' },
   { asks: 'Is it slower in a cold room?', of: 'firstRise', along: 'air' },
   { asks: 'Does a warmer dough rise faster?', of: 'firstRise', along: 'doughWarmth' },
-  { asks: 'Does it stand higher where it proofs longer?', of: 'height', along: 'finalProof' },
+  { asks: 'Does a longer proof give a taller loaf?', of: 'height', along: 'finalProof' },
 ];
 
 /**
@@ -34,7 +34,7 @@ export function questionOf(of: MeasureId, along: Along): Question {
   return {
     asks:
       along === 'day'
-        ? `How did it go over the year: ${says}?`
+        ? `Over the year: ${says}?`
         : `Does “${says}” go with “${measureOf(along).says}”?`,
     of,
     along,

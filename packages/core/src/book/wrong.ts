@@ -151,8 +151,8 @@ function waterFix({ expected, window, base, now }: Case, sign: 1 | -1): Fix {
     return atStep(
       'weigh',
       expected === undefined
-        ? 'Look early next time, and go by the spoon: a little water, or a little flour, and wait.'
-        : `Weigh it out once more with care: as it is written it comes to ${pointsText(expected)}, where ${pointsText(low)} to ${pointsText(high)} is right.`,
+        ? 'Next time look early: a spoon of water or flour, then wait.'
+        : `Weigh with care next time: as written it comes to ${pointsText(expected)}, where ${pointsText(low)} to ${pointsText(high)} is right.`,
     );
   const grams = Math.round((((low + high) / 2 - expected) * base) / 100);
   return {
@@ -220,25 +220,18 @@ const causes = {
     says: 'It went into the oven too early.',
     usual: 0.3,
     told: (of) => proofTold(of, 'short'),
-    fix: () =>
-      atStep(
-        'final-proof',
-        'Wait longer than last time: a poke comes back slowly before it goes in.',
-      ),
+    fix: () => atStep('final-proof', 'Wait longer: bake when a poke comes back slowly.'),
   },
   'over-proofed': {
-    says: 'It stood too long, and had no strength left.',
+    says: 'It rose too long and lost its strength.',
     usual: 0.25,
     told: (of) => proofTold(of, 'long'),
     fix: (of) =>
       (of.rises.final && of.rises.final.hours < 0.75 ? yeastFix(of, -0.2) : undefined) ??
-      atStep(
-        'final-proof',
-        'Into the oven earlier than last time: look a quarter before the time.',
-      ),
+      atStep('final-proof', 'Bake earlier than last time: look 15 minutes before.'),
   },
   'too-much-yeast': {
-    says: 'It rose faster than it could hold.',
+    says: 'It rose too fast.',
     usual: 0.08,
     told({ record, rises }) {
       const yeast = measures.yeast.of(record);
@@ -249,7 +242,7 @@ const causes = {
         evidence: `${Math.round(yeast * 10) / 10} % yeast${fast ? ', and it rose much faster than forecast' : ''}`,
       };
     },
-    fix: (of) => yeastFix(of, -0.2) ?? atStep('first-rise', 'Cooler next time: it rose too fast.'),
+    fix: (of) => yeastFix(of, -0.2) ?? atStep('first-rise', 'Keep it cooler next time.'),
   },
   'tired-leaven': {
     says: 'The yeast or the starter was tired.',
@@ -266,11 +259,7 @@ const causes = {
             : 'it rose no slower than forecast',
       };
     },
-    fix: () =>
-      atStep(
-        'weigh',
-        'Try the yeast in warm water, or feed the starter twice, before you bake with it.',
-      ),
+    fix: () => atStep('weigh', 'Test the yeast in warm water, or feed the starter twice first.'),
   },
   'under-baked': {
     says: 'It came out of the oven too early.',
@@ -286,24 +275,24 @@ const causes = {
     },
     fix: ({ record, household }) => {
       const [least] = coreAt(styles[record.formula.style].baking, household.altitude);
-      return atStep('bake', `By the probe: not out before ${least} °C in the middle.`);
+      return atStep('bake', `Use the probe: wait for ${least} °C in the middle.`);
     },
   },
   'cool-oven': {
     says: 'The oven was cooler than it says.',
     usual: 0.12,
     told: (of) => ovenTold(of, 1),
-    fix: () => atStep('heat', 'Set it ten degrees higher, or heat it a quarter of an hour longer.'),
+    fix: () => atStep('heat', 'Set it ten degrees higher, or heat it 15 minutes longer.'),
   },
   'hot-oven': {
     says: 'The oven was hotter than it says.',
     usual: 0.12,
     told: (of) => ovenTold(of, -1),
     fix: () =>
-      atStep('heat', 'Set it ten degrees lower, or foil over it after two thirds of the time.'),
+      atStep('heat', 'Set it ten degrees lower, or cover with foil after two thirds of the time.'),
   },
   'cut-early': {
-    says: 'It was cut, or wrapped, before it had cooled.',
+    says: 'It was cut or wrapped while warm.',
     usual: 0.15,
     told({ record }) {
       const { state, formula } = record;
@@ -359,18 +348,17 @@ const causes = {
     },
     fix: (of) =>
       saltShort(of) < 1
-        ? atStep('weigh', 'Weigh the salt with care: as it is written there is enough of it.')
+        ? atStep('weigh', 'Weigh the salt with care: the recipe has enough.')
         : {
             says: `Salt to ${Math.round(saltOf(of).usual * 10) / 10} % of the flour: ${gramsText(saltShort(of))} more.`,
             changes: [{ stage: mainStage(of.now).id, ingredient: 'salt', grams: saltShort(of) }],
           },
   },
   shaping: {
-    says: 'It was shaped loosely, with air folded in.',
+    says: 'It was shaped too loosely.',
     usual: 0.2,
     told: () => undefined,
-    fix: () =>
-      atStep('shape', 'Flatten it and press the bubbles out before it is rolled up tight.'),
+    fix: () => atStep('shape', 'Press the bubbles out, then roll it up tight.'),
   },
 } as const satisfies Record<string, CauseRow>;
 

@@ -1,3 +1,4 @@
+import { capital } from '../quantity/capital.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { dryBaseStyle, styles, type StyleId } from '../style/style.ts';
@@ -81,35 +82,35 @@ const most = 0.5;
 const muchFibre = 0.05;
 
 const standing =
-  'Waiting counts (a delay, a soak, a preheat); the usual rises, to about 3 hours, do not. Longer or overnight it rests at 4 °C or below. Milk powder keeps dry on top of the flour.';
+  'Waiting counts: a delay, a soak, a preheat. The usual rises, up to about 3 hours, do not. For longer or overnight, keep the dough at 4 °C or below. Milk powder keeps, dry on top of the flour.';
 
 /** General guidance that defers to local rules, makers' manuals and licensed advice. */
 export const cautionTable: readonly CautionRow[] = [
   {
     id: 'gluten-in-gluten-free-house',
-    text: 'gluten, and somebody in this house must not eat it. Spelt, einkorn and every other wheat, rye, barley and vital gluten are no exception. A shared machine, mill or board carries it over; their bread needs its own.',
+    text: 'gluten, which someone in this house must not eat. Spelt, einkorn, every other wheat, rye, barley and vital gluten hold it too. A shared machine, mill or board carries gluten over: use separate ones.',
     source: 'EU 1169/2011 Annex II; 21 CFR 101.91 (gluten-free: under 20 ppm)',
     of: holdsGluten,
     when: (f) => f.glutenFree === true,
   },
   {
     id: 'shared-mill',
-    text: 'Nothing in it holds gluten by itself, but a mill, machine or board that wheat went through does. Flours not labelled gluten-free may hold traces.',
+    text: 'No ingredient here contains gluten, but a mill, machine or board used for wheat does. Flours not labelled gluten-free may contain traces.',
     source: '21 CFR 101.91 (gluten-free: under 20 ppm)',
     when: (f) => f.glutenFree === true && !f.eaten.some(holdsGluten),
   },
   {
     id: 'gluten',
-    text: 'gluten. All wheats (spelt, einkorn, emmer, khorasan and durum too), rye, barley and vital gluten are unsafe in coeliac disease or wheat allergy; fresh-milled or ancient changes nothing. Oats only where labelled gluten-free.',
+    text: 'gluten. Every wheat (also spelt, einkorn, emmer, khorasan and durum), rye, barley and vital gluten is unsafe in coeliac disease or wheat allergy. Fresh-milled or ancient grain is no safer. Use only oats labelled gluten-free.',
     source: 'EU 1169/2011 Annex II; 21 CFR 101.91',
     everyday: ({ eaten }) =>
-      eaten.some(holds('wheat')) ? 'It holds gluten, of wheat.' : 'It holds gluten.',
+      eaten.some(holds('wheat')) ? 'Contains wheat gluten.' : 'Contains gluten.',
     of: holdsGluten,
     when: (f) => f.glutenFree !== true,
   },
   {
     id: 'perishable',
-    text: `not over 2 hours in all between 4 and 60 °C before the oven, so no delay timer. ${standing}`,
+    text: `no more than 2 hours in all between 4 and 60 °C before baking, so no delay timer. ${standing}`,
     source: 'US food-safety guidance; common practice for the usual rises',
     of: ({ of }) => of?.perishable === true,
     inDough: true,
@@ -117,7 +118,7 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'perishable-hot',
-    text: `in a room above 32 °C, not over 1 hour out of the fridge before the oven, and no delay timer. ${standing}`,
+    text: `in a room above 32 °C, no more than 1 hour out of the fridge before baking, and no delay timer. ${standing}`,
     source: 'US food-safety guidance; common practice for the usual rises',
     of: ({ of }) => of?.perishable === true,
     inDough: true,
@@ -125,7 +126,7 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'egg-rich',
-    text: 'baked to 71 °C in the middle at least, which bread is done well above. Raw dough with egg is not for tasting.',
+    text: 'bake to at least 71 °C in the middle; bread is done well above that. Do not taste raw dough with egg.',
     source: 'US food-safety guidance',
     of: holds('egg'),
   },
@@ -137,7 +138,7 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'xylitol-dogs',
-    text: 'kills dogs, in small amounts: keep dough, bread and crumbs from them.',
+    text: 'kills dogs, even a little. Keep dough, bread and crumbs from them.',
     source: 'US food-safety guidance',
     of: is('xylitol'),
   },
@@ -149,19 +150,19 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'lye',
-    text: 'Lye burns skin and eyes: food grade only, goggles and gloves, the lye into cold water and never water onto lye, no aluminium, children and pets out of the room. What was dipped is eaten only baked through.',
+    text: 'Lye burns skin and eyes. Food grade only; goggles and gloves; lye into cold water, never water onto lye; no aluminium; children and pets out of the room. Eat what was dipped only baked through.',
     source: 'common practice; the label and local rules go before it',
     when: (f) => f.said?.has('lye') === true || f.eaten.some((e) => is('lye')(e, f)),
   },
   {
     id: 'cooked-grain',
-    text: 'cooled within an hour, then kept in the fridge and used within a day: kept warm it can make ill, and baking does not undo that.',
+    text: 'cool within an hour, keep in the fridge and use within a day. Kept warm, cooked grain can make you ill, and baking does not undo that.',
     source: 'UK and US food-safety guidance on cooked rice',
     of: (e, f) => is('cookedGrain')(e, f) || isCooked(e),
   },
   {
     id: 'bitter-almonds',
-    text: 'hold a poison, raw ones most: never raw, never many, not for children. A few drops of extract take their place.',
+    text: 'contain a poison, raw ones most. Never raw, never many, never for children. Use a few drops of extract instead.',
     source: 'EFSA on cyanogenic glycosides in kernels, 2016, from memory',
     of: is('bitterAlmonds'),
   },
@@ -173,26 +174,26 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'polyols',
-    text: 'polyols, which upset some guts; small slices first.',
+    text: 'polyols can upset the gut: start with small slices.',
     source: 'EU 1169/2011 Annex III',
     of: ({ of }) => (of?.composition.polyols ?? 0) > 0,
   },
   {
     id: 'fibre-water',
-    text: 'so much fibre wants water drunk with it, and upsets some guts; small slices first.',
+    text: 'drink water with so much fibre, and start with small slices: it can upset the gut.',
     source: 'common practice, no source',
     of: (eaten, f) => isFibre(eaten) && fibreShare(f) > muchFibre,
   },
   {
     id: 'carbohydrate-estimate',
-    text: 'Figures for a low-carb bread are estimates: people on insulin or a medical diet follow their clinic.',
+    text: 'Figures for a low-carb bread are estimates. On insulin or a medical diet, follow your clinic.',
     source: 'common practice, no source',
     when: (f) => f.totals.dryBase || f.style === dryBaseStyle,
   },
   {
     id: 'high-up',
     text: ({ kitchen: { altitude = 0 } }) =>
-      `At ${Math.round(altitude / 50) * 50} m the air is thinner, and the same gas takes about ${Math.round((100 * (1 / pressureAt(altitude) - 1)) / 5) * 5} % more room: it rises sooner. Take that much less yeast, or look at it earlier.`,
+      `At ${Math.round(altitude / 50) * 50} m the air is thinner, and the same gas takes about ${Math.round((100 * (1 / pressureAt(altitude) - 1)) / 5) * 5} % more room, so the dough rises sooner. Use that much less yeast, or look earlier.`,
     source: 'pressure of the standard atmosphere (ICAO); the rise by the rise model',
     when: ({ kitchen: { altitude = 0 }, lines }) =>
       altitude >= highUp &&
@@ -201,7 +202,7 @@ export const cautionTable: readonly CautionRow[] = [
   {
     id: 'cold-kitchen',
     text: ({ kitchen: { room, coefficients } }) =>
-      `In a kitchen of ${Math.round(room.celsius!)} °C it rises for about ${(growthRate(coefficients.usualRoom.value) / growthRate(room.celsius!)).toFixed(1)} times as long as at ${coefficients.usualRoom.value} °C. Warm the water, or give it the time: ever more yeast is no cure.`,
+      `In a kitchen of ${Math.round(room.celsius!)} °C the dough rises for about ${(growthRate(coefficients.usualRoom.value) / growthRate(room.celsius!)).toFixed(1)} times as long as at ${coefficients.usualRoom.value} °C. Warm the water, or give it time. More yeast is not the answer.`,
     source: 'growth of yeast after Rosso 1993 and Salvadó 2011, from memory',
     when: ({ kitchen: { room }, lines }) =>
       room.celsius !== undefined &&
@@ -220,7 +221,7 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'needless-gluten',
-    text: 'The flours are strong enough for this bread by themselves: gluten on top makes it tougher, not higher.',
+    text: 'These flours are strong enough. Extra gluten makes the loaf tougher, not higher.',
     source: 'common practice, no source',
     when: (f) =>
       !f.totals.dryBase &&
@@ -230,26 +231,26 @@ export const cautionTable: readonly CautionRow[] = [
   },
   {
     id: 'no-gluten-grains',
-    text: 'Most of this flour holds no gluten that can build: it will not trap gas as wheat does, and kneading does nothing for it. Gluten is not the cure here either.',
+    text: 'Most of this flour cannot build gluten. The dough traps less gas than wheat, and kneading does not help. Neither does added gluten.',
     source: 'common practice, no source',
     // Who bakes rye, or without gluten grains, has said so.
     when: (f) => !f.totals.dryBase && f.strength.none > most && !styles[f.style].littleGluten,
   },
   {
     id: 'raw-flour',
-    text: 'Do not eat raw flour or raw dough, and keep it from dogs: it goes on rising in the stomach.',
+    text: 'Do not eat raw flour or raw dough, and keep it from dogs: it rises in the stomach.',
     source: 'US food-safety guidance',
-    everyday: () => 'Do not eat it raw.',
+    everyday: () => 'Don’t eat raw dough.',
   },
   {
     id: 'machine-too-loose',
-    text: 'A dough in a bread machine must form a ball: this one is too loose for the paddle. Use a tin and your hands, or hold water back.',
+    text: 'This dough is too loose for a bread machine, where it must form a ball. Use your hands and a tin, or hold water back.',
     source: 'common practice, no source',
     when: (f) => styles[f.style].machine && f.points > f.kitchen.coefficients.machineLoosest.value,
   },
   {
     id: 'soft-wheat',
-    text: 'Most of this flour is soft or ancient wheat: it spreads and tears with long kneading, and added gluten does not cure that. Short mixing, a tin for support.',
+    text: 'Most of this flour is soft or ancient wheat. Long kneading tears it, and added gluten does not help. Mix for a short time and use a tin.',
     source: 'common practice, no source',
     when: (f) => !f.totals.dryBase && f.strength.weak + f.strength.soft > most,
   },
@@ -283,8 +284,6 @@ function knownOf(eaten: readonly Eaten[]): Map<Eaten, ReadonlySet<Hazard>> {
   }
   return known;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * The cautions that a formula calls for, in the table's order, each with what it is about.

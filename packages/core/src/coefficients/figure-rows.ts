@@ -40,7 +40,7 @@ const styleTable = (of: string): Table =>
 const groups: ReadonlyArray<readonly [string, (all: readonly Ingredient[]) => Table]> = [
   ['Where each style wants the dough', () => styleTable('window')],
   [
-    'How much each thing drinks',
+    'How much water each thing absorbs',
     (all) =>
       all
         .filter((i) => i.absorption.value > 0 && !roles[i.role].atSignal)

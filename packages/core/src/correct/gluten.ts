@@ -4,7 +4,7 @@ import { commonPractice } from '../figure/figure.ts';
 import { doughModel } from '../dough/dough-model.ts';
 import { ownPoints } from '../dough/own-points.ts';
 import { surplusOf } from '../dough/linear-form.ts';
-import type { ResolvedLine } from '../formula/resolve.ts';
+import { bareLine } from '../formula/bare-line.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
 import { glutenToAdd, proteinAim, strengthShares } from '../dough/strength.ts';
 import { isFlour } from '../formula/base.ts';
@@ -37,7 +37,7 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
       reason: `Hold back ${gramsText(back)} of the gluten: above ${glutenMost.value} % of the flour a wheat bread turns rubbery.`,
       basis: commonPractice,
       certainty: 0.8,
-      ifLeft: 'A rubbery crumb and a dough that springs back at the shaping.',
+      ifLeft: 'A rubbery crumb, and a dough that springs back when shaped.',
       changes: [
         { stage, ingredient: gluten, grams: -back },
         { stage, ingredient: 'water', grams: water(-back) },
@@ -61,7 +61,7 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
     totals.wholeShare > 0.5 ? ' Household rule beside it: 1 to 2 tablespoons a loaf.' : '';
   return makeCorrection(context, {
     kind: 'gluten',
-    reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(water(rounded))} of water for it to drink.${thumb}`,
+    reason: `The flours bring ${totals.proteinPercent.toFixed(1)} % protein and this bread wants ${aim.toFixed(1)} %${totals.wholeShare > 0.2 ? ', as bran cuts strands' : ''}: ${gramsText(rounded)} of gluten, with ${gramsText(water(rounded))} of water for it.${thumb}`,
     basis: `${lines.some((l) => isFlour(l) && l.of.bag?.protein !== undefined) ? 'protein on the labels of your bags' : 'protein of the flours (USDA SR Legacy, from memory)'} against the style’s aim (${commonPractice})`,
     // Neither the flours' protein nor what the bread wants is known to the gram.
     certainty: normalBelow(
@@ -82,21 +82,9 @@ export function glutenCorrection(context: CorrectionContext): Correction | undef
 function waterWith(
   grams: number,
   of: Ingredient,
-  { lines, kitchen, level, stage, window }: CorrectionContext,
+  { lines, kitchen, level, window }: CorrectionContext,
 ): number {
-  const more: ResolvedLine = {
-    id: 'more',
-    ingredient: of.id,
-    grams,
-    measured: 'scale',
-    stage,
-    stageKind: 'dough',
-    state: undefined,
-    typedGrams: 0,
-    corrections: [],
-    of,
-  };
-  const { forms, base, softening } = doughModel([...lines, more], kitchen);
+  const { forms, base, softening } = doughModel([...lines, bareLine(of, grams, 'more')], kitchen);
   const surplus = forms.reduce((sum, f) => sum + surplusOf(f, softening) * f.line.grams, 0);
   const exact = ((level.points - ownPoints(kitchen)) * base.grams) / 100 - surplus;
   // To whole grams, and towards the middle of the window: a rounding is no reason for a correction.

@@ -34,8 +34,7 @@ export function saltCorrection(context: CorrectionContext): Correction | undefin
       basis: commonPractice,
       // Bread without salt is a choice: nobody can see from the sheet whether it was forgotten.
       certainty: present === 0 ? saltMissing : saltLow,
-      ifLeft:
-        'A faster rise, a slacker dough and a flat taste. Low-salt bread is a fair choice too.',
+      ifLeft: 'A faster rise, a slacker dough, a flat taste. Low-salt bread is fine too.',
       changes: [{ stage: line?.stage ?? stage, ingredient: of, grams }],
     });
   }

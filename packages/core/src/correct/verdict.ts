@@ -1,12 +1,13 @@
+import { capital } from '../quantity/capital.ts';
 import { tellingDifference } from '../dough/telling-difference.ts';
 import { styles, type StyleId, type Window } from '../style/style.ts';
-import { gramsText, pointsText } from '../quantity/number.ts';
+import { gramsText } from '../quantity/number.ts';
 import type { CannotTell } from '../dough/cannot-tell.ts';
 import type { Level } from '../dough/level.ts';
 import type { Aim } from './aims.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import type { Correction } from './correction.ts';
-import { stateAt, type DoughState } from '../dough/state.ts';
+import type { DoughState } from '../dough/state.ts';
 import { outside } from '../dough/window.ts';
 
 /** The level in words: what stands beside the picture, always. */
@@ -14,6 +15,8 @@ interface Verdict {
   readonly state: string;
   /** In or out of the window, and what brings it home. */
   readonly says: string;
+  /** The same in as few words as a row of a list has room for. */
+  readonly brief: string;
   /** How it will feel before slow drinkers have drunk, where that is another feel. */
   readonly early?: string;
   /** Chance that the dough lands in the window, 0 to 1; absent where nothing can be told. */
@@ -52,11 +55,9 @@ export function chanceInWindow(
   return Math.max(0, within);
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 function earlyFeel({ points, early }: Level, restMinutes: number): string | undefined {
   if (early - points < tellingDifference) return undefined;
-  return `At the first touch it feels ${stateAt(early).short} (${pointsText(early)}); after ${restMinutes} minutes’ rest ${stateAt(points).short} (${pointsText(points)}). Judge it late.`;
+  return `At first the dough feels wetter. Wait ${restMinutes} minutes before you judge it.`;
 }
 
 /** The grams beside it say “about” already. */
@@ -70,7 +71,8 @@ export function verdict(
   { level, state, window, edge, aims, corrections, restMinutes, cannotTell }: Judged,
   style: StyleId,
 ): Verdict {
-  if (cannotTell) return { state: 'Cannot tell', says: cannotTell.says, fits: false };
+  if (cannotTell)
+    return { state: 'Cannot tell', says: cannotTell.says, brief: 'Cannot tell', fits: false };
   const off = outside(level.points, window);
   const fix = corrections.find((s) => s.kind === 'water' || s.kind === 'flour');
   const wanted = styles[style].inSentence;
@@ -79,22 +81,25 @@ export function verdict(
     (fix.grams > 0
       ? `Needs about ${gramsText(fix.grams)} more ${fix.name} (${bare(fix.spoons)}).`
       : `Hold back about ${gramsText(-fix.grams)} of water (${bare(fix.spoons)}).`);
+  const deed =
+    fix &&
+    (fix.grams > 0
+      ? `add ${gramsText(fix.grams)} ${fix.name}`
+      : `hold back ${gramsText(-fix.grams)} water`);
+  const side = off < 0 ? 'Too tight' : 'Too loose';
   const early = earlyFeel(level, restMinutes);
   return {
     state: capital(state.says),
     says:
-      off === 0
-        ? `Where it should be for ${wanted}.`
-        : `${off < 0 ? 'Too tight' : 'Too loose'} for ${wanted}. ${correction ?? ''}`.trim(),
+      off === 0 ? `Just right for ${wanted}.` : `${side} for ${wanted}. ${correction ?? ''}`.trim(),
+    brief: off === 0 ? 'Just right' : [side, ...(deed ? [deed] : [])].join(': '),
     ...(early ? { early } : {}),
     // Of what it is, or may be.
     chance: aims.reduce(
       (sum, aim) => sum + aim.probability * chanceInWindow(level, aim.window, aim.edge),
       0,
     ),
-    ...(edge >= weakEdge
-      ? { weak: 'Few breads stand behind this window: go by how it feels.' }
-      : {}),
+    ...(edge >= weakEdge ? { weak: 'We know few breads of this kind: go by feel.' } : {}),
     fits: off === 0,
   };
 }

@@ -1,5 +1,5 @@
 import { pouredWater } from '../formula/poured-water.ts';
-import { gramsText, roundAway } from '../quantity/number.ts';
+import { roundAway } from '../quantity/number.ts';
 import { absorptionKeyOf } from '../dough/linear-form.ts';
 import { stateAt } from '../dough/state.ts';
 import { earned } from '../belief/certainty-earned.ts';
@@ -22,8 +22,7 @@ function levelBasis(context: CorrectionContext): Pick<Correction, 'basis' | 'res
   const main = thickenerOf(context.lines)?.line;
   const key = main && absorptionKeyOf(main);
   const bakes = (key !== undefined && context.kitchen.belief.bakes[key]) || 0;
-  const of =
-    looks === 0 ? '' : ` and how ${looks} of your ${looks === 1 ? 'loaf' : 'loaves'} came out`;
+  const of = looks === 0 ? '' : ` and ${looks} ${looks === 1 ? 'loaf' : 'loaves'} of yours`;
   return {
     basis: `${absorptionBasis(bakes)}${of}`,
     ...(key !== undefined && bakes > 0 ? { restsOn: key } : {}),
@@ -31,7 +30,7 @@ function levelBasis(context: CorrectionContext): Pick<Correction, 'basis' | 'res
 }
 
 function absorptionBasis(bakes: number): string {
-  if (bakes === 0) return 'catalogue absorption of these flours (own model, calibrated)';
+  if (bakes === 0) return 'what these flours usually absorb';
   return bakes === 1 ? 'what your last bake taught' : `your last ${bakes} bakes with this flour`;
 }
 
@@ -57,10 +56,10 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   if (grams > 0) {
     return makeCorrection(context, {
       kind: 'water',
-      reason: `Needs about ${gramsText(grams)} more water: with so much ${drinker} the dough comes out ${state.says}.`,
+      reason: `So much ${drinker} makes the dough ${state.says}.`,
       ...basis,
       certainty,
-      ifLeft: 'A tight dough rises less, tears at the shaping and bakes dense.',
+      ifLeft: 'A tight dough rises less, tears when shaped and bakes dense.',
       changes: [{ stage: context.stage, ingredient: 'water', grams }],
     });
   }
@@ -69,17 +68,17 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   if (spare >= -grams) {
     return makeCorrection(context, {
       kind: 'water',
-      reason: `Hold back about ${gramsText(-grams)} of the water: as it stands the dough is ${state.says}.`,
+      reason: `As written, the dough is ${state.says}.`,
       ...basis,
       certainty,
-      ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
+      ifLeft: 'A loose dough spreads instead of rising, and sticks.',
       changes: [{ stage: context.stage, ingredient: 'water', grams }],
     });
   }
 
   const thickener = thickenerOf(lines);
   if (!thickener) return undefined;
-  const { line, of } = thickener;
+  const { line } = thickener;
   const more = roundAway(
     thickenedTo(level.points - off, thickener, context),
     step(level.baseGrams),
@@ -88,10 +87,10 @@ export function waterCorrection(context: CorrectionContext): Correction | undefi
   if (!(more > 0 && Number.isFinite(more))) return undefined;
   return makeCorrection(context, {
     kind: 'flour',
-    reason: `Needs about ${gramsText(more)} more ${context.totals.dryBase ? of.name : 'flour'}: there is no water to hold back, and the dough is ${state.says}.`,
+    reason: `As written, the dough is ${state.says}. There is no water to hold back.`,
     ...basis,
     certainty,
-    ifLeft: 'A dough this loose spreads instead of rising, and sticks to hands and paddle.',
+    ifLeft: 'A loose dough spreads instead of rising, and sticks.',
     changes: [{ stage: line.stage, ingredient: line.ingredient, grams: more }],
   });
 }

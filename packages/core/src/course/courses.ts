@@ -1,6 +1,6 @@
 /** How a bread goes through a machine. */
 export const courses = {
-  whole: { label: 'all in the machine', says: 'it kneads, rises and bakes it' },
+  whole: { label: 'all in the machine', says: 'kneads, rises and bakes' },
   dough: {
     label: 'dough only, then the oven',
     says: 'it kneads and rises it; shaped and baked by you',

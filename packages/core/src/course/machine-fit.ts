@@ -156,13 +156,13 @@ function programme({ course, lines, wants }: FitFacts): MachineFinding | undefin
   if (isSourdough(lines))
     return {
       id: 'sourdough',
-      says: `${chosen.label} rises by the clock of baker’s yeast: a starter has not risen by then.`,
+      says: `${chosen.label} is timed for yeast: a starter is not risen by then.`,
       fixes: [toCourse('by-eye')],
     };
   if (wants.course === 'dough')
     return {
       id: 'shaped',
-      says: 'This bread is shaped by hand and baked in the oven: the machine makes its dough.',
+      says: 'This bread is shaped by hand and baked in the oven: use the machine for the dough.',
       fixes: [toCourse('dough')],
     };
   const better = machine.programmes.find((p) => p.use === wants.use);
@@ -192,7 +192,7 @@ function warmFlour({ course, lines }: FitFacts): MachineFinding | undefined {
   return isMostlyFresh(lines) && rest?.kind === 'rest' && rest.minutes > longRest
     ? {
         id: 'warm-flour',
-        says: `Its ${rest.minutes} min of warming are needless with flour warm from the mill: everything else goes in from the fridge, the water cold.`,
+        says: `Its ${rest.minutes} min of warming are too much for warm, fresh-milled flour: use cold water and cold ingredients.`,
         fixes: [],
       }
     : undefined;
@@ -235,7 +235,7 @@ function delayedPerishables({
   if (delay <= 0 || spoils.length === 0) return undefined;
   return {
     id: 'delay-perishables',
-    says: `No delay with ${names(spoils)} in the pan: not over 2 hours between 4 and 60 °C in all.`,
+    says: `No delay with ${names(spoils)} in the pan: no more than 2 hours in all between 4 and 60 °C.`,
     fixes: [...spoils.flatMap((l) => keeping(formula, l, household)), beginNow],
   };
 }

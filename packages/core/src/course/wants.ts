@@ -61,9 +61,9 @@ export function doughWants(
       : 'dough';
   const whyCourse =
     course === 'by-eye'
-      ? 'A starter keeps to no clock: a yeast programme bakes it before it has risen.'
+      ? 'A starter needs longer than a yeast programme.'
       : course === 'dough'
-        ? 'It is divided or shaped by hand, and baked in the oven.'
+        ? 'It is shaped by hand and baked in the oven.'
         : '';
   if (lowCarb)
     return {
@@ -77,21 +77,21 @@ export function doughWants(
       use: 'short',
       course,
       whyCourse,
-      why: 'Without gluten there is nothing to knead, and what is knocked down does not rise again: one short knead, one rise.',
+      why: 'Without gluten: one short knead, one rise.',
     };
   if (isMostlyFresh(lines))
     return {
       use: 'plain',
       course,
       whyCourse,
-      why: 'Fresh-milled flour is warm from the mill: the long warming of the whole-grain programme is needless, and overheats it.',
+      why: 'Fresh-milled flour is warm: the whole-grain programme would overheat it.',
     };
   if ((sums?.wholeShare ?? 0) > mostWhole)
     return {
       use: 'whole',
       course,
       whyCourse,
-      why: 'Bran drinks slowly and rises slowly: the whole-grain programme gives it the time.',
+      why: 'Bran takes up water slowly: the whole-grain programme gives it time.',
     };
   if (all > 0 && sugarOf(lines) / all > sweetFrom)
     return { use: 'sweet', course, whyCourse, why: 'A sweet dough rises slowly and browns soon.' };

@@ -20,9 +20,12 @@ interface AccountBars {
   readonly scale: number;
 }
 
+/** Grams of water below which a scale shows nothing, and nobody has to read of it. Own choice, no source. */
+const leastSeen = 0.1;
+
 /**
  * The water account as two bars on one gram scale: what brings water, then what softens as water
- * would, over what drinks it.
+ * would, over what drinks it. What no kitchen scale would show is left out.
  *
  * @example accountBars(level.account).drinks[0] // the thirstiest line
  */
@@ -31,7 +34,7 @@ export function accountBars({ entries, brings, softens, drinks }: WaterAccount):
   const lay = (kind: AccountSegment['kind'], start: number): AccountSegment[] => {
     let at = start;
     return entries
-      .filter((e) => e[kind] > 0)
+      .filter((e) => e[kind] >= leastSeen)
       .sort((a, b) => b[kind] - a[kind])
       .map((e) => {
         const from = at / scale;

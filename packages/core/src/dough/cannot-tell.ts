@@ -41,7 +41,7 @@ function whatToDo({ doubts }: Level, lines: readonly ResolvedLine[]): string {
   if (worst?.kind === 'habit' || worst?.kind === 'habitOf')
     return 'Weigh the flour, or weigh your cup of it in the Pantry.';
   if (worst?.kind === 'absorption' && name) {
-    return `Hardly anything is known of how much ${name} drinks: mix it, add the water by the spoon, and say how it felt.`;
+    return `We hardly know how much water ${name} takes. Mix it, add the water by the spoon, and say how it felt.`;
   }
   return 'Mix it, add the water by the spoon, and say how it felt.';
 }
@@ -65,33 +65,33 @@ export function cannotTell(
   if (open) {
     return {
       code: 'unread',
-      says: `“${open.text.slice(0, 80)}” was not read, and may be what decides: say what it is, where it stands.`,
+      says: `“${open.text.slice(0, 80)}” was not read and may matter most: say what it is.`,
     };
   }
   const base = lines.filter((l) => l.grams > 0 && partOfBase(l, totals) > 0);
   if (totals.dryBase && base.every((l) => l.of.role === 'gluten')) {
     return {
       code: 'gluten-only',
-      says: 'Gluten by itself makes rubber, not dough: add a meal, a fibre or a flour.',
+      says: 'Gluten alone makes rubber, not dough: add a meal, a fibre or a flour.',
     };
   }
   if (totals.flourGrams < leastFlour * totals.doughGrams) {
     return {
       code: 'hardly-any-flour',
-      says: 'There is hardly any flour beside the rest: check the amounts.',
+      says: 'There is hardly any flour: check the amounts.',
     };
   }
   if (points > furthest) {
     return {
       code: 'beyond',
-      says: 'More liquid than flour can hold: a batter, which the level is not made for. Check the amounts.',
+      says: 'More liquid than the flour can hold: this is a batter. Check the amounts.',
     };
   }
   // That nobody feels how wet it is, is no reason to tell nothing.
   if (Math.sqrt(sd ** 2 - pastTouchDoubt(points) ** 2) > unsureAbove) {
     return {
       code: 'unsure',
-      says: `Too little is known of it: 8 in 10 doughs like this come out anywhere from ${stateAt(low).short} to ${stateAt(high).short}. ${whatToDo(level, lines)}`,
+      says: `The amounts are too uncertain to tell: this dough could be anything from ${stateAt(low).short} to ${stateAt(high).short}. ${whatToDo(level, lines)}`,
     };
   }
   return undefined;

@@ -44,7 +44,7 @@ export function mixingAdvice(lines: readonly ResolvedLine[]): MixingAdvice[] {
       by,
       label,
       minutes: Math.round(minutes.value * share),
-      says: tooLong ? 'kneads for longer than this dough stands: use dough-only and stop it' : says,
+      says: tooLong ? 'kneads too long for this dough: use dough-only and stop it' : says,
       tooLong,
     };
   });

@@ -23,7 +23,7 @@ export interface Simulation {
   /** Ends of the 80 % interval: the tenth and the ninetieth percentile. */
   readonly low: number;
   readonly high: number;
-  /** Share of the draws that land in the window. */
+  /** Share of the draws that land in the window, its ends taken as sure: a bread’s chance counts their doubt, see verdict. */
   readonly chance: number;
   /** Counts of draws over equal stretches from `from` to `to`. */
   readonly histogram: {

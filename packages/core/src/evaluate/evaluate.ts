@@ -48,7 +48,7 @@ export interface Evaluation {
   readonly aims: readonly Aim[];
   /** How sure it is what bread this is, where nobody said. */
   readonly guess?: StyleGuess;
-  /** After so long slow drinkers have had enough. */
+  /** Slow flours have taken up their water after. */
   readonly restMinutes: number;
   /** All corrections that it calls for, those that the baker left included. */
   readonly corrections: readonly Correction[];

@@ -67,7 +67,9 @@ function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: numbe
   const percent = (of: (line: ResolvedLine) => number) =>
     (100 * lines.reduce((sum, l) => sum + l.grams * of(l), 0)) / (base.grams || 1);
   const soft = (of: ResolvedLine) => roles[of.of.role].softens;
-  const yeast = lines.some((l) => l.of.yeast && l.grams > 0);
+  // What is still asked about is in it all the same.
+  const asked = (formula.unread ?? []).map((u) => u.text).join('\n');
+  const yeast = lines.some((l) => l.of.yeast && l.grams > 0) || /\byeast\b/i.test(asked);
   const words = [
     formula.size,
     ...(formula.steps ?? []).map((step) => step.says),
@@ -89,18 +91,24 @@ function traitsOf(formula: Formula, lines: readonly ResolvedLine[], level: numbe
     fruit: percent((l) => (l.of.role === 'addIn' && l.of.composition.sugars > 20 ? 1 : 0)),
     yeast,
     leaven: yeast || lines.some((l) => l.stageKind === 'starter'),
-    powder: lines.some((l) => isRaisingAgent(l) && l.grams > 0),
+    powder:
+      lines.some((l) => isRaisingAgent(l) && l.grams > 0) ||
+      /\b(?:baking powder|baking soda|bicarbonate)\b/i.test(asked),
     unkneaded:
       isUnkneaded({ ...formula, style: usualStyle }) ||
       /\bstirred\b/i.test(formula.name) ||
       (/\bstir\b/.test(words) && !/\bknead/.test(words)),
     hasOven: /\b(?:oven|bake)\b/.test(words),
     sourdough: !yeast && lines.some((l) => l.stageKind === 'starter'),
-    raised: yeast || lines.some((l) => l.stageKind === 'starter' || isRaisingAgent(l)),
+    raised:
+      yeast ||
+      lines.some((l) => l.stageKind === 'starter' || isRaisingAgent(l)) ||
+      /\b(?:starter|levain|sourdough|baking|bicarbonate|soda)\b/i.test(asked),
     pieces: formula.pieces ?? 1,
     piece: formula.piece?.kind,
     boiled: formula.outside?.some((o) => o.use === 'boil') ?? false,
-    level,
+    // How firm it is, says nothing while some of its water is not read: no comparison holds.
+    level: /\b(?:water|milk|eggs?|buttermilk|yogh?urt|juice|beer|oil)\b/i.test(asked) ? NaN : level,
   };
 }
 
@@ -122,10 +130,12 @@ const byName = (words: RegExp, style: StyleId, how = named): Evidence => ({
   because: 'by its name',
 });
 
-/** What speaks against styles by what is not there. */
-function lacking(when: Evidence['when'], against: Evidence['for']): Evidence[] {
-  return [{ when, for: against, because: '' }];
-}
+/** What speaks against styles by what is not there: it is never what a style is taken for. */
+const lacking = (when: Evidence['when'], against: Evidence['for']): Evidence => ({
+  when,
+  for: against,
+  because: '',
+});
 
 /** A tin, a sandwich loaf, a machine: the words of breads that stand between walls. */
 const tin =
@@ -139,12 +149,12 @@ const evidence: readonly Evidence[] = [
   {
     when: (t) => t.dryness > 0.5,
     for: { 'low-carb': 12 },
-    because: 'as it stands on gluten, fibre and meals more than on flour',
+    because: 'as it has more gluten, fibre and meal than flour',
   },
   {
     when: (t) => t.dryness <= 0.5 && t.gluten < 0.3,
     for: { 'gluten-free': 12 },
-    because: 'as most of its flour is of grains without gluten',
+    because: 'as most of its flour has no gluten',
   },
   {
     when: (t) => t.dryness <= 0.5 && t.gluten >= 0.3 && t.rye >= 0.5,
@@ -154,7 +164,7 @@ const evidence: readonly Evidence[] = [
   {
     when: (t) => t.dryness <= 0.5 && t.powder && !t.leaven,
     for: { quick: 9, flatbread: 3, griddle: 3 },
-    because: 'as soda or powder raises it, and no yeast',
+    because: 'as soda or powder raises it',
   },
   byName(/\b(?:steamed|steamer)\b/, 'steamed', 8),
   {
@@ -289,7 +299,7 @@ const evidence: readonly Evidence[] = [
   {
     when: (t) => t.level >= touchEnds && t.leaven,
     for: { slack: 1.5, 'stirred-tin': 3.5 },
-    because: 'as nobody could knead it, so wet it is',
+    because: 'as it is too wet to knead',
   },
   {
     when: (t) => t.yeast && t.fat < 1 && t.sugar < 1 && t.whole <= 0.5,
@@ -312,15 +322,15 @@ const evidence: readonly Evidence[] = [
     because: 'as most breads like it are baked in a tin',
   },
   // What speaks against a style: what it stands on is not there.
-  ...lacking((t) => t.dryness < 0.1, { 'low-carb': -6 }),
-  ...lacking((t) => t.gluten >= 0.3, { 'gluten-free': -6 }),
-  ...lacking((t) => t.rye < 0.5, { rye: -6 }),
-  ...lacking((t) => t.leaven || !t.powder, { quick: -6 }),
-  ...lacking((t) => t.fat < 10, { rich: -4 }),
-  ...lacking((t) => t.fat < 10 || t.fruit < 15, { 'fruit-rich': -3 }),
-  ...lacking((t) => !t.sourdough, { 'hearth-white': -2, 'hearth-wholegrain': -2 }),
+  lacking((t) => t.dryness < 0.1, { 'low-carb': -6 }),
+  lacking((t) => t.gluten >= 0.3, { 'gluten-free': -6 }),
+  lacking((t) => t.rye < 0.5, { rye: -6 }),
+  lacking((t) => t.leaven || !t.powder, { quick: -6 }),
+  lacking((t) => t.fat < 10, { rich: -4 }),
+  lacking((t) => t.fat < 10 || t.fruit < 15, { 'fruit-rich': -3 }),
+  lacking((t) => !t.sourdough, { 'hearth-white': -2, 'hearth-wholegrain': -2 }),
   // Rarely made, and then called so.
-  ...lacking(() => true, { steamed: -1.5, griddle: -1.5, laminated: -1.5, 'stirred-tin': -1.5 }),
+  lacking(() => true, { steamed: -1.5, griddle: -1.5, laminated: -1.5, 'stirred-tin': -1.5 }),
 ];
 
 /**

@@ -33,7 +33,7 @@ const loaves: readonly FirstLoaf[] = [
   {
     name: 'Half and half tin loaf',
     style: 'pan',
-    notes: 'Judge the dough late: whole grain drinks for half an hour.',
+    notes: 'Whole grain takes up water for half an hour: wait before you judge the dough.',
     dough: [
       ['bread-flour', 250],
       ['whole-wheat', 250],

@@ -1,6 +1,6 @@
 import { askedField } from '../formula/asked.ts';
 import { outsideField, pieceField, unreadField } from '../formula/beside.ts';
-import { measuringMethods, stageKinds } from '../formula/formula.ts';
+import { measuringMethods, mostPages, stageKinds } from '../formula/formula.ts';
 import { mostPieces } from '../formula/pieces.ts';
 import { processField } from '../formula/process.ts';
 import { stepField } from '../formula/step.ts';
@@ -122,6 +122,7 @@ export const formulaShape = {
   outside: maybe(meaning(list(outsideField, 60), 'what is not in the dough')),
   unread: maybe(meaning(list(unreadField, formatLimits.allLines), 'lines that could not be read')),
   asked: maybe(meaning(askedField, 'what is being tried with it')),
+  pages: maybe(meaning(list(id, mostPages), 'photos that it was read from, by their ids')),
   notes: maybe(text(20_000)),
   size: maybe(meaning(text(80), 'of the loaf, pan or basket that it is made for')),
   device: maybe(id),

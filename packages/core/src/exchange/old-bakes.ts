@@ -103,12 +103,18 @@ const numberIn = (text: string): number | undefined => {
   return found ? Number(found[0].replace(',', '.')) : undefined;
 };
 
+/** Words that stood for judgements in books that were handed out before; "fair" was one too, of 3, and is read as today. */
+const formerJudgements: Readonly<Record<string, number>> = { 'so-so': 2, 'as it should be': 5 };
+
 /** How it came out, by a number of five or ten, by marks, or by its words. */
 function starsIn(text: string): number | undefined {
   const marks = (text.match(/[★⭐●*]/gu) ?? []).length;
   if (marks >= 1 && marks <= 5) return marks;
-  const said = judgements.indexOf(text.toLowerCase() as (typeof judgements)[number]);
+  const word = text.toLowerCase();
+  const said = judgements.findIndex((judgement) => judgement.toLowerCase() === word);
   if (said >= 0) return said + 1;
+  const former = formerJudgements[word];
+  if (former !== undefined) return former;
   const value = numberIn(text);
   if (value === undefined || value < 0) return undefined;
   const ofTen = value > 5 || /\/\s*10\b/.test(text);

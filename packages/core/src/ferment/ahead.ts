@@ -69,7 +69,7 @@ export const aheadKinds = {
     share: share(1),
     water: water(120),
     process: { minutes: 240, mostMinutes: 960, place: 'room', end: 'time' },
-    says: 'they drink beforehand and take no water from the dough later',
+    says: 'they soak up water now, not from the dough later',
   },
   'whole-soaker': {
     label: 'Soak the whole-grain flour',
@@ -99,7 +99,7 @@ export const aheadKinds = {
     share: share(0.1),
     water: water(100),
     process: { place: 'fridge' },
-    says: 'flour and water that are there already, with some tang: it no longer raises',
+    says: 'spare flour and water with some tang; it raises nothing',
   },
 } as const satisfies Record<string, Ahead>;
 
@@ -152,9 +152,7 @@ export function aheadOf(
   if (!source) {
     return refuse(
       'nothing-for-it',
-      row.of === 'grain'
-        ? 'There are no oats, flakes or seeds in the dough to soak.'
-        : 'There is no such flour in the dough.',
+      row.of === 'grain' ? 'No oats, flakes or seeds to soak.' : 'No such flour in the dough.',
     );
   }
   const all = sumGrams(row.of === 'flour' ? lines.filter(isFlour) : sources);
@@ -186,7 +184,7 @@ export function aheadOf(
   if (row.hours) {
     const yeast = dough.filter((l) => l.of.yeast).sort((a, b) => b.grams - a.grams)[0];
     if (!yeast?.of.yeast) {
-      return refuse('no-yeast', 'Its yeast comes out of the dough’s, and there is none in it.');
+      return refuse('no-yeast', 'Its yeast comes from the dough, which has none.');
     }
     const ferment = prefermentDough(
       [
@@ -200,7 +198,7 @@ export function aheadOf(
     const found = leavenFor(ferment, 'yeast', row.hours.value, end, paces, model);
     const percent = found.percent ? found.percent.middle : found.nearest?.percent;
     if (percent === undefined) {
-      return refuse('never-ripe', 'Where it stands it never gets ripe.');
+      return refuse('never-ripe', 'It never gets ripe there.');
     }
     const own = convertYeast((percent * solid) / 100, 'instant', yeast.of.yeast, work);
     changes.push(...move(yeast, Math.min(yeast.grams, Math.max(0.02, hundredth(own)))));
@@ -230,7 +228,7 @@ export function foldIn(
   if (own.length === 0) return undefined;
   return {
     correction: `ahead:none:${stage}`,
-    reason: 'All of it is mixed at once',
+    reason: 'Mix everything at once',
     basis: commonPractice,
     changes: own.flatMap((l) => [
       { stage, ingredient: l.ingredient, grams: -l.grams },

@@ -56,7 +56,7 @@ export function dopingFor(
     high: own(high),
     correction: {
       correction: `dope:${yeast.ingredient}`,
-      reason: 'A little yeast beside the starter: the time is certain, the taste milder',
+      reason: 'A little yeast with the starter: surer timing, milder taste',
       basis: 'rise model, calibrated on customary rises',
       changes: [{ stage: yeast.stage, ingredient: yeast.ingredient, grams }],
     },

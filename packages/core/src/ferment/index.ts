@@ -28,6 +28,7 @@ export * from './souring.ts';
 export * from './starter-share.ts';
 export * from './usual-warmth.ts';
 export * from './vessel.ts';
+export * from './volume-text.ts';
 export * from './warm-and-cold.ts';
 export * from './warmth-for.ts';
 export * from './water-temperature.ts';

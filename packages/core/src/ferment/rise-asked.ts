@@ -88,12 +88,12 @@ const endOf = (asked: RiseAsked, dough: RisingDough, model: RiseModel): RiseEnd 
 /** Why a rise never comes to its end, in words. */
 function whyNot(dough: RisingDough, end: RiseEnd, reaches: number): string {
   const hottest = Math.max(dough.celsius, ...dough.air.map((a) => a.celsius));
-  if (dough.yeast + dough.starter === 0) return 'Nothing in it makes it rise.';
+  if (dough.yeast + dough.starter === 0) return 'Nothing here makes it rise.';
   if (hottest > warmthFigures.gasMost.value)
     return `At ${Math.round(hottest)} °C yeast dies before it has risen.`;
   if ('gas' in end) return `It is not ripe in ${longestRise} hours.`;
-  if ((dough.fromVolume ?? 1) >= end.volume) return 'It stands as high as that already.';
-  return `It comes to ${reaches.toFixed(2)} times its volume and no further.`;
+  if ((dough.fromVolume ?? 1) >= end.volume) return 'It is that high already.';
+  return `It comes to ${reaches.toFixed(2)} times its volume at most.`;
 }
 
 /**
@@ -132,12 +132,11 @@ function whyNoLeaven(
   percent: number | undefined,
 ): string {
   const { why, nearest } = found;
-  if (why === 'never' || !nearest || percent === undefined)
-    return 'It never comes there, whatever raises it.';
+  if (why === 'never' || !nearest || percent === undefined) return 'It never gets there.';
   const most = `${Number(percent.toPrecision(2))} %`;
   return why === 'too-soon'
-    ? `That is too soon: with ${most}, the most that makes sense, it takes ${hoursText(nearest.hours)}. Make it warmer, or wait.`
-    : `That is too late: with ${most}, the least that can be meant, it takes ${hoursText(nearest.hours)}. Make it colder, or use the fridge.`;
+    ? `Too soon: with ${most} at most, it takes ${hoursText(nearest.hours)}. Make it warmer, or wait.`
+    : `Too late: with ${most} at least, it takes ${hoursText(nearest.hours)}. Make it colder, or use the fridge.`;
 }
 
 /**

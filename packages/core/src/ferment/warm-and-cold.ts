@@ -27,13 +27,13 @@ const warmthSchools = {
     label: 'Warm and fast',
     dough: figure(28, '°C', 1, commonPractice),
     place: figure(26, '°C', 1, commonPractice),
-    says: 'warm water, a warm place: soon done, milder, closer to going over',
+    says: 'warm water, a warm place: quick and mild, but it over-proofs sooner',
   },
   cold: {
     label: 'Cold and slow',
     dough: figure(22, '°C', 1, commonPractice),
     fridgeAfter: figure(0.5, 'h', 0.2, commonPractice),
-    says: 'cold water, the fridge or a cool larder: better structure and taste, and it waits for you',
+    says: 'cold water, the fridge or a cool larder: more taste, and it waits for you',
   },
 } as const satisfies Record<string, School>;
 

@@ -105,7 +105,7 @@ export function setPercent(
   const lines = resolve(formula, pantry);
   const line = lines.find((l) => l.id === lineId);
   const sums = totals(lines);
-  if (!line || !sums) return refuse('no-base', 'There is no flour yet to take a percentage of');
+  if (!line || !sums) return refuse('no-base', 'Add some flour first');
   const grams = gramsOf(percent, sums, school);
   const inBase = (l: ResolvedLine) => partOfBase(l, sums) > 0.5;
   if (!inBase(line)) return setGrams(formula, lineId, grams);
@@ -116,13 +116,13 @@ export function setPercent(
   if (others.length === 0) {
     return refuse(
       'only-flour',
-      'The only flour is always 100 %: change its grams, or add another flour',
+      'The only flour is always 100 %: change the grams, or add another flour',
     );
   }
   const othersGrams = sumGrams(others);
   const remaining = othersGrams + line.grams - grams;
   if (remaining < 0) {
-    return refuse('over-hundred', 'The flours of this stage would come to more than there is');
+    return refuse('over-hundred', 'That is more flour than there is');
   }
   return others.reduce(
     (next, l) => setGrams(next, l.id, (l.grams * remaining) / othersGrams, l.measured),

@@ -77,6 +77,9 @@ export interface Taken {
   readonly stages?: readonly StageHead[];
 }
 
+/** So many photos stand with a formula at most: of a card two, of a booklet a few. */
+export const mostPages = 12;
+
 export const formulaFormat = 'tender-crumb/formula-2';
 
 /** A bread as the baker has it: what was typed, and the corrections taken since. Never changed in place. */
@@ -98,6 +101,8 @@ export interface Formula {
   readonly slices?: number;
   /** The recipe as it was pasted, to the letter. */
   readonly source?: string;
+  /** Photos of pages that it was read from, by their ids. */
+  readonly pages?: readonly string[];
   /** The work as the recipe has it, in order. */
   readonly steps?: readonly Step[];
   /** Glaze, filling, flour for the bench: what is not in the dough. */
@@ -133,24 +138,37 @@ export function stagesOf({ stages, taken }: Formula): StageHead[] {
 /** Every line with its stage, as typed. */
 export const allLines = (formula: Formula): Line[] => formula.stages.flatMap((s) => s.lines);
 
+/** A formula without something that it may have. */
+function formulaWithout(formula: Formula, key: 'styleGuessed' | 'asked'): Formula {
+  const rest: { -readonly [K in keyof Formula]: Formula[K] } = { ...formula };
+  delete rest[key];
+  return rest;
+}
+
 /**
  * A formula as the bread that somebody says it is: no guess any more.
  *
  * @example ofStyle({...formula, style: 'pan', styleGuessed: true}, 'bagel').styleGuessed // undefined
  */
-export function ofStyle(formula: Formula, style: StyleId): Formula {
-  const said: { -readonly [K in keyof Formula]: Formula[K] } = { ...formula, style };
-  delete said.styleGuessed;
-  return said;
-}
+export const ofStyle = (formula: Formula, style: StyleId): Formula => ({
+  ...formulaWithout(formula, 'styleGuessed'),
+  style,
+});
+
+/**
+ * A formula with which something is tried; nothing any more where that is absent.
+ *
+ * @example trying({...formula, asked}, undefined).asked // undefined
+ */
+export const trying = (formula: Formula, asked: Asked | undefined): Formula =>
+  asked ? { ...formula, asked } : formulaWithout(formula, 'asked');
 
 /**
  * A formula once more, under another name: what is tried with the first is not tried with the second.
  *
  * @example copyOf({...formula, asked}, 'Loaf, copy').asked // undefined
  */
-export function copyOf(formula: Formula, name: string): Formula {
-  const copy: { -readonly [K in keyof Formula]: Formula[K] } = { ...formula, name };
-  delete copy.asked;
-  return copy;
-}
+export const copyOf = (formula: Formula, name: string): Formula => ({
+  ...formulaWithout(formula, 'asked'),
+  name,
+});

@@ -25,3 +25,4 @@ export * from './totals.ts';
 export * from './what-changed.ts';
 export * from './words.ts';
 export * from './asked.ts';
+export * from './bare-line.ts';

@@ -29,6 +29,20 @@ const hydrations = {
 export const hydration = (totals: Totals, school: PercentageSchool, water: WaterSchool): number =>
   hydrations[`${school} ${water}`](totals);
 
+/** Where poured water is less than so much of all water, other liquids make the dough. Own choice. */
+const hardlyPoured = 0.5;
+
+/**
+ * The school of water whose hydration tells something of a dough: the household's, but for a dough of milk or egg, of whose
+ * liquid hardly any is poured water.
+ *
+ * @example tellingWater({hydrationTotalFlour: 0, effectiveHydration: 58, …}, 'poured') // 'effective'
+ */
+export const tellingWater = (
+  { hydrationTotalFlour: poured, effectiveHydration: effective }: Totals,
+  water: WaterSchool,
+): WaterSchool => (poured < hardlyPoured * effective ? 'effective' : water);
+
 /** A percentage of all flour in another school. */
 export const inSchool = (percentOfAll: number, totals: Totals, school: PercentageSchool): number =>
   (percentOfAll * totals.flourGrams) / hundred(totals, school);

@@ -3,6 +3,7 @@ import { doughModel } from '../dough/dough-model.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
 import { mostWithout } from '../dough/strength.ts';
 import { surplusOf } from '../dough/linear-form.ts';
+import { bareLine } from '../formula/bare-line.ts';
 import type { ResolvedLine } from '../formula/resolve.ts';
 import { baseOf, isFlour, type Base } from '../formula/base.ts';
 import type { Ingredient } from '../ingredient/ingredient.ts';
@@ -54,26 +55,11 @@ const boundsOf = (dryBase: boolean, { coefficients, figures }: Kitchen): Structu
         },
       ];
 
-/** A line made of an ingredient, to ask the dough model about it. */
-const lineOf = (of: Ingredient, grams: number): ResolvedLine => ({
-  id: of.id,
-  ingredient: of.id,
-  ...(of.bag ? { bag: of.bag.id } : {}),
-  grams,
-  measured: 'scale',
-  stage: 'goal',
-  stageKind: 'dough',
-  state: undefined,
-  typedGrams: grams,
-  corrections: [],
-  of,
-});
-
 /** The candidates as lines at some amounts. */
 export const linesAt = (
   candidates: readonly CandidateStuff[],
   grams: (id: string) => number,
-): ResolvedLine[] => candidates.map(({ of }) => lineOf(of, grams(of.id)));
+): ResolvedLine[] => candidates.map(({ of }) => bareLine(of, grams(of.id)));
 
 /** What the candidates stand on as they are now. */
 export const standsOn = (candidates: readonly CandidateStuff[]): Base =>

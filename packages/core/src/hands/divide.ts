@@ -12,27 +12,33 @@ interface FormRow {
   readonly usual: readonly [least: number, most: number];
   /** How it is shaped, in a sentence or two. */
   readonly how: string;
+  /** Why so. */
+  readonly why?: string;
   readonly source: string;
 }
 
+const tight = 'A tight skin keeps it tall.';
+
 /** One row a form. Handbook section 12. */
-export const formRows = {
+export const formRows: Readonly<Record<Form, FormRow>> = {
   loaf: {
     label: 'one loaf, or some',
     usual: usualPiece.loaf,
     how: 'Press it flat, fold both sides in, roll it up tightly towards you; seam below.',
+    why: tight,
     source: commonPractice,
   },
   rolls: {
     label: 'rolls',
     usual: usualPiece.rolls,
-    how: 'Cup a hand over the piece and roll it on the bare bench in small circles, until its skin is tight.',
+    how: 'Cup your hand over the piece and roll it in small circles until its skin is tight.',
+    why: tight,
     source: commonPractice,
   },
   rings: {
     label: 'rings',
     usual: usualPiece.rings,
-    how: 'Round it, push a thumb through its middle, and turn it on two fingers until the hole is twice as wide as you want it.',
+    how: 'Make a ball, push a thumb through the middle, and turn it on two fingers until the hole is twice as wide as you want.',
     source: 'bagels, from memory',
   },
   balls: {
@@ -59,7 +65,7 @@ export const formRows = {
     how: 'Oil the tray and your hands, press it out from the middle; where it springs back, wait ten minutes.',
     source: commonPractice,
   },
-} as const satisfies Record<Form, FormRow>;
+};
 
 /** How a dough is divided. */
 export interface Division {

@@ -35,9 +35,9 @@ export function doneBy(
   if (!last) return undefined;
   const span = least === most ? `${least} °C` : `${least} to ${most} °C`;
   if (last.celsius > most + dries)
-    return { standing: 'past', says: `Above ${span}: out with it, it only dries now.` };
+    return { standing: 'past', says: `Above ${span}: take it out now, it only dries.` };
   if (last.celsius >= least)
-    return { standing: 'done', says: `It is done: ${span} in the middle. Out with it.` };
+    return { standing: 'done', says: `It is done: ${span} in the middle. Take it out.` };
   const before = readings.at(-2);
   const passed = before ? last.minute - before.minute : 0;
   const pace = before && passed >= 1 ? (last.celsius - before.celsius) / passed : warms.value;
@@ -81,15 +81,15 @@ export const ovenTroubles = {
   },
   pale: {
     label: 'Pale, and done inside',
-    says: 'Out of its tin and back on the bare rack for five minutes at the same heat.',
+    says: 'Take it out of the tin and bake it five minutes more on the bare rack.',
   },
   'one-side': {
     label: 'Darker on one side',
-    says: 'Turn it round now, and half-way next time.',
+    says: 'Turn it round now; next time half-way.',
   },
   bursts: {
     label: 'Bursting at the side',
-    says: 'Nothing helps this one: it went in too early, or without a cut. It tastes the same.',
+    says: 'No help now: it went in too early, or without a cut. It tastes the same.',
   },
   sinks: {
     label: 'Sinking in the oven',

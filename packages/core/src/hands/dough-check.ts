@@ -49,7 +49,7 @@ export function checkDough(
   if (off === 0) {
     return {
       action: 'leave',
-      says: `This is where it should be (${state.id}): leave it alone.`,
+      says: `This is where it should be (${state.id}): leave it.`,
     };
   }
   const base = baseOf(lines);
@@ -69,7 +69,7 @@ export function checkDough(
   const what = tight ? 'warm water' : of.name;
   const spoons = inSpoons(now, of, measures);
   const later = slow
-    ? ' Whole grain drinks for 20 to 30 minutes: judge late, and give half first.'
+    ? ' Whole grain takes up water for 20 to 30 minutes. Wait, and add half first.'
     : '';
   return {
     action: 'add',

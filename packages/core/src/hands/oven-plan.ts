@@ -53,7 +53,7 @@ interface OvenPlace {
 const leanSteams: Readonly<Record<SteamId, string>> = {
   tray: 'A tray of just boiled water on the floor of the oven for the first ten minutes; then out with it.',
   own: 'The oven’s own steam for the first ten minutes; then let it out.',
-  none: 'Brush it wet before it goes in: this oven makes no steam.',
+  none: 'Brush it with water first: this oven makes no steam.',
 };
 
 const middle = 'the middle rack';
@@ -63,9 +63,7 @@ const underSteam = (steam: SteamId): Stand => ({ rack: middle, steam: leanSteams
 
 function byForm(form: Form = 'loaf', steam: SteamId): Stand {
   if (form === 'sticks') return underSteam(steam);
-  return form === 'loaf'
-    ? { rack: 'one below the middle, so that a deep tin stands in the middle' }
-    : { rack: middle };
+  return form === 'loaf' ? { rack: 'one notch below the middle' } : { rack: middle };
 }
 
 /**
@@ -84,7 +82,7 @@ export function ovenPlace(
   const places: Readonly<Record<OvenStand, () => Stand>> = {
     pot: () => ({
       rack: 'the lowest rack, the pot heated on it',
-      lid: 'Lid on for 20 minutes, then off until it is as dark as you like it.',
+      lid: 'Lid on for 20 minutes, then off until as dark as you like.',
     }),
     low: () => ({ rack: 'the second lowest rack' }),
     steam: () => underSteam(steam),
@@ -92,8 +90,8 @@ export function ovenPlace(
     steamer: () => ({
       rack: 'a rack over boiling water, a cloth under the lid',
       steamer: {
-        heat: 'Bring two fingers of water to the boil in a wide pot with a rack and a lid.',
-        done: 'They are done when they spring back under a finger.',
+        heat: 'Boil two fingers of water in a wide pot with a rack and a lid.',
+        done: 'Done when they spring back under a finger.',
       },
     }),
   };
@@ -121,7 +119,10 @@ export function warmPlaces(oven: Pick<Appliance, 'lowest'> | undefined): WarmPla
       ? `Oven at ${lowest} °C for five minutes, then off, its light on`
       : `Oven at ${lowest} °C, its lowest, for one minute, then off, its light on`;
   return [
-    { id: 'oven', says: `${heats}: 24 to 26 °C inside. Hold a hand in before the dough goes in.` },
+    {
+      id: 'oven',
+      says: `${heats}: 24 to 26 °C inside. Feel with your hand before the dough goes in.`,
+    },
     { id: 'light', says: 'Oven off, only its light on, the door shut: slower, and never too hot.' },
     {
       id: 'microwave',

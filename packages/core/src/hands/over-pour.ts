@@ -59,7 +59,7 @@ export function overPour(
     return {
       off,
       points,
-      says: `${byAmount}, ${share} of it: ${what}. Spoon it out while it lies dry on top, or leave it.`,
+      says: `${byAmount}, ${share} of it: ${what}. Spoon it out while it is dry on top, or leave it.`,
     };
   }
   if (Math.abs(points) < minded) return undefined;

@@ -27,15 +27,15 @@ export function withoutProbe(
   return [
     {
       id: 'knock',
-      says: 'Knock on its bottom: hollow it is done, dull it wants five minutes more.',
+      says: 'Knock on the bottom. Hollow: done. Dull: five minutes more.',
     },
     {
       id: 'colour',
-      says: 'Brown at the sides as well as on top. Sugar and milk brown early: there colour says least.',
+      says: 'Brown at the sides as well as on top. Sugar and milk brown early, so do not trust colour alone.',
     },
     {
       id: 'weight',
-      says: `On the scale it weighs ${light} to ${heavy} g, from ${Math.round(grams)} g of dough: heavier, it holds water yet.`,
+      says: `On the scale it weighs ${light} to ${heavy} g, from ${Math.round(grams)} g of dough. If heavier, bake on.`,
     },
   ];
 }

@@ -11,6 +11,7 @@ import type { Appliance } from '../machine/appliance.ts';
 import type { Pan } from '../machine/pan.ts';
 import type { Frictions } from './frictions.ts';
 import type { Room } from './room.ts';
+import type { HouseQuestionId } from './settled.ts';
 import { usualWeek, type Week } from './week.ts';
 import {
   percentageSchools,
@@ -73,6 +74,8 @@ export interface Settings {
   /** What was paid for things that are in no bag, by ingredient. */
   readonly prices: Readonly<Record<string, Price>>;
   readonly money: Money;
+  /** What it was asked of itself, and answered. */
+  readonly settled: readonly HouseQuestionId[];
 }
 
 /** A household: what it settled, and what stands in its pantry. */
@@ -107,6 +110,7 @@ export const defaultSettings: Settings = {
   friction: {},
   prices: {},
   money: { currency: 'EUR', shop: {} },
+  settled: [],
 };
 
 export const defaultHousehold: Household = { ...defaultSettings, own: [], bags: [] };

@@ -3,6 +3,8 @@ export * from './household.ts';
 export * from './money.ts';
 export * from './room.ts';
 export * from './schools.ts';
+export * from './settled.ts';
+export * from './wants-fine-scale.ts';
 export * from './week.ts';
 export * from './salt-word.ts';
 export * from './frictions.ts';

@@ -44,7 +44,7 @@ export const roles = {
   salt: traits('N', 'salt'),
   leaven: traits('Y', 'yeast'),
   powder: traits('P', 'milk powder'),
-  grain: traits('D', 'grain or seed that drinks'),
+  grain: traits('D', 'grain or seed that absorbs water'),
   addIn: traits('A', 'add-in', { atSignal: true }),
   improver: traits('I', 'improver'),
 } as const satisfies Record<string, RoleTraits>;

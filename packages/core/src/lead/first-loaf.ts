@@ -3,6 +3,7 @@ import { resolve } from '../formula/resolve.ts';
 import type { Formula } from '../formula/formula.ts';
 import { cataloguePantry, type Pantry } from '../ingredient/pantry.ts';
 import type { Role } from '../ingredient/role.ts';
+import { inTin } from '../style/in-tin.ts';
 import { styles } from '../style/style.ts';
 import { usualShaping } from '../process/shaping.ts';
 import type { Task } from '../schedule/task.ts';
@@ -55,7 +56,7 @@ export function toHave({ style, pieces = 1 }: Pick<Formula, 'style' | 'pieces'>)
       ? 'a heavy pot with a lid that may go into the oven'
       : stands === 'steamer'
         ? 'a wide pot with a lid, and a rack that stands in it above the water'
-        : form === 'loaf' && stands === 'form'
+        : inTin(style, form)
           ? 'a loaf tin of about 1.8 litres, oiled'
           : 'a baking tray and paper for it';
   return [

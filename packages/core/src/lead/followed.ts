@@ -53,10 +53,10 @@ function ofKind(
   const task = tasks.find((t) => t.kind === at);
   if (!task) {
     const machine = tasks.some((t) => t.uses.some((u) => u.resource === 'machine'));
-    if (machine) return { led: 'changed', why: 'The machine does it in its programme.' };
+    if (machine) return { led: 'changed', why: 'The machine does this.' };
     return {
       led: 'not-used',
-      why: `There is no step “${stepKinds[kind].label}” in the way that it is baked.`,
+      why: `There is no step “${stepKinds[kind].label}” in this bake.`,
     };
   }
   const step = steps[kind];
@@ -91,12 +91,12 @@ export function followedIn(method: Method, tasks: readonly LedTask[]): SentenceL
   return method.sentences.map((sentence, i): SentenceLed => {
     const { about } = sentence;
     if (about.length === 0)
-      return { ...sentence, led: 'not-used', why: 'It says nothing that a step goes by.' };
+      return { ...sentence, led: 'not-used', why: 'Nothing here for a step.' };
     const found = about.map((id) =>
       isMatter(id)
         ? id === 'deed' || tasks.some((t) => withStep[id].includes(t.kind))
           ? { led: 'followed' as const }
-          : { led: 'not-used' as const, why: 'The step that it belongs to is not in this bake.' }
+          : { led: 'not-used' as const, why: 'Its step is not in this bake.' }
         : ofKind(id, sentence, method, tasks),
     );
     const worst = found.find((f) => f.led === 'changed') ??

@@ -47,7 +47,7 @@ const gates: ReadonlyArray<(facts: GateFacts) => Gate | undefined> = [
     if (heat.begunAt === undefined)
       return {
         id: 'cold-oven',
-        says: 'The oven is not on yet. Heat it now, and let the dough wait in the cool, covered.',
+        says: 'The oven is not on yet. Heat it now; keep the dough cool and covered.',
       };
     const left = Math.ceil(
       (Date.parse(heat.begunAt) + heating * minute - Date.parse(now)) / minute,
@@ -55,7 +55,7 @@ const gates: ReadonlyArray<(facts: GateFacts) => Gate | undefined> = [
     return left > 0
       ? {
           id: 'oven-heats',
-          says: `The oven is not hot yet: about ${left} ${left === 1 ? 'minute' : 'minutes'} more. Let the dough wait in the cool, covered.`,
+          says: `The oven is not hot yet: about ${left} ${left === 1 ? 'minute' : 'minutes'} more. Keep the dough cool and covered.`,
         }
       : undefined;
   },
@@ -71,7 +71,7 @@ const gates: ReadonlyArray<(facts: GateFacts) => Gate | undefined> = [
       return undefined;
     return {
       id: 'add-ins',
-      says: `Not in yet: ${open.map((i) => i.name).join(', ')}. Flatten the dough, scatter it over, and fold it in.`,
+      says: `Not in yet: ${open.map((i) => i.name).join(', ')}. Flatten the dough, scatter them over, fold in.`,
     };
   },
   (facts) => {

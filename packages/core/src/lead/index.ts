@@ -1,3 +1,4 @@
+export * from './cooled-at.ts';
 export * from './first-loaf.ts';
 export * from './lead.ts';
 export * from './machine-clock.ts';
@@ -8,6 +9,7 @@ export * from './run-of.ts';
 export * from './run-step-kind.ts';
 export * from './run-steps.ts';
 export * from './step-cautions.ts';
+export * from './time-of-step.ts';
 export * from './touch-moment.ts';
 export * from './followed.ts';
 export * from './gates.ts';

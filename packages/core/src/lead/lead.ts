@@ -1,3 +1,4 @@
+import { capital } from '../quantity/capital.ts';
 import type { Appliance } from '../machine/appliance.ts';
 import { type DeviceId, devices } from '../machine/device.ts';
 import { loadingOrders } from '../machine/loading-order.ts';
@@ -8,7 +9,7 @@ import { hoursText } from '../quantity/duration.ts';
 import type { MixingAdvice } from '../dough/mixing.ts';
 import { machineSizes } from '../machine/machine.ts';
 import { checkKinds, type CheckKindId } from '../hands/check-kind.ts';
-import { coolingOf } from '../style/cooling.ts';
+import type { Cooling } from '../style/cooling.ts';
 import type { Mixings } from '../machine/mixings.ts';
 import { formRows } from '../hands/divide.ts';
 import { ovenPlace, warmPlaces } from '../hands/oven-plan.ts';
@@ -33,8 +34,8 @@ interface LeadFacts {
   readonly course?: Course;
   readonly state: BakeState;
   readonly shaping: Shaping;
-  /** Raw grams of one bread. */
-  readonly pieceGrams: number;
+  /** When it leaves its tin and is cut. */
+  readonly cooling: Cooling;
   /** It is stirred together and never kneaded. */
   readonly unkneaded?: boolean;
   /** How long this dough is worked in that device. */
@@ -61,64 +62,56 @@ const s = (says: string, why?: string, word?: string): Sentence => ({
 
 const bowl = ({ device }: LeadFacts): boolean => devices[device].loading === loadingOrders.bowl;
 
-const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+const sentence = (text: string): string => `${capital(text)}.`;
 
 /** What is to be done at a step, sentence by sentence, the first one the whole of it in short. */
 const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly Sentence[] } = {
   refresh: () => [
     s(
       'Take 20 g of the starter, stir in 20 g of flour and 20 g of water, and let it rise.',
-      'It was left to itself for long: a feeding or two, and it raises a dough again.',
+      'It stood a long time. A feeding or two wakes it.',
     ),
-    s('What is left in the old jar is discard. Pink, orange or furry: throw all of it away.'),
+    s('The rest in the old jar is discard. If pink, orange or furry, throw all of it away.'),
   ],
   feed: () => [
     s(
       'Stir starter, flour and water together in a clean jar.',
-      'It needs room to grow: a jar three times as large.',
+      'Use a jar three times as large: it grows.',
     ),
-    s('Mark where it stands with a band round the jar.', 'So you see how far it has risen.'),
+    s('Put a band round the jar at the start.', 'Then you see how far it has risen.'),
   ],
   preferment: () => [
-    s(
-      'Stir it together until no dry flour is left, and cover it.',
-      'It is not kneaded: time does that.',
-      'pre-ferment',
-    ),
+    s('Stir until no dry flour is left. Cover it.', 'No kneading: time does that.', 'pre-ferment'),
   ],
   ripen: () => [
     s(
-      'Leave it alone until it is domed or just falling.',
-      'Then it has most strength. Past that it turns sour and thin.',
+      'Leave it until it is domed or just falling.',
+      'It is strongest then. Later it turns sour and thin.',
     ),
     s('A spoonful that floats on water is ripe.'),
   ],
   soak: () => [
-    s(
-      'Pour the water over it, stir, cover.',
-      'What has drunk already takes nothing from the dough.',
-      'soaker',
-    ),
+    s('Pour the water over, stir, cover.', 'Soaked, it takes no water from the dough.', 'soaker'),
   ],
   autolyse: () => [
     s(
       'Stir flour and water together and cover the bowl; salt and leaven come later.',
-      'It kneads itself meanwhile, and whole grain drinks.',
+      'The gluten builds by itself, and whole grain takes up water.',
     ),
   ],
   weigh: (f) => [
     s(
       bowl(f)
-        ? 'Weigh everything into the bowl, in this order.'
-        : 'Weigh everything into the pan, in this order, the paddle in its place.',
+        ? 'Weigh into the bowl, in this order.'
+        : 'Put the paddle in, then weigh into the pan in this order.',
       f.yeast ? devices[f.device].loading.says : devices[f.device].loading.saysWithoutYeast,
     ),
-    s('One thing at a time: set the scale to nothing in between, or let it count on.'),
+    s('One at a time: set the scale to zero in between, or let it count on.'),
     ...(f.atSignal.length > 0
       ? [
           s(
             bowl(f)
-              ? `${f.atSignal.join(', ')}: beside the bowl, for the end of the kneading.`
+              ? `${f.atSignal.join(', ')}: beside the bowl, for the end of kneading.`
               : `${f.atSignal.join(', ')}: beside the machine, not into it yet.`,
           ),
         ]
@@ -128,13 +121,10 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
     f.unkneaded && bowl(f)
       ? [
           styles[f.style].rises
-            ? s(
-                'Stir it together until no dry flour is left, and cover it.',
-                'It is not kneaded: time does that.',
-              )
+            ? s('Stir until no dry flour is left. Cover it.', 'No kneading: time does that.')
             : s(
-                'Stir it together quickly until no dry flour is left, and stop.',
-                'The powder works as soon as it is wet; kneading would make it tough.',
+                'Stir quickly until no dry flour is left, then stop.',
+                'The powder works once wet; kneading makes it tough.',
               ),
         ]
       : bowl(f)
@@ -151,95 +141,87 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
               ? []
               : [
                   s(
-                    'Push it away with the heel of a hand, fold it back, turn it, again.',
+                    'Push with the heel of your hand, fold back, turn, repeat.',
                     'Stretching builds the gluten that holds the gas.',
                   ),
                 ]),
-            s('Take no more flour yet: look at the dough first.'),
+            s('Add no flour yet: check the dough first.'),
           ]
         : machineMix(f),
   check: ({ check, state, unkneaded }) => [
-    s(
-      unkneaded && check === 'hand'
-        ? 'Once it is stirred together, before it is left alone.'
-        : checkKinds[check].when,
-    ),
+    s(unkneaded && check === 'hand' ? 'Right after stirring.' : checkKinds[check].when),
     s(checkKinds[check].touch),
     s(
       checkKinds[check].right,
-      state.added.length > 0
-        ? 'After every spoon it wants two or three minutes to take it up.'
-        : undefined,
+      state.added.length > 0 ? 'Give it two or three minutes after every spoon.' : undefined,
     ),
   ],
   freeze: () => [
     s(
-      'Flatten it, oil it, into a bag without air, and into the freezer.',
+      'Flatten and oil it, press the air out of the bag, freeze.',
       'Flat, it freezes before it rises.',
     ),
   ],
   thaw: () => [
     s(
-      'Into the fridge overnight, in its bag.',
-      'In the warm its outside would rise before its middle has thawed.',
+      'Overnight in the fridge, in its bag.',
+      'In a warm place the outside rises before the middle thaws.',
     ),
   ],
   'first-rise': ({ step, beforeCold }) => [
     s(
       'Cover it and leave it until it has risen.',
-      'A lid or a wet cloth: a dry skin stops it.',
+      'Use a lid or a wet cloth: a dry skin stops the rise.',
       'first rise',
     ),
-    s(
-      'Mark where it stands now: a band round the bowl, a tape on the jar.',
-      'By eye nobody sees the difference between half again and double.',
-    ),
+    s('Mark the start with a band or a tape.', 'Half again and double look alike.'),
     ...(step.folds
       ? [
           s(
-            `Fold it ${step.folds.times === 1 ? 'once' : `${step.folds.times} times`}, ${step.folds.every} minutes apart: wet hands, pull up a side and lay it over, all round.`,
+            `Fold it ${step.folds.times === 1 ? 'once' : `${step.folds.times} times`}, ${step.folds.every} minutes apart. Wet your hands, pull up a side, fold it over, all round.`,
             'Folds do the kneading.',
           ),
         ]
       : []),
     ...(step.parts ? [s(partsSay(step.parts)!, 'As the recipe has it.')] : []),
     ...(step.cold && !step.parts && beforeCold !== undefined
-      ? [s(`After ${hoursText(beforeCold)} in the room it goes into the fridge.`)]
+      ? [s(`After ${hoursText(beforeCold)} in the room, put it in the fridge.`)]
       : []),
   ],
   chill: () => [
     s(
-      'Press it flat, cover it, and put it in the fridge until it is firm.',
-      'Soft butter smears and sticks; firm, it can be shaped.',
+      'Press it flat, cover it, and chill until firm.',
+      'Soft butter smears; firm dough can be shaped.',
     ),
   ],
   shape: (f) => [
     ...(f.course?.kind === 'by-eye'
-      ? [s('Wet hands: fold it over itself twice in its pan, and take the paddle out.')]
+      ? [s('Wet your hands, fold it twice in its pan, take the paddle out.')]
       : [
           ...(f.shaping.pieces > 1 ? [s(`Divide it into ${f.shaping.pieces} equal pieces.`)] : []),
-          s(formRows[f.shaping.form].how, 'A tight skin holds it up while it proofs.'),
+          s(formRows[f.shaping.form].how, formRows[f.shaping.form].why),
         ]),
   ],
   'final-proof': (f) => [
     s(
-      'Cover it, in a warm place, until it is puffy.',
-      'What a finger presses in comes back slowly, and not all the way.',
+      'Cover it and keep it warm until puffy.',
+      'A poke should come back slowly, not all the way.',
       'final proof',
     ),
     s(warmPlaces(f.oven)[0]!.says),
     s(
-      'Half an hour in: a look every ten minutes.',
-      'Too short it bursts, too long it falls. In doubt it goes in.',
+      'After half an hour, look every ten minutes.',
+      'Too short, it bursts; too long, it falls. If in doubt, bake.',
     ),
   ],
   heat: (f) => {
     const { rack, lid, steamer } = ovenPlace(f.style, f.shaping.form, f.oven);
-    if (steamer)
-      return [s(steamer.heat, 'Let it boil hard before anything goes in, and keep hot water by.')];
+    if (steamer) return [s(steamer.heat, 'Let it boil hard first, and keep hot water ready.')];
     return [
-      s('Look into the oven, then heat it.', `${rack}, before it is hot.`),
-      ...(lid ? [s('Put the pot in now, its lid on it.', 'A cold pot bakes no bottom.')] : []),
+      s('Look into the oven, then heat it.', `Set the rack before it is hot: ${rack}.`),
+      ...(lid
+        ? [s('Put the pot in now, with its lid.', 'In a cold pot the bottom stays pale.')]
+        : []),
     ];
   },
   bake: (f) => {
@@ -248,15 +230,15 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
       return [
         s(
           'Start bake-only.',
-          'Its programme is about a quarter of an hour short for such a loaf: start it again for the rest.',
+          'This programme is about 15 minutes short for such a loaf: start it again.',
         ),
         s('A probe in the middle says when it is done.'),
       ];
     const parts = partsSay(f.step.parts);
     if (place.steamer)
       return [
-        s(`Onto ${place.rack}.`, 'They grow by half: leave room between them, paper under each.'),
-        s('Keep the lid on until the time is over.', 'Opened early they fall.'),
+        s(`Onto ${place.rack}.`, 'They grow by half: leave room, and put paper under each.'),
+        s('Keep the lid on all the time.', 'If you open it early, they fall.'),
         s('Lift the lid away from you: steam burns.'),
       ];
     return [
@@ -265,39 +247,34 @@ const leads: { readonly [K in RunStep['kind']]: (facts: LeadFacts) => readonly S
         ? [
             s(
               `It takes ${f.step.rounds} sheets, one after the other.`,
-              'What waits stands covered in a cool place, so that it does not over-proof.',
+              'Keep what waits covered and cool.',
             ),
           ]
         : []),
       ...(parts === undefined ? [] : [s(parts, 'As the recipe has it.')]),
       ...(place.steam && !hasLid(f.step.parts)
-        ? [s(place.steam, 'Steam keeps its skin soft while it springs.')]
+        ? [s(place.steam, 'Steam keeps the skin soft while it grows.')]
         : []),
       ...(place.turn ? [s('Half-way, turn it round.', 'Every oven has a hotter side.')] : []),
       f.noProbe
         ? s(
-            'Knock on its bottom, look at its sides, weigh it.',
-            'One sign alone lies; so does the clock.',
+            'Knock on the bottom, look at the sides, weigh it.',
+            'Do not trust one sign alone, nor the clock.',
           )
-        : s('Push the probe into the middle.', 'Colour alone lies; so does the clock.'),
+        : s('Push the probe into the middle.', 'Do not trust colour alone, nor the clock.'),
     ];
   },
   programme: (f) => machineLoaf(f),
-  cool: ({ style, pieceGrams }) => {
-    const { outOfPan, cut, says } = coolingOf(style, pieceGrams);
-    return [
-      outOfPan > 0
-        ? s(
-            `After ${outOfPan} minutes out of its tin, onto a rack.`,
-            'In the tin it sweats and its crust turns soft.',
-          )
-        : s('Onto a rack.'),
-      ...(cut > 0 ? [s('Then leave it alone until it may be cut.', says)] : [s(says)]),
-    ];
-  },
-  taste: () => [
-    s('Cut it, look, taste, and say how it came out.', 'The next one starts from that.'),
+  cool: ({ cooling: { outOfPan, cut, says } }) => [
+    outOfPan > 0
+      ? s(
+          `After ${outOfPan} minutes, take it out of the tin, onto a rack.`,
+          'In the tin the crust turns soft.',
+        )
+      : s('Onto a rack.'),
+    ...(cut > 0 ? [s('Then leave it until it is ready to cut.', says)] : [s(says)]),
   ],
+  taste: () => [s('Cut it, look, taste.', 'The next bake learns from this.')],
 };
 
 /** A lid keeps the steam of the bread itself: no tray of water goes in beside it. */
@@ -310,25 +287,18 @@ const partsSay = (parts: RunStep['parts']): string | undefined =>
 
 function machineMix(f: LeadFacts): Sentence[] {
   const { course } = f;
-  if (!course)
-    return [
-      s('Start the dough programme.'),
-      s('Take it out when it has been kneaded and has risen.'),
-    ];
+  if (!course) return [s('Start the dough programme.'), s('Take it out when it has risen.')];
   const { first } = courseTimes(course);
   if (course.kind === 'by-eye')
     return [
       s(
         `Start ${course.programme.label}, and switch it off after ${first} minutes.`,
-        'Left on it goes on to warm the dough by its own clock, and overheats it.',
+        'Left on, it overheats the dough.',
       ),
     ];
   return [
-    s(
-      `Start ${course.programme.label}: ${first} minutes.`,
-      'It kneads the dough and lets it rise.',
-    ),
-    s('Take the dough out as soon as it is done.', 'In a warm pan it goes on rising.'),
+    s(`Start ${course.programme.label}: ${first} minutes.`, 'It kneads and lets the dough rise.'),
+    s('Take the dough out as soon as it is done.', 'It keeps rising in a warm pan.'),
   ];
 }
 
@@ -336,7 +306,7 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
   if (!course)
     return [
       s('Start its programme for this bread.'),
-      s('Out of the pan within twenty minutes of its end.'),
+      s('Take it out of the pan within twenty minutes.'),
     ];
   const { signal, still, delay, first } = courseTimes(course);
   return [
@@ -350,9 +320,9 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
       ? [
           s(
             signal === undefined
-              ? `It does not call: put ${atSignal.join(', ')} in when it has kneaded for a quarter of an hour.`
+              ? `It does not beep: put ${atSignal.join(', ')} in after 15 minutes of kneading.`
               : `At its signal, ${signal} minutes in: ${atSignal.join(', ')}.`,
-            'Earlier it is crushed, and its sugar comes into the dough.',
+            'Earlier, they are crushed.',
           ),
         ]
       : []),
@@ -360,13 +330,13 @@ function machineLoaf({ course, atSignal }: LeadFacts): Sentence[] {
       ? []
       : [
           s(
-            `From ${still} minutes on ${course.machine.paddles > 1 ? 'the paddles turn no more: with a wet hand they' : 'the paddle turns no more: with a wet hand it'} can be lifted out.`,
+            `From ${still} minutes on ${course.machine.paddles > 1 ? 'the paddles have stopped: with a wet hand they' : 'the paddle has stopped: with a wet hand it'} can be lifted out.`,
             'A paddle left in tears a hole.',
           ),
         ]),
     s(
-      'Out of the pan within twenty minutes of its end.',
-      `Longer, its own steam makes the crust soft and the sides sink.${keptWarm(course) > 0 ? ` It keeps it warm for ${hoursText(keptWarm(course) / 60)}.` : ''}`,
+      'Take it out of the pan within twenty minutes.',
+      `Longer, steam softens the crust and the sides sink.${keptWarm(course) > 0 ? ` It keeps it warm for ${hoursText(keptWarm(course) / 60)}.` : ''}`,
     ),
   ];
 }
@@ -382,7 +352,7 @@ export const leadOf = (facts: LeadFacts): readonly Sentence[] => leads[facts.ste
 const kneaded: Readonly<Record<CheckKindId, string>> = {
   machine: 'smooth, and a piece stretches thin without tearing',
   hand: 'smooth, and a piece stretches thin without tearing',
-  slack: 'it holds together, and stretches before it tears',
+  slack: 'it holds together and stretches',
   rye: 'no dry flour is left',
   stirred: 'no dry flour is left',
   'low-carb': 'one springy lump',
@@ -403,7 +373,7 @@ export function signOf({
     autolyse: 'no dry flour, and it pulls like taffy',
     soak: 'no water stands on it',
     heat: 'its light goes out, and five minutes more',
-    cool: styles[style].baking.cooling.value > 0 ? 'no longer warm to the hand' : 'hot',
+    cool: styles[style].baking.cooling.value > 0 ? 'no longer warm' : 'hot',
     programme: 'it calls',
     thaw: 'soft right through',
   };

@@ -3,6 +3,8 @@ import { stepKinds, type StepKindId } from '../process/step-kind.ts';
 /** How a step of a run goes on by taps. */
 export interface RunStepKind {
   readonly label: string;
+  /** One of its words, for a line on which all steps stand. */
+  readonly short: string;
   /** How it begins: with the one before it, by a tap, or as the thing that is done. */
   readonly begins: 'itself' | 'tap' | 'doing';
   /** What the tap says that begins it. */
@@ -18,35 +20,43 @@ const own = (
   begins: RunStepKind['begins'],
   doneSays: string,
   more: Pick<RunStepKind, 'beginSays' | 'beside'> = {},
-): RunStepKind => ({ label: stepKinds[id].label, begins, doneSays, ...more });
+): RunStepKind => {
+  const { label, short } = stepKinds[id];
+  return { label, short, begins, doneSays, ...more };
+};
 
 /**
  * One row a step that the run leads: those of a plan, with mixing parted into weighing and the look at the
  * dough, and the tasting at its end.
  */
 export const runStepKinds = {
-  refresh: own('refresh', 'tap', 'It has risen', { beginSays: 'It is fed' }),
-  feed: own('feed', 'doing', 'It is fed'),
-  preferment: own('preferment', 'doing', 'It is stirred'),
+  refresh: own('refresh', 'tap', 'It has risen', { beginSays: 'Fed' }),
+  feed: own('feed', 'doing', 'Fed'),
+  preferment: own('preferment', 'doing', 'Stirred'),
   ripen: own('ripen', 'itself', 'It is ripe'),
-  soak: own('soak', 'tap', 'It has soaked', { beginSays: 'It soaks' }),
-  autolyse: own('autolyse', 'tap', 'It has rested', { beginSays: 'It rests' }),
-  weigh: { label: 'Weigh and load', begins: 'doing', doneSays: 'All in' },
-  mix: own('mix', 'tap', 'It is kneaded', { beginSays: 'It kneads' }),
-  check: { label: 'Dough check', begins: 'doing', doneSays: 'It stays as it is' },
-  freeze: own('freeze', 'tap', 'It is out of the freezer', { beginSays: 'It is in the freezer' }),
-  thaw: own('thaw', 'itself', 'It is thawed'),
-  'first-rise': own('first-rise', 'itself', 'It has risen', { beginSays: 'It rises from now' }),
-  chill: own('chill', 'itself', 'It is firm'),
+  soak: own('soak', 'tap', 'Soaked', { beginSays: 'Soaking' }),
+  autolyse: own('autolyse', 'tap', 'Rested', { beginSays: 'Resting' }),
+  weigh: { label: 'Weigh the ingredients', short: 'Weigh', begins: 'doing', doneSays: 'All in' },
+  mix: own('mix', 'tap', 'Kneaded', { beginSays: 'Start kneading' }),
+  check: {
+    label: 'Dough check',
+    short: 'Check',
+    begins: 'doing',
+    doneSays: 'Looks right, carry on',
+  },
+  freeze: own('freeze', 'tap', 'Out of the freezer', { beginSays: 'In the freezer' }),
+  thaw: own('thaw', 'itself', 'Thawed'),
+  'first-rise': own('first-rise', 'itself', 'It has risen', { beginSays: 'Start the rise' }),
+  chill: own('chill', 'itself', 'Firm'),
   shape: own('shape', 'doing', 'Shaped'),
-  'final-proof': own('final-proof', 'itself', 'It is ready for the oven', {
-    beginSays: 'It rises from now',
+  'final-proof': own('final-proof', 'itself', 'Ready for the oven', {
+    beginSays: 'Start the proof',
   }),
-  heat: own('heat', 'tap', 'It is hot', { beginSays: 'The oven heats', beside: true }),
-  bake: own('bake', 'tap', 'It is done', { beginSays: 'It is in' }),
-  programme: own('programme', 'tap', 'The loaf is out of the pan', { beginSays: 'It runs' }),
-  cool: own('cool', 'itself', 'It is cool'),
-  taste: { label: 'How it came out', begins: 'doing', doneSays: 'Write it in the book' },
+  heat: own('heat', 'tap', 'The oven is hot', { beginSays: 'The oven is on', beside: true }),
+  bake: own('bake', 'tap', 'Done baking', { beginSays: 'In the oven' }),
+  programme: own('programme', 'tap', 'The loaf is out', { beginSays: 'Machine started' }),
+  cool: own('cool', 'itself', 'It has cooled'),
+  taste: { label: 'Result', short: 'Result', begins: 'doing', doneSays: 'Save the bake' },
 } as const satisfies Record<string, RunStepKind>;
 
 export type RunStepKindId = keyof typeof runStepKinds;

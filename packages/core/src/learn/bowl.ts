@@ -30,15 +30,11 @@ export function foreseenVariance(
  * Whether a bowl stood so far from its forecast that something else is likelier to have happened: a spoon miscounted,
  * the wrong bag. Such a bake teaches little.
  *
- * @example isOdd(belief, [], 1.5) // false
+ * @param foreseen variance with which its first touch was foreseen, points²
+ * @example isOdd(0, 9) // false
  */
-export function isOdd(belief: Belief, touches: readonly Touch[], feel: number): boolean {
-  const [first] = touches;
-  return (
-    first !== undefined &&
-    slipOf(first.residual, foreseenVariance(belief, first, feel)).chance > 0.5
-  );
-}
+export const isOdd = (residual: number, foreseen: number): boolean =>
+  slipOf(residual, foreseen).chance > 0.5;
 
 /**
  * Learns from every touch of one bowl. What was weighed amiss and how damp the flour was that day are the

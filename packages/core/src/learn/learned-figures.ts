@@ -62,22 +62,20 @@ const bagged = (rest: string, household: Household): string => {
 function cupOf(baker: string, household: Household): string {
   const name = bakerName(baker, household);
   if (name !== undefined) return `flour as ${name} fills it is heavier`;
-  return baker === usualBaker
-    ? 'flour is filled heavier'
-    : 'flour of somebody who is gone is heavier';
+  return baker === usualBaker ? 'flour is filled heavier' : 'flour of someone who left is heavier';
 }
 
 /** One row a kind of learned figure: the table that the book's page of what is learned is made from. */
 export const learnedKinds = {
   thirst: {
-    says: 'What each flour drinks',
-    of: (name) => `${name} drinks`,
+    says: 'What each flour absorbs',
+    of: (name) => `${name} absorbs`,
     text: percent,
     named: bagged,
   },
   [dampKey]: {
-    says: 'How far the flour follows the air',
-    of: () => 'flour follows the air, beyond what the equation says',
+    says: 'How damp the flour gets',
+    of: () => 'the flour gets damp more than usual',
     text: signed,
   },
   [fillKey]: {
@@ -95,7 +93,7 @@ export const learnedKinds = {
   },
   [touchKey]: {
     says: 'How the finger leans',
-    of: () => 'the touch calls doughs looser by',
+    of: () => 'your touch calls doughs looser by',
     text: points,
   },
   [touchByKey]: {
@@ -110,7 +108,7 @@ export const learnedKinds = {
     text: (grams) => `${grams.toFixed(2)}${thinSpace}g of water`,
   },
   [departureKey]: {
-    says: 'How a bread departs from the reckoning',
+    says: 'How a bread differs from the forecast',
     of: (name) => `${name} comes out looser by`,
     text: points,
   },
@@ -178,7 +176,7 @@ export interface LearnedName {
  *
  * @param key under which the book keeps it
  * @param breads names of formulas, by their ids
- * @example learnedName('thirst:bread-flour', defaultHousehold).says // 'strong bread flour drinks'
+ * @example learnedName('thirst:bread-flour', defaultHousehold).says // 'strong bread flour absorbs'
  */
 export function learnedName(
   key: string,

@@ -5,14 +5,7 @@ import type { BakeEvent } from '../bake/event.ts';
 import type { Coefficients } from '../coefficients/coefficients.ts';
 import { withBaker } from '../household/baker.ts';
 import { coefficientFor } from '../belief/learned-table.ts';
-import {
-  departure,
-  departureKey,
-  doubtOf,
-  varianceOf,
-  wake,
-  type Belief,
-} from '../belief/belief.ts';
+import { departure, departureKey, doubtOf, wake, type Belief } from '../belief/belief.ts';
 import { feelOf, withTouch } from '../belief/hands.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import { beliefToday, kitchenOf } from '../belief/kitchen.ts';
@@ -114,7 +107,7 @@ export function learnFromBake(
   const planned = resolve(formula, pantry);
   const forecast = level(planned, kitchen);
   const lines = mixedLines(formula, state, pantry, planned);
-  const mixed = level(lines, kitchen);
+  const mixed = lines === planned ? forecast : level(lines, kitchen);
   if (!forecast || !mixed) return undefined;
 
   const sums = totals(lines);
@@ -134,34 +127,34 @@ export function learnFromBake(
     : [];
   const feel = feelOf(kitchen);
   const counts = state.counts !== false;
-  /** A first touch tells of the hand, too. */
-  const withHand = (of: Belief): Belief => {
-    const [first] = touches;
-    if (!first) return of;
-    const foreseen =
-      varianceOf(known, first.slopes, first.priors) +
-      [...first.passing.values()].reduce((sum, p) => sum + p * p, 0);
-    return withTouch(of, kitchen, (noise) => foreseenBy(first.residual, foreseen + noise * noise));
-  };
   const own = bookKey(departureKey, bread);
   const woken = wake(belief, own);
-  const flour = touches[0] && mainFlour(touches[0]);
+  const [first] = touches;
+  const flour = first && mainFlour(first);
   const told = state.sack;
   // Another sack: what was known of the old one goes before this dough teaches of the new.
   const known = counts && flour && told === 'new' ? freshSack(woken, flour) : woken;
+  const foreseenAs = (of: Belief) => (first ? foreseenVariance(of, first, 0) : 0);
+  const foreseen = foreseenAs(known);
+  /** A first touch tells of the hand, too. */
+  const withHand = (of: Belief): Belief =>
+    first
+      ? withTouch(of, kitchen, (noise) => foreseenBy(first.residual, foreseen + noise * noise))
+      : of;
   const unsteady = told === 'odd' ? Math.hypot(feel, slipSpread.value) : feel;
   const taken = counts ? withHand(learnFromTouches(known, touches, unsteady)) : belief;
   const watched =
-    counts && flour && touches[0]
+    counts && flour
       ? watchSack(
           woken.watch?.[flour] ?? nothingWatched,
-          touches[0].residual / Math.sqrt(foreseenVariance(woken, touches[0], feel)),
+          first.residual /
+            Math.hypot(feel, Math.sqrt(known === woken ? foreseen : foreseenAs(woken))),
         )
       : undefined;
   const isNew = told === 'new' || told === 'odd';
   const unsure =
     watched?.asks !== undefined && !isNew
-      ? doubted(taken, flour!, touches[0]!.slopes.get(flour!)!, told, own)
+      ? doubted(taken, flour!, first!.slopes.get(flour!)!, told, own)
       : taken;
   const learned =
     watched && flour
@@ -169,7 +162,11 @@ export function learnFromBake(
       : unsure;
   const scoredToo =
     counts && felt !== undefined
-      ? scoreSaid(learned, formula, kitchen, pantry, felt - mixed.points)
+      ? scoreSaid(learned, formula, kitchen, pantry, {
+          forecast,
+          dryness: sums!.dryness,
+          off: felt - mixed.points,
+        })
       : learned;
   const looked = counts ? learnFromOutcome(scoredToo, state.outcome, felt, own) : belief;
   const book =
@@ -193,7 +190,7 @@ export function learnFromBake(
           : taught(lines, mixed, [known, learned], kitchen.coefficients, bread),
       ...(measured.length > 0 ? { measured } : {}),
       ...(counts ? {} : { aside: true as const }),
-      ...(isOdd(known, touches, feel) ? { odd: true as const } : {}),
+      ...(first && isOdd(first.residual, foreseen + feel * feel) ? { odd: true as const } : {}),
       ...(flour && watched?.asks !== undefined
         ? { asks: { key: flour, doughs: watched.asks } }
         : {}),

@@ -4,12 +4,11 @@ import { feelOf } from '../belief/hands.ts';
 import type { Kitchen } from '../belief/kitchen.ts';
 import { calledFor } from '../correct/aims.ts';
 import { certaintyWords } from '../correct/certainty.ts';
-import { level } from '../dough/level.ts';
+import { level, type Level } from '../dough/level.ts';
 import { minded } from '../dough/past-touch.ts';
 import { windowIn } from '../dough/own-window.ts';
 import type { Formula } from '../formula/formula.ts';
 import { resolve } from '../formula/resolve.ts';
-import { totals } from '../formula/totals.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
 import { normalBelow } from '../quantity/normal.ts';
 
@@ -37,7 +36,8 @@ const asWritten = (formula: Formula): Formula => ({
  * as it would have been without is as far from its forecast as the one that was mixed.
  *
  * @param kitchen of the bread, as it was believed before the bake
- * @param off points by which the dough was felt off the forecast of what was mixed
+ * @param seen the level as it was forecast, how far the dough stands on its dry base, and by how many points it was felt off
+ *   the forecast of what was mixed
  * @returns the belief as it was where nothing was called for, or the bread was guessed
  */
 export function scoreSaid(
@@ -45,14 +45,13 @@ export function scoreSaid(
   formula: Formula,
   kitchen: Kitchen,
   pantry: Pantry,
-  off: number,
+  { forecast, dryness, off }: { forecast: Level; dryness: number; off: number },
 ): Belief {
   if (formula.styleGuessed) return belief;
-  const lines = resolve(asWritten(formula), pantry);
-  const sums = totals(lines);
-  const at = level(lines, kitchen);
-  if (!sums || !at) return belief;
-  const { window, edge } = windowIn(formula.style, sums.dryness, withLatest(kitchen));
+  const taken = formula.taken.some((t) => ofLevel.test(t.correction));
+  const at = taken ? level(resolve(asWritten(formula), pantry), kitchen) : forecast;
+  if (!at) return belief;
+  const { window, edge } = windowIn(formula.style, dryness, withLatest(kitchen));
   const called = calledFor(at.points, at.sd, [{ window, edge, probability: 1 }]);
   if (!called) return belief;
   const foreseen = normalBelow(

@@ -5,43 +5,29 @@ import { level } from '../dough/level.ts';
 import { figure } from '../figure/figure.ts';
 import { withBaker, type Baker } from '../household/baker.ts';
 import { pantryIn, type Household } from '../household/household.ts';
-import type { ResolvedLine } from '../formula/resolve.ts';
+import { bareLine } from '../formula/bare-line.ts';
 import { conditioned } from './update.ts';
 
-/** Grams of flour of each of the doughs by which a hand is tried, and their water, % of it. */
-export const taskFlour = 50;
-export const taskWaters = [60, 64, 68] as const;
+/** The doughs by which a hand is tried, the stiffest first: 60, 64 and 68 % water. Own choice, no source. */
+export const taskDoughs = [
+  { flour: 50, water: 30 },
+  { flour: 50, water: 32 },
+  { flour: 50, water: 34 },
+] as const;
 
 /** Three little doughs of one flour and water depart from the model together, and less than breads do. */
 const together = figure(0.7, 'points', 0.3, 'own model, judged on simulated households');
-
-/** Lines of one of the doughs; undefined where there is no such flour any more. */
-function doughOf(flour: string, water: number, household: Household): ResolvedLine[] | undefined {
-  const pantry = pantryIn(household);
-  if (!pantry.has(flour)) return undefined;
-  const line = (id: string, grams: number): ResolvedLine => ({
-    id,
-    ingredient: id,
-    grams,
-    measured: 'scale',
-    stage: 'task',
-    stageKind: 'dough',
-    state: undefined,
-    typedGrams: grams,
-    corrections: [],
-    of: pantry.ingredient(id),
-  });
-  return [line(flour, taskFlour), line('water', (taskFlour * water) / 100)];
-}
 
 /** A belief in which one hand was tried on three doughs. */
 function withTask(belief: Belief, { id, felt }: Baker, household: Household): Belief {
   if (!felt) return belief;
   const kitchen = kitchenOf(withBaker(household, id), belief);
-  const levels = taskWaters.map((water) => {
-    const lines = doughOf(felt.flour, water, household);
-    return lines && level(lines, kitchen);
-  });
+  const pantry = pantryIn(household);
+  if (!pantry.has(felt.flour)) return belief;
+  const [flourOf, waterOf] = [pantry.ingredient(felt.flour), pantry.ingredient('water')];
+  const levels = taskDoughs.map(({ flour, water }) =>
+    level([bareLine(flourOf, flour), bareLine(waterOf, water)], kitchen),
+  );
   const [, middle] = levels;
   if (!middle || levels.some((l) => !l)) return belief;
   const off = levels.map((l, i) => felt.points[i]! - l!.points);

@@ -13,3 +13,4 @@ export * from './stand-in/noise.ts';
 export * from './stand-in/probe.ts';
 export * from './stand-in/reading.ts';
 export * from './stand-in/scale.ts';
+export * from './with-machine.ts';

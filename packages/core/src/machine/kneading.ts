@@ -33,7 +33,7 @@ export const kneadings = {
     minutes: figure(25, 'min', 4, commonPractice),
     rise: figure(5, '°C', 2, commonPractice),
     fixed: true,
-    says: 'its kneading is fixed: look after five to ten minutes',
+    says: 'check after five to ten minutes',
   },
 } as const satisfies Record<string, Kneading>;
 

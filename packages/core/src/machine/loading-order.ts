@@ -17,8 +17,8 @@ const places = (order: readonly Role[]): Record<Role, number> =>
 /** The orders in which a dough goes together: both machine schools, and a bowl. Common practice, no source. */
 export const loadingOrders = {
   'liquids-first': {
-    says: 'Water first, yeast last in a dent that does not reach the water. Nothing is mixed by hand.',
-    saysWithoutYeast: 'Water first, flour on top. Nothing is mixed by hand.',
+    says: 'Water first, yeast last in a dent, away from the water. Do not mix.',
+    saysWithoutYeast: 'Water first, flour on top. Do not mix.',
     ranks: places([
       'liquid',
       'egg',
@@ -42,15 +42,15 @@ export const loadingOrders = {
       oil: 'before honey in the same spoon',
       fat: 'soft, in bits round the edge',
       gluten: 'whisked through the flour',
-      flour: 'level it so that it covers all the water',
-      powder: 'on top of the flour, where it stays dry',
-      leaven: 'in a dent on top that does not reach the water',
+      flour: 'cover all the water',
+      powder: 'on top of the flour, kept dry',
+      leaven: 'in a dent on top, away from the water',
       addIn: 'only at the signal',
     },
   },
   'dry-first': {
-    says: 'Yeast first under the flour, liquids last on top. Nothing is mixed by hand.',
-    saysWithoutYeast: 'Flour first, liquids last on top. Nothing is mixed by hand.',
+    says: 'Yeast first under the flour, liquids last on top. Do not mix.',
+    saysWithoutYeast: 'Flour first, liquids last on top. Do not mix.',
     ranks: places([
       'leaven',
       'gluten',

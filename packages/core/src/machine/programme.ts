@@ -6,7 +6,7 @@ interface MachineStageKind {
 
 /** One row a kind of stage. */
 export const machineStageKinds = {
-  rest: { label: 'rests and brings everything to one warmth', turns: false },
+  rest: { label: 'rests and warms everything', turns: false },
   knead: { label: 'kneads', turns: true },
   rise: { label: 'lets it rise', turns: false },
   'knock-down': { label: 'knocks it down', turns: true },
@@ -29,7 +29,7 @@ export interface MachineStage {
 /** What a programme is for: a dough is matched to it by this. */
 export const programmeUses = {
   plain: 'white and mixed wheat doughs',
-  whole: 'whole grain, which drinks and rises slowly',
+  whole: 'for whole grain, slower',
   sweet: 'doughs rich in sugar, egg or butter',
   short: 'doughs without wheat flour: one short knead, one rise',
   dough: 'the dough only, for the oven',

@@ -143,19 +143,19 @@ function bestOfKnead({ truth, now, dough }: Round): { best: KneadCall; says: str
   if (now - truth >= waits && now > high)
     return {
       best: 'wait',
-      says: 'Its flour has still to drink: it feels wetter than it will be. Wait, then judge.',
+      says: 'The flour still takes up water, so it feels wetter now. Wait, then judge.',
     };
   if (truth < low)
     return {
       best: 'water',
-      says: 'It stands tighter than this bread wants: a spoon of water, and look again.',
+      says: 'Too tight for this bread: a spoon of water, and look again.',
     };
   if (truth > high)
     return {
       best: 'flour',
-      says: 'It stands looser than this bread wants: a spoon of flour, and look again.',
+      says: 'Too loose for this bread: a spoon of flour, and look again.',
     };
-  return { best: 'leave', says: 'It is right. Every spoon now makes it worse.' };
+  return { best: 'leave', says: 'Just right. Leave it.' };
 }
 
 function bestOfProof({ truth, dough }: Round): { best: ProofCall; says: string } {
@@ -168,7 +168,7 @@ function bestOfProof({ truth, dough }: Round): { best: ProofCall; says: string }
   if (truth > ripe[1])
     return {
       best: 'hurry',
-      says: 'It has gone past its height: at once, and hot. Or knock it back and shape it again.',
+      says: 'Over-proofed: bake at once, hot. Or knock it back and shape it again.',
     };
   return { best: 'bake', says: `It is ripe.${whole}` };
 }
@@ -254,10 +254,10 @@ export function leaningOf(
   const says =
     lean && by < told
       ? mean > 0
-        ? 'You call doughs wetter than they are: flour comes too soon.'
-        : 'You call doughs drier than they are: water comes too soon.'
+        ? 'Doughs feel wetter to you than they are: wait before you add flour.'
+        : 'Doughs feel drier to you than they are: wait before you add water.'
       : called.length < least
-        ? 'A few more, and it can be said where you lean.'
+        ? 'A few more rounds to see where you lean.'
         : 'It leans neither way.';
   return {
     rounds: called.length,

@@ -33,7 +33,7 @@ const stepWay = (label: string, says: string, sentence: string): DoughWay => ({
 export const doughWays = {
   autolyse: stepWay(
     'Autolyse',
-    'flour and water rest before salt and leaven come in: it kneads sooner, and whole grain has drunk',
+    'flour and water rest first: less kneading, and whole grain takes up water',
     'Stir flour and water together and let them rest for 30 minutes; salt and leaven come later.',
   ),
   'cold-first': {

@@ -1,3 +1,4 @@
+import { capital } from '../quantity/capital.ts';
 import type { Place } from '../formula/process.ts';
 import type { Step } from '../formula/step.ts';
 import { refuse, type Refused } from '../quantity/refusal.ts';
@@ -79,7 +80,7 @@ function otherFigures(steps: readonly Step[], kind: StepKindId, said: StepSaid):
 
 const asSentence = (clause: string): string => {
   const text = clause.replace(/[.;,\s]+$/, '');
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+  return `${capital(text)}.`;
 };
 
 /** The clause that speaks of it exchanged for the sheet's own sentence, the others kept as sentences. */

@@ -1,3 +1,4 @@
+export * from './capital.ts';
 export * from './day.ts';
 export * from './duration.ts';
 export * from './fraction.ts';

@@ -30,13 +30,13 @@ export const percentText = (percent: number): string =>
   `${plain(percent.toFixed(Math.abs(percent) < 0.995 && percent !== 0 ? 2 : 1))}${thinSpace}%`;
 
 /**
- * A chance as so many in a hundred; nothing that is drawn is ever quite sure, nor quite out of the question.
+ * A chance in per cent; nothing that is drawn is ever quite sure, nor quite out of the question.
  *
- * @example oddsText(0.914) // '91 in 100'
- * @example oddsText(0.999) // '99 in 100'
+ * @example oddsText(0.914) // '91 %'
+ * @example oddsText(0.999) // '99 %'
  */
 export const oddsText = (chance: number): string =>
-  `${Math.min(99, Math.max(1, Math.round(100 * chance)))} in 100`;
+  `${Math.min(99, Math.max(1, Math.round(100 * chance)))}${thinSpace}%`;
 
 /** Points of the level, signed: `+1.4`, `−0.9`. */
 export function pointsText(points: number): string {

@@ -26,6 +26,12 @@ const aboutFrom = 0.02;
 /** Most tablespoons that are added to a cup or left out of it: more is another mark's. */
 const mostBeside = 4;
 
+/** Of a cup no more than this share is left out: nobody fills it to take most of it back. Own choice. */
+const mostLeftOut = 1 / 3;
+
+/** Up to so many tablespoons are counted out by teaspoons. Own choice. */
+const mostByTeaspoon = 1.5;
+
 /** A way to measure a volume: so many cups, and so many spoons more, or less. */
 interface Way {
   readonly cups: number;
@@ -66,7 +72,8 @@ function ways(
   };
   const whole = Math.floor(ml / cup);
   const marks = [...cupMarks.map((m) => whole + m), whole + 1].filter(
-    (m) => Math.abs(ml - m * cup) <= mostBeside * tablespoon,
+    (m) =>
+      Math.abs(ml - m * cup) <= mostBeside * tablespoon && m * cup - ml <= mostLeftOut * m * cup,
   );
   // So many cups that a spoon is lost in them.
   if (marks.length === 0) add(Math.round(ml / cup), 0, 0, false);
@@ -76,11 +83,15 @@ function ways(
     add(mark, 0, 0, false);
     // Below a whole tablespoon, teaspoons are what a drawer has.
     if (rest >= tablespoon * 0.9) add(mark, Math.round((2 * rest) / tablespoon) / 2, 0, less);
-    const spoons = Math.floor(rest / tablespoon);
-    // “Less a tablespoon and a teaspoon” could be read either way: less is of one kind of spoon.
-    if (!less || spoons === 0) {
-      add(mark, spoons, Math.round((4 * (rest - spoons * tablespoon)) / teaspoon) / 4, less);
+    // Two parts at most, as one says them aloud, the second in whole or half spoons; alone, a teaspoon has quarters.
+    if (mark > 0) {
+      if (rest < mostByTeaspoon * tablespoon)
+        add(mark, 0, Math.round((2 * rest) / teaspoon) / 2, less);
+      continue;
     }
+    const spoons = Math.floor(rest / tablespoon);
+    const parts = spoons === 0 ? 4 : 2;
+    add(0, spoons, Math.round((parts * (rest - spoons * tablespoon)) / teaspoon) / parts, less);
   }
   return found.filter((w) => w.millilitres > 0).sort((a, b) => a.steps - b.steps);
 }

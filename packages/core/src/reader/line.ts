@@ -25,6 +25,8 @@ export type UnreadCode =
   | 'no-weight'
   /** A figure that a scan may have misread. */
   | 'scan'
+  /** It was hard to read in the picture that it comes from. */
+  | 'unclear'
   /** In a sentence of the method, and nowhere in the list. */
   | 'in-method'
   /** An amount for each of several sizes, of which none is chosen yet. */

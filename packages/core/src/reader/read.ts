@@ -15,6 +15,8 @@ export interface Unread extends Refusal<UnreadCode> {
   readonly what?: string;
   /** What it was probably meant to read: a scan that took a letter for a figure. */
   readonly mended?: string;
+  /** What else it may read: a fraction that was not known. */
+  readonly others?: readonly string[];
   /** Counted from 1 in the text as given. */
   readonly line: number;
   readonly text: string;
@@ -98,6 +100,8 @@ export interface Reader {
   readonly which?: number;
   /** Which of several sizes in its columns is meant, from 0. */
   readonly size?: number | undefined;
+  /** Lines of the text, counted from 1, that were hard to read in the picture that they come from. */
+  readonly doubted?: ReadonlySet<number>;
   /** What the baker said of single rows, by their text. */
   readonly answers?: Readonly<Record<string, Answer>>;
 }

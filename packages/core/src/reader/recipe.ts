@@ -37,7 +37,9 @@ import { disagreementsOf } from './against-itself.ts';
 import { inRows } from './in-rows.ts';
 import { mayWeigh, thingsIn } from './in-sentences.ts';
 import { flourPhrase } from './flour-phrase.ts';
-import { mendedScan } from './scan.ts';
+import { hasFigure } from './has-figure.ts';
+import { illegible } from './illegible.ts';
+import { fractionsOf, gramsTaken, mendedScan } from './scan.ts';
 import { sizesIn } from './sizes.ts';
 import { yieldIn, type Yield } from './yield.ts';
 
@@ -277,7 +279,7 @@ class Reading {
       return answer.not === 'dough' ? this.#asOutside(row, 'topping') : this.#note(row);
     }
     if (answer && 'reads' in answer)
-      return this.#plain({ ...row, text: answer.reads, item: true }, undefined);
+      return this.#plain({ ...row, text: answer.reads, item: true, confirmed: true }, undefined);
     if (answer && 'goes' in answer) return this.#intoDough(row);
     if (answer) return this.#answered(row, answer);
     this.#plain(row, next);
@@ -322,6 +324,21 @@ class Reading {
     if (row.numbered && !readAmount(row.text)?.amount.unit && isMethod(row.text))
       return this.#step(row);
     if (typeof this.#place === 'object') return this.#asOutside(row, this.#place.outside);
+    if (row.text === illegible)
+      return this.#handBack(row, {
+        code: 'unclear',
+        says: 'there is a row here that cannot be read in the picture: what does it say?',
+      });
+    const fractions = row.confirmed ? [] : fractionsOf(row.text);
+    const unclear = this.#isUnclear(row);
+    if (unclear || fractions.length > 0) {
+      const says =
+        fractions.length > 0
+          ? 'the fraction could not be read: which one is it?'
+          : 'is hard to read in the picture: what does it say?';
+      const readings = fractions.length > 0 ? fractions : [mendedScan(row.text) ?? row.text];
+      return this.#handBack(row, { code: unclear ? 'unclear' : 'scan', says }, readings);
+    }
     const things = stirredTogether(row.text);
     if (things) return this.#together(row, things);
     // A sentence of the work that speaks of a starter which stands above makes no other one.
@@ -339,6 +356,12 @@ class Reading {
     }
     if (this.#reference(row)) return;
     this.#ingredient(row);
+  }
+
+  /** It was hard to read, it may be of the dough, and nobody has said yet what it is. */
+  #isUnclear({ at, text, confirmed }: TextRow): boolean {
+    if (confirmed || !this.#reader.doubted?.has(at)) return false;
+    return hasFigure(text) || matchIngredient(text, this.#with.words) !== undefined;
   }
 
   /**
@@ -406,7 +429,7 @@ class Reading {
       return this.#handBack(
         row,
         { code: 'scan', says: `is it “${mended}”, and a letter was taken for a figure?` },
-        mended,
+        [mended],
       );
     if (!row.item && isProse(row.text)) {
       const weighs = isMethod(row.text) && thingsIn(row.text, this.#with).length > 1;
@@ -793,7 +816,12 @@ class Reading {
     this.#assumptions.push({ line: row.at, row: row.raw, text });
   }
 
-  #handBack(row: TextRow, { code, says, about, what, might }: CannotRead, mended?: string): void {
+  #handBack(
+    row: TextRow,
+    { code, says, about, what, might }: CannotRead,
+    readings: readonly string[] = [],
+  ): void {
+    const [mended = code === 'no-unit' ? gramsTaken(row.text) : undefined, ...others] = readings;
     this.#unread.push({
       line: row.at,
       text: row.raw,
@@ -802,6 +830,7 @@ class Reading {
       might: might ?? (about ? nearest(about, this.#with.words).map((i) => i.id) : []),
       ...(what ? { what } : {}),
       ...(mended ? { mended } : {}),
+      ...(others.length > 0 ? { others } : {}),
       ...(this.#open ? { stage: this.#open } : {}),
       ...(this.#lastLine ? { after: this.#lastLine } : {}),
     });

@@ -18,6 +18,8 @@ export interface TextRow {
   readonly numbered?: boolean;
   /** A part that was opened on a row of its own text ends here. */
   readonly closes?: boolean;
+  /** The baker has said what it reads. */
+  readonly confirmed?: true;
   readonly blankBefore?: boolean;
   readonly blankAfter?: boolean;
 }

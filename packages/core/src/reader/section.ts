@@ -1,3 +1,4 @@
+import { capital } from '../quantity/capital.ts';
 import type { OutsideUse } from '../formula/beside.ts';
 import type { StageKind } from '../formula/formula.ts';
 import { starterKind } from './starter.ts';
@@ -29,7 +30,6 @@ export const bareHeading = (text: string): string =>
     .trim();
 
 const named = (bare: string): string => bare.toLowerCase().replace(/^for (?:the |a )?/, '');
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Words that headings of what is outside the dough are made of, and lines are not. */
 const headingWords = new Set(

@@ -63,7 +63,12 @@ const isNumber = (cell: string): boolean =>
 
 /** The kinds of a heading row's cells; undefined where it is none. */
 function headingOf(cells: readonly string[]) {
-  const found = cells.map((cell) => columns.find(([pattern]) => pattern.test(cell))?.[1]);
+  const plain = cells.map((cell) => columns.find(([pattern]) => pattern.test(cell))?.[1]);
+  // Beside percentages a column whose short name was not known is of grams: a photo makes all kinds of signs of a g.
+  const weighs = plain.some((kind) => kind === 'grams' || weights.some((w) => w === kind));
+  const found = plain.map((kind, i) =>
+    !kind && !weighs && plain.includes('percent') && /^\S{1,3}$/.test(cells[i]!) ? 'grams' : kind,
+  );
   // A corner that is left empty stands over the names, where every other cell says what it is.
   const corner =
     cells.length > 1 && found.every((kind, i) => (kind === undefined) === (cells[i] === ''));

@@ -35,7 +35,7 @@ const leftOut = 0.05;
 
 /** What a kind of doubt is, in a baker's words, by which way the dough departs. */
 const doubtSays: Record<ParameterKind, (name: string, wetter: boolean) => string> = {
-  absorption: (name, wetter) => `Your ${name} drinks ${wetter ? 'less' : 'more'} than most.`,
+  absorption: (name, wetter) => `Your ${name} absorbs ${wetter ? 'less' : 'more'} than most.`,
   softening: (_, wetter) => `Its fat and sugar soften it ${wetter ? 'more' : 'less'} than usual.`,
   moisture: (name, wetter) => `Your ${name} is ${wetter ? 'damper' : 'drier'} than it usually is.`,
   habit: (_, wetter) =>
@@ -44,7 +44,7 @@ const doubtSays: Record<ParameterKind, (name: string, wetter: boolean) => string
     `You fill a cup of ${name} ${wetter ? 'more lightly' : 'more heavily'} than was thought.`,
   air: (_, wetter) => `The air has made your flour ${wetter ? 'damper' : 'drier'} than it should.`,
   measuring: (name, wetter) => `${wetter ? 'Less' : 'More'} ${name} went in than you think.`,
-  departure: () => 'This kind of dough behaves otherwise than the reckoning says.',
+  departure: () => 'This kind of dough is different from the forecast.',
   touch: (_, wetter) => `Your finger calls things ${wetter ? 'wet' : 'dry'} early.`,
 };
 
@@ -159,7 +159,7 @@ export function rescueDough(
     ...usual.values(),
     {
       id: 'finger',
-      says: 'A finger is no instrument: it may stand where it should.',
+      says: 'A finger can be wrong: the dough may be just right.',
       weight: (scatter * finger ** 2) / variance,
     },
     ...stories.map(({ id, says, shift, prior }) => ({ id, says, weight: prior * density(shift) })),
@@ -170,10 +170,10 @@ export function rescueDough(
     causes: inWindow ? [] : causes,
     ...(toDrink > 1
       ? {
-          wait: `Wait ${kitchen.coefficients.restMinutes.value} minutes first, covered: its slow flour still drinks, about ${Math.round(toDrink)} points.`,
+          wait: `Wait ${kitchen.coefficients.restMinutes.value} minutes first, covered: the flour still takes up water, about ${Math.round(toDrink)} points.`,
         }
       : advice.action === 'add'
-        ? { wait: 'Two or three minutes after each spoon, then feel again.' }
+        ? { wait: 'After each spoon wait two or three minutes, then feel again.' }
         : {}),
   };
 }

@@ -58,7 +58,7 @@ export function rescueRise(of: Bread, seen: NoRise, way: WayId = writtenWay(of))
   if (!raised) {
     return {
       now: [
-        `Nothing in it raises it: dissolve a level teaspoon of instant yeast in ${dissolvedIn} g of warm water and knead it in.`,
+        `Nothing here raises it: dissolve a level teaspoon of instant yeast in ${dissolvedIn} g of warm water and knead it in.`,
       ],
       causes: [{ id: 'forgotten', says: 'No yeast and no starter went in.', share: 1 }],
     };
@@ -79,20 +79,20 @@ export function rescueRise(of: Bread, seen: NoRise, way: WayId = writtenWay(of))
   const causes = ranked([
     {
       id: 'early',
-      says: 'It is only too early: such a dough shows little by now.',
+      says: 'It is early: such a dough shows little yet.',
       weight: alive * (1 - colderChance) * unseen(bread.room),
     },
     {
       id: 'cold',
-      says: 'It stands colder than you think: a stone sill, a draught, flour from a cold room.',
+      says: 'It is colder than you think: a stone sill, a draught, cold flour.',
       weight: alive * colderChance * unseen(bread.room - colder),
     },
     {
       id: 'dead',
-      says: sour ? 'The starter was hungry or past its peak.' : 'The yeast is dead of age.',
+      says: sour ? 'The starter was hungry or past its peak.' : 'The yeast is dead.',
       weight: noLife,
     },
-    { id: 'scalded', says: 'Hot water killed its yeast: harm begins above 50 °C.', weight: burnt },
+    { id: 'scalded', says: 'Hot water killed the yeast: above 50 °C it suffers.', weight: burnt },
     { id: 'forgotten', says: `The ${sour ? 'starter' : 'yeast'} was left out.`, weight: forgotten },
   ]);
   const lives = causes
@@ -101,10 +101,10 @@ export function rescueRise(of: Bread, seen: NoRise, way: WayId = writtenWay(of))
   const forecast = first && isForecast(first.forecast) ? first.forecast : undefined;
   const warm = `Put it somewhere warm, about ${warmPlace.value} °C, covered.`;
   const wait = forecast
-    ? `Look at it again in ${hoursText(Math.max(0.5, forecast.high - seen.hours))}: by then it has risen 9 times in 10, if anything in it lives.`
-    : 'Look at it again in an hour.';
+    ? `Look at it again in ${hoursText(Math.max(0.5, forecast.high - seen.hours))}: by then it has risen, 9 times in 10.`
+    : 'Look again in an hour.';
   const feed = sour
-    ? 'If nothing has moved by then: knead in a level teaspoon of instant yeast, dissolved in a spoon of warm water. It will be bread, milder.'
+    ? 'If nothing has moved by then, knead in a level teaspoon of instant yeast, dissolved in a spoon of warm water. It will be a milder bread.'
     : `If nothing has moved by then: dissolve a fresh packet of yeast in ${dissolvedIn} g of warm water with a pinch of flour. Does it foam in ten minutes, knead it in; the dough takes it up in two minutes.`;
   return {
     now:

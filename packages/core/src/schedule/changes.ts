@@ -1,3 +1,4 @@
+import { capital } from '../quantity/capital.ts';
 import type { Folds, Phase } from '../process/method-in.ts';
 import { foldsAt, partsAt } from '../process/parts-at.ts';
 
@@ -32,7 +33,7 @@ function asked(part: Phase, before: Phase): string {
     part.place && part.place !== before.place ? (moves[part.place] ?? '') : '',
   ].filter(Boolean);
   const text = says.length > 0 ? says.join(', ') : 'the next part';
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+  return capital(text);
 }
 
 const later = (iso: string, minutes: number): string =>

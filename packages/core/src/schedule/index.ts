@@ -4,6 +4,7 @@ export * from './bread-tasks.ts';
 export * from './bread.ts';
 export * from './changes.ts';
 export * from './clash.ts';
+export * from './in-order.ts';
 export * from './network.ts';
 export * from './plan.ts';
 export * from './resources.ts';

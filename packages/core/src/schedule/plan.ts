@@ -347,7 +347,7 @@ export function plan(asked: PlanAsked): Plan | NoPlan {
     drop: [],
     unsure: false,
   });
-  if (asked.breads.length === 0) return none('nothing', 'There is nothing to plan yet.');
+  if (asked.breads.length === 0) return none('nothing', 'Nothing to plan yet.');
   if (asked.breads.length > mostBreads) {
     return none(
       'too-many',
@@ -356,7 +356,7 @@ export function plan(asked: PlanAsked): Plan | NoPlan {
   }
   for (const { bread, wish } of asked.breads) {
     if (isMissed(wish, asked.now))
-      return none('past', `${bread.name}: that time is past already. Choose a later one.`);
+      return none('past', `${bread.name}: that time has passed. Choose a later one.`);
     if (Math.max(wish.readyBy ?? 0, wish.beginAt ?? 0) > asked.now + longestPlan)
       return none('too-far', `${bread.name}: a plan reaches two weeks ahead, no further.`);
   }
@@ -394,8 +394,8 @@ export function plan(asked: PlanAsked): Plan | NoPlan {
     ...refuse(
       'no-plan',
       exhausted
-        ? 'These wishes cannot all be met.'
-        : 'No timetable was found for these wishes, though not every order could be tried.',
+        ? 'This can’t be ready in time.'
+        : 'We found no plan for this; not every order could be tried.',
     ),
     drop,
     unsure: !exhausted,

@@ -240,13 +240,13 @@ function frozen(bread: Bread): RiseWays | undefined {
 export const ways = {
   'as-it-is': {
     label: 'as it is',
-    says: 'in the room, with the leaven that stands in the formula',
+    says: 'in the room, with the leaven of the recipe',
     cost: 0,
     of: inTheRoom,
   },
   amount: {
     label: 'with other leaven',
-    says: 'in the room, with as much leaven as the time takes',
+    says: 'in the room, with the leaven that fits the time',
     cost: 1,
     of: withAmount,
   },
@@ -264,7 +264,7 @@ export const ways = {
   },
   'cold-proof': {
     label: 'shaped into the fridge',
-    says: 'shaped, it waits in the fridge and is baked from there',
+    says: 'shaped, in the fridge, baked from there',
     cost: 2,
     of: (bread) => coldProof(bread, inTheRoom(bread)),
   },
@@ -276,7 +276,7 @@ export const ways = {
   },
   'warm-cold-proof': {
     label: 'in a warm place, shaped into the fridge',
-    says: `its first rise at ${warmPlace.value} °C; shaped, it waits in the fridge and is baked from there`,
+    says: `its first rise at ${warmPlace.value} °C; shaped, in the fridge, baked from there`,
     cost: 3.5,
     of: (bread) => coldProof(bread, inTheWarm(bread)),
   },

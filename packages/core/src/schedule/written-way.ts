@@ -37,7 +37,7 @@ export function wayCost(bread: Pick<Bread, 'formula' | 'course'>, way: WayId): n
  * Why a bread whose recipe has it in the fridge is planned otherwise.
  *
  * @returns undefined where it goes as its recipe has it, or that says nothing of a fridge
- * @example notAsWritten(bread, 'as-it-is') // 'Its recipe proofs it in the fridge. There is no time for that.'
+ * @example notAsWritten(bread, 'as-it-is') // 'Its recipe proofs it in the fridge. No time for that.'
  */
 export function notAsWritten(bread: Bread, way: WayId): string | undefined {
   const written = writtenWay(bread);
@@ -46,8 +46,8 @@ export function notAsWritten(bread: Bread, way: WayId): string | undefined {
     'cold-first': 'Its recipe lets it rise in the fridge.',
     'cold-proof': 'Its recipe proofs it in the fridge.',
   }[written as 'cold-first' | 'cold-proof'];
-  if (ways[written].of(bread)) return `${says} There is no time for that.`;
+  if (ways[written].of(bread)) return `${says} No time for that.`;
   return written === 'cold-proof'
-    ? `${says} It cannot stay cold so long: with this leaven it would over-proof there.`
-    : `${says} It cannot go there: with this leaven it would not rise, or rise too far.`;
+    ? `${says} That is too long in the fridge: with this leaven it over-proofs.`
+    : `${says} With this leaven it would not rise there, or rise too far.`;
 }

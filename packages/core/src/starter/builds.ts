@@ -61,7 +61,7 @@ export function buildsFor(
       paces,
       model,
     );
-    if (!feeding) return refuse('never-ripe', 'Where it stands it never gets ripe.');
+    if (!feeding) return refuse('never-ripe', 'It never gets ripe there.');
     found.unshift({ ...feeding, at: hours - each * (builds - i) });
     [need, kept] = [feeding.seed, 0];
   }

@@ -21,35 +21,35 @@ export const starterStandings = {
     room: hours(4),
     fridge: hours(12),
     feedings: 0,
-    says: 'it was fed not long ago: use it when it is domed',
+    says: 'fed not long ago: use it when it is domed',
   },
   ripe: {
     label: 'ripe',
     room: hours(12),
     fridge: days(2),
     feedings: 0,
-    says: 'it can go into a dough if it floats and smells sweet and sour',
+    says: 'ready if it floats and smells sweet and sour',
   },
   hungry: {
     label: 'hungry',
     room: days(2),
     fridge: days(7),
     feedings: 1,
-    says: 'one feeding before it is used; stir its liquid in for tang, pour it off for mildness',
+    says: 'feed it once first; stir the liquid in for tang, pour it off for a mild bread',
   },
   weak: {
     label: 'weak',
     room: days(5),
     fridge: days(21),
     feedings: 2,
-    says: 'two feedings at room temperature, the second the night before',
+    says: 'two feedings in the room, the last the night before',
   },
   neglected: {
     label: 'neglected',
     room: hours(Infinity),
     fridge: hours(Infinity),
     feedings: 3,
-    says: 'three feedings from a spoon of it, and only if it smells of nothing but acid',
+    says: 'three feedings from one spoon, and only if it smells clean and sour',
   },
 } as const satisfies Record<string, Standing>;
 
@@ -57,8 +57,7 @@ type StarterStandingId = keyof typeof starterStandings;
 const rows = Object.entries(starterStandings) as Array<[StarterStandingId, Standing]>;
 
 /** What is thrown away, whatever else it looks like. Handbook section 17; common practice. */
-export const spoiledStarter =
-  'Pink, orange or furry: throw it away, jar and all that touched it washed hot.';
+export const spoiledStarter = 'Pink, orange or furry: throw it away, and wash the jar hot.';
 
 /**
  * How a starter stands.

@@ -1,4 +1,6 @@
 import { commonPractice, figure } from '../figure/figure.ts';
+import type { Form } from './form.ts';
+import { inTin } from './in-tin.ts';
 import { styles, type StyleId } from './style.ts';
 import { bakingPower } from './baking.ts';
 
@@ -6,7 +8,7 @@ import { bakingPower } from './baking.ts';
 const inPan = figure(10, 'min', 5, commonPractice);
 
 /** When a bread is turned out and cut, by the clock of its coming out. */
-interface Cooling {
+export interface Cooling {
   /** Minutes until it leaves its tin; 0 for what stands on a tray. */
   readonly outOfPan: number;
   /** Minutes until it is cut. */
@@ -23,9 +25,10 @@ const small = 200;
  * How long a bread cools: by its style, and longer for a heavier piece.
  *
  * @param grams raw, of one piece
+ * @param form what it is shaped to; as its style is, where nobody said
  * @example coolingOf('rye', 900).cut // 1440
  */
-export function coolingOf(style: StyleId, grams: number): Cooling {
+export function coolingOf(style: StyleId, grams: number, form: Form = styles[style].form): Cooling {
   const { baking, cut: own } = styles[style];
   const share = Math.min(
     1.5,
@@ -36,9 +39,9 @@ export function coolingOf(style: StyleId, grams: number): Cooling {
   const says =
     own ??
     (cut >= aDay
-      ? 'Wrapped in a cloth it is cut after a day or two: sooner it smears the knife.'
+      ? 'Wrap it in a cloth and cut after a day or two: sooner it smears.'
       : cut === 0
         ? 'It is eaten hot.'
-        : 'Cut hot, the crumb tears and turns gummy: it still sets.');
-  return { outOfPan: grams < small ? 0 : inPan.value, cut, says };
+        : 'Cut hot, the crumb turns gummy.');
+  return { outOfPan: inTin(style, form) && grams >= small ? inPan.value : 0, cut, says };
 }

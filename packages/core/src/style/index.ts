@@ -4,6 +4,7 @@ export * from './style-figures.ts';
 export * from './style.ts';
 export * from './cooling.ts';
 export * from './form.ts';
+export * from './in-tin.ts';
 export * from './nature.ts';
 export * from './on-sheet.ts';
 export * from './possible-style.ts';

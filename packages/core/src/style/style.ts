@@ -90,7 +90,7 @@ export const styles = {
     [10.5, 13],
     shapedTo('plait'),
     {
-      baking: baking(178, 30, 0.7, enriched),
+      baking: baking(180, 30, 0.7, enriched),
     },
   ),
   rolls: style('rolls', 'rolls', [-6, 5], [10.5, 13], shapedTo('rolls'), {

@@ -18,13 +18,13 @@ function causes(before: Level, after: Level) {
   return [
     {
       grams: diff('drinks'),
-      more: (g: string) => `It drinks ${g} of water more than what it stands in for`,
-      less: (g: string) => `It drinks ${g} of water less than what it stands in for`,
+      more: (g: string) => `It absorbs ${g} more water than what it replaces`,
+      less: (g: string) => `It absorbs ${g} less water than what it replaces`,
     },
     {
       grams: -diff('brings'),
-      more: (g: string) => `It brings ${g} of water less than what it stands in for`,
-      less: (g: string) => `It brings ${g} of water more than what it stands in for`,
+      more: (g: string) => `It adds ${g} less water than what it replaces`,
+      less: (g: string) => `It adds ${g} more water than what it replaces`,
     },
     {
       grams: -diff('softens'),

@@ -83,7 +83,7 @@ const kinds: readonly Kin[] = [
       ...(from.id === 'oat-fibre'
         ? ['Bran brings starch and sugar that oat fibre has not: look at the net carbohydrate.']
         : []),
-      ...(to.id === 'oat-fibre' ? ['It drinks much more: give it time before you judge.'] : []),
+      ...(to.id === 'oat-fibre' ? ['It absorbs much more: give it time before you judge.'] : []),
     ],
     basis: 'mass for mass',
   },

@@ -32,7 +32,9 @@ const flourNotes = (from: Ingredient, to: Ingredient): string[] => {
     );
   }
   if (to.slow && !from.slow) {
-    notes.push('It drinks for 20 to 30 minutes: judge the dough late, or rest it before kneading.');
+    notes.push(
+      'It takes up water for 20 to 30 minutes: wait before you judge the dough, or rest it before kneading.',
+    );
   }
   if (from.strength === 'strong' && to.strength === 'weak') {
     notes.push('It stands about half the kneading; stop as soon as it is smooth.');

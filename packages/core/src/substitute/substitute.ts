@@ -154,7 +154,7 @@ export function substitute(
   const follows = whatFollows(formula, laid.formula, swap.held, household, belief);
   if (isRefused(follows)) return follows;
   const stays =
-    share < 1 ? [`The other ${percentText(100 * (1 - share))} of the ${line.of.name} stay.`] : [];
+    share < 1 ? [`The other ${percentText(100 * (1 - share))} stays ${line.of.name}.`] : [];
   return {
     formula: laid.formula,
     consequences: follows.consequences,

@@ -47,6 +47,7 @@ function pace(
   return osmoticBrake(
     { salt: totals.saltPercent, sugar, water: totals.effectiveHydration },
     coefficients,
+    lines.some((l) => l.of.yeast === 'osmotolerant' && l.grams > 0),
   );
 }
 

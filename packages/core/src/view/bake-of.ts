@@ -2,6 +2,7 @@ import { checkDough, type DoughAdvice } from '../hands/dough-check.ts';
 import { kindOfEvent, type BakeEvent } from '../bake/event.ts';
 import { senseSays } from '../bake/event-kinds.ts';
 import type { Unsaid } from '../bake/from-plan.ts';
+import { cooledAt, type CooledAt } from '../lead/cooled-at.ts';
 import { leadOf, signOf, type Sentence } from '../lead/lead.ts';
 import { lookInto, machineClock, timerAt, type TimerAt } from '../lead/machine-clock.ts';
 import { mixedLines } from '../bake/mixed.ts';
@@ -48,12 +49,14 @@ import { methodOf } from '../process/written-steps.ts';
 import { isRefused, type Refused } from '../quantity/refusal.ts';
 import { sumGrams } from '../quantity/sum-grams.ts';
 import { stepsWritten } from '../schedule/bread.ts';
+import { bakedByMachine } from '../schedule/bread-tasks.ts';
 import { risesBy } from '../schedule/coming-rises.ts';
 import type { Stirred } from '../starter/feeding.ts';
 import { jarOf } from '../starter/jar-of.ts';
 import type { Window } from '../style/style.ts';
 import { choicesFor, substitute } from '../substitute/substitute.ts';
 import { lazily } from './lazily.ts';
+import { coolingOf, type Cooling } from '../style/cooling.ts';
 import { styles } from '../style/style.ts';
 import { tenth } from '../quantity/tenth.ts';
 
@@ -149,6 +152,10 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly timerAt: (now: string) => TimerAt | undefined;
   /** A machine kneads no more at a moment: its dough rises. */
   readonly isRising: (now: string) => boolean;
+  /** How long it cools: as long as the plan has it. */
+  readonly cooling: Cooling;
+  /** When it leaves its tin and is cut, out of the oven by the plan or already. */
+  readonly cooled: (step: RunStep, planned: string | undefined, now: string) => CooledAt;
   /** Dough that goes into the oven: all of it but what was set aside, grams. */
   readonly bakedGrams: number;
   /** What stands in the way of a step at a moment, or is due in it. */
@@ -291,7 +298,7 @@ export function bakeOf({
         unkneaded,
         state,
         shaping: all.shaping,
-        pieceGrams: all.doughGrams / all.loaves,
+        cooling: all.cooling,
         mixing: {
           ...mixingAdvice(all.planned).find((m) => m.by === kneading)!,
           ...kneadsFor(bread),
@@ -331,6 +338,19 @@ export function bakeOf({
         const { minute } = machineClock(runs.begunAt, bread.course, state.power, now);
         return bread.course.kind !== 'by-eye' && minute > times.kneadsTo;
       },
+    cooling: ({ doughGrams, loaves, shaping }) => {
+      const { outOfPan, cut, says } = coolingOf(formula.style, doughGrams / loaves, shaping.form);
+      return {
+        // Out of a machine's pan it comes as the machine is done.
+        outOfPan: bakedByMachine(bread) ? 0 : outOfPan,
+        cut: run.tasks.find((t) => t.kind === 'cool')?.usual ?? cut,
+        says,
+      };
+    },
+    cooled:
+      ({ cooling }) =>
+      (step, planned, now) =>
+        cooledAt(step, planned, cooling, now),
     bakedGrams: ({ doughGrams }) => doughGrams - (state.aside ?? 0),
     gates:
       ({ stages }) =>

@@ -10,6 +10,7 @@ import type { Belief } from '../belief/belief.ts';
 import { pantryIn, type Household } from '../household/household.ts';
 import { kitchenOf, type Kitchen } from '../belief/kitchen.ts';
 import { saltWord, type SaltWord } from '../household/salt-word.ts';
+import { wantsFineScale } from '../household/wants-fine-scale.ts';
 import { measuredOf } from '../belief/measured.ts';
 import { kindOfBag, type Bag } from '../ingredient/bag.ts';
 import type { Pantry } from '../ingredient/pantry.ts';
@@ -63,6 +64,8 @@ export interface BenchView {
   readonly rooms: ReadonlyArray<Room & { readonly name: string }>;
   /** Breads to choose from, the likeliest first, where nobody said which it is and that is not all but sure. */
   readonly asksStyle: readonly StyleId[] | undefined;
+  /** Something goes in that a scale of whole grams tells badly. */
+  readonly asksScale: boolean;
   /** As a bread that is to rise and to be baked: what a plan and a bake of it ask, too. */
   readonly bread: Bread;
   /** As its recipe has it. */
@@ -117,6 +120,7 @@ export function benchOf({ formula, household, belief, made = {} }: BenchGiven): 
         ? [formula.style, ...guess.others.slice(0, 1).map((o) => o.style)]
         : undefined;
     },
+    asksScale: ({ resolved }) => resolved.some((l) => wantsFineScale(l.grams)),
     byCup: ({ resolved, kitchen }) => resolved.some((l) => filledByHabit(l, kitchen)),
     open: (all) => corrections(all, false),
     left: (all) => corrections(all, true),

@@ -3,9 +3,15 @@ import type { Level } from '../dough/level.ts';
 import { windowFor } from '../dough/window.ts';
 import { evaluate, type Evaluation } from '../evaluate/evaluate.ts';
 import { asLikely, sureOfStyle, type LikelyStyle } from '../evaluate/likely-style.ts';
-import { allLines, type Formula, type Line } from '../formula/formula.ts';
+import { allLines, mostPages, type Formula, type Line } from '../formula/formula.ts';
 import { percentOf } from '../formula/percentage.ts';
 import { nothingLearned, type Belief } from '../belief/belief.ts';
+import {
+  isUnclear,
+  placedRows,
+  type PlacedRow,
+  type ScannedPage,
+} from '../picture/scanned-page.ts';
 import type { Household } from '../household/household.ts';
 import type { Measures } from '../quantity/measures.ts';
 import { ledgerOf, type Destination, type LedgerRow } from '../reader/ledger.ts';
@@ -30,6 +36,8 @@ export interface PasteGiven {
   readonly size: number | undefined;
   /** What bread the baker said it is. */
   readonly said: StyleId | undefined;
+  /** Photos and files that the text was read from. */
+  readonly pages: readonly ScannedPage[];
   /** What the book taught; nothing is judged until it is there. */
   readonly belief: Belief | undefined;
 }
@@ -38,6 +46,8 @@ export interface PasteGiven {
 export interface PasteView {
   /** None where there is no text. */
   readonly read: ReadRecipe | undefined;
+  /** Where lines of the text stand in the pictures that they come from, counted from 1. */
+  readonly placed: ReadonlyMap<number, PlacedRow>;
   /** The likeliest, where nobody said what bread it is: by the catalogue until the book’s word is there. */
   readonly likely: LikelyStyle | undefined;
   readonly style: StyleId;
@@ -70,6 +80,12 @@ export interface PasteView {
 /** Destinations in the order in which they are told; headings and titles are told by standing there. */
 const told: readonly Destination[] = ['question', 'dough', 'outside', 'part', 'step', 'yield'];
 
+/** The pictures that stand with a formula; nothing where it has none. */
+export function withPages(pages: readonly ScannedPage[]): Pick<Formula, 'pages'> {
+  const ids = pages.flatMap((p) => p.id ?? []).slice(0, mostPages);
+  return ids.length > 0 ? { pages: ids } : {};
+}
+
 /** What in a row speaks of flour. */
 const ofFlour = /flour|meal|wheat|rye|spelt/i;
 
@@ -79,11 +95,17 @@ const ofFlour = /flour|meal|wheat|rye|spelt/i;
  * @example pasteOf({...given, text: '500 g bread flour\n320 g water'}).style // 'pan'
  */
 export function pasteOf(given: PasteGiven): PasteView {
-  const { text, measures, answers, which, size, said, belief } = given;
+  const { text, measures, answers, which, size, said, pages, belief } = given;
   const here: Household = { ...given.household, measures };
   return lazily<PasteView>({
-    read: () =>
-      text.trim() ? readRecipe(text, { ...readerOf(here), answers, which, size }) : undefined,
+    placed: () => placedRows(text, pages),
+    read: ({ placed }) => {
+      if (!text.trim()) return undefined;
+      const doubted = new Set(
+        [...placed].filter(([, { row }]) => isUnclear(row)).map(([line]) => line),
+      );
+      return readRecipe(text, { ...readerOf(here), answers, which, size, doubted });
+    },
     likely: ({ read }) =>
       read && !said && !read.style
         ? asLikely(read.formula, here, belief ?? nothingLearned)?.likely
@@ -94,7 +116,12 @@ export function pasteOf(given: PasteGiven): PasteView {
         ? [likely.style, ...likely.others.slice(0, 1).map((o) => o.style)]
         : undefined,
     formula: ({ read, style, likely }) =>
-      read && { ...read.formula, style, ...(likely ? { styleGuessed: true } : {}) },
+      read && {
+        ...read.formula,
+        style,
+        ...(likely ? { styleGuessed: true } : {}),
+        ...withPages(pages),
+      },
     evaluation: ({ formula }) => formula && belief && evaluate(formula, here, belief),
     verdict: ({ evaluation, style }) => evaluation && verdict(evaluation, style),
     level: ({ evaluation }) => (evaluation?.cannotTell ? undefined : evaluation?.level),

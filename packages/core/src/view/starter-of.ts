@@ -74,7 +74,7 @@ export const starterOf = ({
         return refuse('beyond', 'Nothing or more is kept.');
       if (at === undefined) return refuse('no-time', 'A day and a time of day are wanted.');
       const hours = (Date.parse(at) - Date.parse(now)) / 3_600_000;
-      if (hours <= 0) return refuse('past', 'That time is past already.');
+      if (hours <= 0) return refuse('past', 'That time has passed.');
       const whole = pantryIn(household).ingredient(bag.ingredient).whole ?? 0;
       const celsius = household.room.celsius ?? usualWarmth.air;
       const found = buildsFor({ want, keep, hydration, whole, celsius, hours, builds }, paces);

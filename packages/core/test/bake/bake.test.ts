@@ -57,6 +57,18 @@ describe('a bake as a fold over its events', () => {
     expect(lines.at(-1)).to.include({ ingredient: 'water', grams: 15 });
     expect(mixedLines(loaf, bakeState([]))).to.deep.equal(resolve(loaf));
   });
+
+  it('is the lines that were planned, to the very same, only where nothing of them was otherwise', () => {
+    const planned = resolve(loaf);
+    const mixed = (of: readonly BakeEvent[]) => mixedLines(loaf, bakeState(of), undefined, planned);
+    expect(mixed([])).to.equal(planned);
+    expect(mixed(events)).to.not.equal(planned);
+    const onlyAdded = events.filter((e) => e.kind === 'added');
+    expect(onlyAdded.length).to.be.above(0);
+    expect(mixed(onlyAdded)).to.have.length(planned.length + onlyAdded.length);
+    const onlyWeighed = events.filter((e) => e.kind === 'weighed');
+    expect(mixed(onlyWeighed)).to.have.length(planned.length).and.not.equal(planned);
+  });
 });
 
 describe('loading order (common practice, no source)', () => {

@@ -30,7 +30,7 @@ describe('what differs from the bake before', () => {
     expect(says(before, after)).to.deep.equal([
       'water: 64\u202f% → 66\u202f%',
       'first rise: 1 h → 1 h 40 min',
-      'how it came out: fair → as it should be',
+      'result: OK → excellent',
     ]);
   });
 
@@ -73,7 +73,7 @@ describe('bakes side by side', () => {
     const outcome = { stars: 3, note: 'Dense at the bottom.', words: [], crumb: ['even'] } as never;
     const rows = compareBakes([aBake(1, { outcome }), aBake(2, { outcome })], defaultHousehold);
     const of = (key: string) => rows.find((r) => r.key === key)?.values;
-    expect(of('verdict')).to.deep.equal(['fair', 'fair']);
+    expect(of('verdict')).to.deep.equal(['OK', 'OK']);
     expect(of('said')).to.deep.equal(['Dense at the bottom.', 'Dense at the bottom.']);
     expect(of('words')).to.deep.equal(['even', 'even']);
     expect(of('notes')).to.equal(undefined);
@@ -82,10 +82,7 @@ describe('bakes side by side', () => {
       defaultHousehold,
     );
     expect(better.filter((r) => r.key === 'stars')).to.deep.equal([]);
-    expect(better.find((r) => r.key === 'verdict')!.values).to.deep.equal([
-      'fair',
-      'as it should be',
-    ]);
+    expect(better.find((r) => r.key === 'verdict')!.values).to.deep.equal(['OK', 'excellent']);
     expect(better.find((r) => r.key === 'said')!.values).to.deep.equal([
       'Dense at the bottom.',
       undefined,

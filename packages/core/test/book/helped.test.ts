@@ -173,7 +173,7 @@ describe('what was changed, and whether it helped', () => {
       ...[1, 2, 3, 4, 5, 6].map((d) => bake(d, 90 + (d % 3))),
       bake(7, 99, { formula: wet }),
     ]);
-    expect(trial!.key).to.equal('water');
+    expect(trial!.asks.key).to.equal('water');
     expect(trial!.narrows).to.be.within(0.08, 0.6);
     expect(trial!.says).to.contain('68\u202f%');
     expect(effects[0]!.settable).to.equal(true);

@@ -83,6 +83,22 @@ describe('what went wrong with a loaf', () => {
     expect(atWork([])).to.deep.equal([]);
   });
 
+  it('what its own record speaks for is named from a chance of .6 and a share of .12 on', () => {
+    const [first, second] = why(aBake(1, { felt: -9, more: [poke('at-once')] }), 'dense');
+    const named = (chance: number, share: number) =>
+      atWork([
+        { ...first!, chance: 0.9, share: 0.8 },
+        { ...second!, chance, share },
+      ]).length;
+    expect(named(0.6, 0.12)).to.equal(2);
+    expect(named(0.59, 0.12)).to.equal(1);
+    expect(named(0.6, 0.11)).to.equal(1);
+    // One that nothing speaks for is not named because it comes first.
+    const unlikely = { ...first!, chance: 0.3, share: 0.8 };
+    expect(atWork([unlikely, { ...second!, chance: 0.7, share: 0.2 }])).to.have.length(1);
+    expect(atWork([unlikely])).to.deep.equal([unlikely]);
+  });
+
   const touched = (points: number): BakeEvent[] => [
     { id: 'f', at: at(1, 10), kind: 'felt', data: { points } },
     { id: 'e', at: at(1, 610), kind: 'finished', data: {} },

@@ -70,7 +70,7 @@ describe('each caution', () => {
 
   it('says what it is about, each once, without what is none of it', () => {
     expect(text('perishable', { ...wheat, milk: 50, egg: 50, butter: 30, cheese: 50 })).to.match(
-      /^Whole milk and egg: not over 2 hours/,
+      /^Whole milk and egg: no more than 2 hours/,
     );
     expect(text('gluten', { ...wheat, 'rice-flour': 50, 'rye-whole': 50 })).to.match(
       /^Strong bread flour and whole rye flour: gluten\./,
@@ -144,11 +144,11 @@ describe('each caution', () => {
   it('what is true of every wheat bread is said in a few words; what is particular, in full', () => {
     const { cautions } = judge(build({ ...wheat, honey: 20 }));
     const short = Object.fromEntries(cautions.map((c) => [c.id, c.everyday]));
-    expect(short['gluten']).to.equal('It holds gluten, of wheat.');
-    expect(short['raw-flour']).to.equal('Do not eat it raw.');
+    expect(short['gluten']).to.equal('Contains wheat gluten.');
+    expect(short['raw-flour']).to.equal('Don’t eat raw dough.');
     expect(short['honey-infants']).to.equal(undefined);
     const rye = judge(build({ 'rye-whole': 500, water: 400, salt: 9 }, 'rye')).cautions;
-    expect(rye.find((c) => c.id === 'gluten')!.everyday).to.equal('It holds gluten.');
+    expect(rye.find((c) => c.id === 'gluten')!.everyday).to.equal('Contains gluten.');
     // Who must not have it reads all of it.
     const gf = judge(build(wheat), { ...defaultHousehold, glutenFree: true }).cautions;
     expect(gf.find((c) => c.id === 'gluten-in-gluten-free-house')!.everyday).to.equal(undefined);

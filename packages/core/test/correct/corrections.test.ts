@@ -334,7 +334,7 @@ describe('cautions', () => {
 describe('numbers in words', () => {
   it('spoons of the household', () => {
     expect(spoonsInWords(14.79, defaultMeasures)).to.equal('1 tablespoon');
-    expect(spoonsInWords(19, defaultMeasures)).to.equal('about 1 tablespoon and ¾ teaspoon');
+    expect(spoonsInWords(19, defaultMeasures)).to.equal('about 1 tablespoon and 1 teaspoon');
     expect(spoonsInWords(20, { ...defaultMeasures, tablespoon: 'australian' })).to.equal(
       '1 tablespoon',
     );

@@ -75,7 +75,7 @@ describe('what a dough wants of a machine (handbook section 10)', () => {
 
   it('warm fresh flour on the plain one; bought whole grain is not that', () => {
     expect(doughWants(fresh, resolve(fresh)).use).to.equal('plain');
-    expect(doughWants(fresh, resolve(fresh)).why).to.match(/warm from the mill/);
+    expect(doughWants(fresh, resolve(fresh)).why).to.match(/Fresh-milled flour is warm/);
   });
 
   it('a sourdough by eye, what is shaped by hand dough only; doped, a sourdough keeps to the clock', () => {

@@ -71,6 +71,18 @@ describe('the water account', () => {
     expect(Math.max(...ends)).to.be.closeTo(1, 1e-9);
     expect(bars.scale).to.be.closeTo(Math.max(whole.brings + whole.softens, whole.drinks), 1e-9);
   });
+  it('they leave out what no kitchen scale would show', () => {
+    const [bread] = account({ 'bread-flour': 400, water: 240 }).entries;
+    const lines = (brings: number) =>
+      accountBars({
+        entries: [{ ...bread!, line: 'a', brings, softens: 0, drinks: 0 }],
+        brings,
+        softens: 0,
+        drinks: 0,
+        later: 0,
+      }).brings.map((s) => s.line);
+    expect([lines(0.09), lines(0.1)]).to.deep.equal([[], ['a']]);
+  });
 });
 
 describe('slow drinkers', () => {

@@ -29,13 +29,13 @@ describe('the verdict', () => {
 
   it('a window that few breads stand behind says so', () => {
     expect(says({ 'bread-flour': 500, water: 310 }).weak).to.equal(undefined);
-    expect(says({ 'rye-whole': 500, water: 410 }, 'rye').weak).to.contain('Few breads');
-    expect(says({ 'rice-flour': 500, water: 410 }, 'gluten-free').weak).to.contain('Few breads');
+    expect(says({ 'rye-whole': 500, water: 410 }, 'rye').weak).to.contain('few breads');
+    expect(says({ 'rice-flour': 500, water: 410 }, 'gluten-free').weak).to.contain('few breads');
   });
 
   it('says where it stands, what brings it home, and how likely it lands', () => {
     const right = says({ 'bread-flour': 500, water: 310 });
-    expect(right).to.include({ fits: true, says: 'Where it should be for a machine or tin loaf.' });
+    expect(right).to.include({ fits: true, says: 'Just right for a machine or tin loaf.' });
     // Against the share of draws that land there.
     const formula = build({ 'bread-flour': 500, water: 310 });
     const drawn = simulate(resolve(formula), kitchenOf(defaultHousehold), [-3, 5], {
@@ -58,19 +58,19 @@ describe('the verdict', () => {
 
   it('odds are never quite sure, nor quite none', () => {
     expect([0, 0.004, 0.5, 0.914, 0.994, 1].map(oddsText)).to.deep.equal([
-      '1 in 100',
-      '1 in 100',
-      '50 in 100',
-      '91 in 100',
-      '99 in 100',
-      '99 in 100',
+      '1\u202f%',
+      '1\u202f%',
+      '50\u202f%',
+      '91\u202f%',
+      '99\u202f%',
+      '99\u202f%',
     ]);
   });
 
   it('speaks of the first touch only where that is another feel', () => {
     expect(says({ 'bread-flour': 500, water: 310 }).early).to.equal(undefined);
     const slow = says({ 'fresh-hard-wheat': 500, water: 380 }, 'wholegrain-pan');
-    expect(slow.early).to.match(/first touch.*after 25 minutes/);
+    expect(slow.early).to.match(/At first the dough feels wetter\. Wait 25 minutes/);
   });
 
   it('every style has its words', () => {

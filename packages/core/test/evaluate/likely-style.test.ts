@@ -125,4 +125,15 @@ describe('the likeliest style where nobody said one', () => {
   it('nothing is told of what has no flour', () => {
     expect(asLikely(build({ water: 300 }), defaultHousehold, nothingLearned)).to.equal(undefined);
   });
+
+  it('what is still asked about is in it: neither “nothing raises it” nor “it is firm” is said without', () => {
+    const rows = ['500 g strong bread flour', '10 g salt', '25 g butter'];
+    const open = likely([...rows, '? water', '? tsp instant yeast']);
+    const yeast = likely([...rows, '180 g water', '? tsp instant yeast']);
+    expect(yeast.likely.style).to.not.equal('rolled-thin');
+    const bare = likely([...rows, '180 g water']);
+    expect(bare.likely.style).to.equal('rolled-thin');
+    expect(open.likely.style).to.not.equal('rolled-thin');
+    expect(open.likely.because).to.not.match(/nothing raises|firm/);
+  });
 });

@@ -62,6 +62,9 @@ describe('bakes from somebody’s own table', () => {
     expect(['4', '4/5', '8/10', '7', '★★★', 'good', '0', '2.6'].map(stars)).to.deep.equal([
       4, 4, 4, 4, 3, 4, 1, 3,
     ]);
+    expect(['excellent', 'ok', 'Fair', 'as it should be', 'so-so'].map(stars)).to.deep.equal([
+      5, 3, 2, 5, 2,
+    ]);
     expect(['', 'meh', '-1', '300'].map(stars)).to.deep.equal([
       undefined,
       undefined,

@@ -206,6 +206,19 @@ describe('the oven (handbook sections 12 and 13)', () => {
     expect(coolingOf('pizza', 250).cut).to.equal(0);
     expect(coolingOf('low-carb', 600).says).to.match(/Chilled/);
     expect([coolingOf('pan', 199).outOfPan, coolingOf('pan', 200).outOfPan]).to.deep.equal([0, 10]);
+    // What stands on a tray is taken out of no tin: a plait, rolls, a sheet, a loaf out of its pot.
+    const onTray = [
+      coolingOf('plait', 850),
+      coolingOf('pan', 400, 'plait'),
+      coolingOf('rolls', 400),
+      coolingOf('flatbread', 800),
+      coolingOf('hearth-white', 800),
+      coolingOf('griddle', 400),
+    ];
+    expect(onTray.map((c) => c.outOfPan)).to.deep.equal([0, 0, 0, 0, 0, 0]);
+    expect(coolingOf('rye', 900).outOfPan).to.equal(10);
+    expect(coolingOf('quick', 900).outOfPan).to.equal(10);
+    expect(coolingOf('plait', 850, 'loaf').outOfPan).to.equal(10);
   });
 
   it('what was lost in the oven: 800 g that went in and 704 that came out are 12 %', () => {

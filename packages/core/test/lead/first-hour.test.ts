@@ -96,7 +96,7 @@ describe('first loaves go by their own recipe', () => {
       check: 'slack',
       state: bakeState([]),
       shaping: { pieces: 1, form: 'loaf' },
-      pieceGrams: 780,
+      cooling: { outOfPan: 10, cut: 60, says: '' },
       mixing: { minutes: 10, says: 'knead', tooLong: false },
       atSignal: [],
       yeast: true,

@@ -138,7 +138,7 @@ describe('gates: what stands in the way of a step', () => {
       });
       return view.sentences(view.steps.find((s) => s.kind === 'check')!)[0]!.says;
     };
-    expect(whenOf(stirred)).to.match(/stirred together/);
+    expect(whenOf(stirred)).to.match(/after stirring/);
     expect(whenOf(formula)).to.match(/kneading/);
   });
 });

@@ -27,7 +27,7 @@ import { nothingLearned } from '@tender-crumb/core/belief';
 import { defaultHousehold, type Household } from '@tender-crumb/core/household';
 import { deviceIds, machines, type DeviceId } from '@tender-crumb/core/machine';
 import { loavesOf, usualShaping } from '@tender-crumb/core/process';
-import { styleIds, styles } from '@tender-crumb/core/style';
+import { coolingOf, styleIds, styles } from '@tender-crumb/core/style';
 import { build } from '../build.ts';
 import { demoBreads } from '../../../../demo/formulas.ts';
 
@@ -160,7 +160,7 @@ describe('the steps of a run', () => {
             ...(bread.course ? { course: bread.course } : {}),
             state,
             shaping: usualShaping(formula),
-            pieceGrams: 800,
+            cooling: coolingOf(formula.style, 800),
             mixing: { minutes: 10, says: 'knead', tooLong: false },
             atSignal: ['raisins'],
             yeast: true,

@@ -166,7 +166,7 @@ describe('who fills the cups', () => {
     expect(rows(household)).to.deep.equal([
       'a cup of flour as Maud fills it is heavier by',
       'a cup of flour as Ilse fills it is heavier by',
-      'a cup of flour of somebody who is gone is heavier by',
+      'a cup of flour of someone who left is heavier by',
     ]);
     expect(rows(defaultHousehold)[0]).to.equal('a cup of flour is filled heavier by');
     expect(bakerName('lost', household)).to.equal(undefined);

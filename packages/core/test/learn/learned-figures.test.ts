@@ -48,8 +48,8 @@ describe('what the book has learned, as it is read', () => {
     );
     const s = '\u202f';
     expect(rows).to.deep.equal([
-      `Blue sack drinks: 60.0${s}% (62.0${s}%), 4`,
-      'the touch calls doughs looser by: +0.8 points (0.0 points), 4',
+      `Blue sack absorbs: 60.0${s}% (62.0${s}%), 4`,
+      'your touch calls doughs looser by: +0.8 points (0.0 points), 4',
       'Weir loaf comes out looser by: −1.2 points (0.0 points), 2',
       'Blue sack works at: 0.80 × (1.00 ×), 3',
       'bread is in the oven for, beside the usual minutes: 1.11 × (1.00 ×), 5',
@@ -107,7 +107,7 @@ describe('what the book has learned, as it is read', () => {
   });
 
   it('a bag, a pan or a bread that is gone is said to be', () => {
-    expect(learnedName('thirst:bag:lost', household).says).to.equal('a bag that is gone drinks');
+    expect(learnedName('thirst:bag:lost', household).says).to.equal('a bag that is gone absorbs');
     expect(learnedName('loss:pan:lost', household).says).to.equal('a pan that is gone loses');
     expect(learnedName('departure:lost', household, breads).says).to.equal(
       'this bread comes out looser by',

@@ -59,7 +59,7 @@ describe('one odd bake', () => {
     }
   });
   it('is odd where a slip is the likelier', () => {
-    const odd = (n: number) => isOdd(nothingLearned, [touch(n * spread)], feel);
+    const odd = (n: number) => isOdd(n * spread, spread ** 2);
     const bound = [...Array(60)].map((_, i) => i / 10).find(odd)!;
     expect(bound).to.be.within(2, 4);
     const foreseen = spread ** 2;

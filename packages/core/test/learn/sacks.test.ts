@@ -69,18 +69,25 @@ describe('another sack is noticed', () => {
       },
       { watch: nothingWatched, asks: [] as Array<number | undefined> },
     ).asks;
-  it('by one dough beyond three deviations, two running beyond one and a half, or a sum beyond three', () => {
-    expect(after(2.99)).to.deep.equal([undefined]);
-    expect(after(3.01)).to.deep.equal([1]);
-    expect(after(1.49, 1.6)).to.deep.equal([undefined, undefined]);
-    expect(after(1.51, 1.51)).to.deep.equal([undefined, 2]);
-    expect(after(1.6, -1.6)).to.deep.equal([undefined, undefined]);
-    // .8 above the slack each time: over three with the fourth.
+  it('by one dough beyond 3.7 deviations, two running beyond 1.6, or a sum beyond 2.5', () => {
+    expect(after(3.69)).to.deep.equal([undefined]);
+    expect(after(3.71)).to.deep.equal([1]);
+    expect(after(1.59, 1.7)).to.deep.equal([undefined, undefined]);
+    expect(after(1.61, 1.61)).to.deep.equal([undefined, 2]);
+    expect(after(1.7, -1.7)).to.deep.equal([undefined, undefined]);
+    // .8 above the slack each time: over 2.5 with the fourth; .64 too, .61 not.
     expect(after(1.4, 1.4, 1.4, 1.4)).to.deep.equal([undefined, undefined, undefined, 4]);
+    expect(after(1.24, 1.24, 1.24, 1.24).at(-1)).to.equal(4);
+    expect(after(1.21, 1.21, 1.21, 1.21).at(-1)).to.equal(undefined);
     expect(after(1.2, 0.4, 1.2, 0.4, 1.2)).to.deep.equal(Array(5).fill(undefined));
   });
-  it('once asked, six doughs are let be', () => {
-    expect(after(3.5, ...Array(7).fill(3.5))).to.deep.equal([1, ...Array(6).fill(undefined), 1]);
+  it('a dough far off counts 2.5 in the sum and no more', () => {
+    // 1.9 and .5 above the slack make 2.4; with .8 it is 2.7.
+    expect(after(3.6, 1.1)).to.deep.equal([undefined, undefined]);
+    expect(after(3.6, 1.4)).to.deep.equal([undefined, 2]);
+  });
+  it('once asked, four doughs are let be', () => {
+    expect(after(4.5, ...Array(5).fill(4.5))).to.deep.equal([1, ...Array(4).fill(undefined), 1]);
   });
   it('it is of the flour that moves the dough most', () => {
     const { slopes, priors } = level(lines, kitchenOf(defaultHousehold))!;
@@ -125,7 +132,13 @@ describe('what is answered', () => {
 });
 
 /** Books of forty bakes of one loaf; from a bake on its sack drinks otherwise, or never. */
-function asked(noise: number, jump: number | undefined, households: number, seed: number) {
+function asked(
+  noise: number,
+  jump: number | undefined,
+  households: number,
+  seed: number,
+  slips?: { readonly oneIn: number; readonly by: number },
+) {
   const random = seeded(seed);
   const { slopes, priors, passing, points } = forecast(nothingLearned, 0);
   let [soon, later, falsely] = [0, 0, 0];
@@ -143,7 +156,8 @@ function asked(noise: number, jump: number | undefined, households: number, seed
           own +
           (jump !== undefined && n >= jumpsAt ? jump : 0) +
           Math.hypot(...passing.values()) * random.normal() +
-          noise * random.normal(),
+          noise * random.normal() +
+          (slips && random.uniform() < 1 / slips.oneIn ? slips.by : 0),
       ),
     );
     const { lessons } = book(bakes);
@@ -160,12 +174,18 @@ function asked(noise: number, jump: number | undefined, households: number, seed
   };
 }
 
+// The report draws so many that a figure lies within one of a hundred; a sample of what somebody waits for, within nine.
+const report = process.env['TENDER_CRUMB_CHECKS'] !== undefined;
+const households = report ? 2000 : 150;
+const sampled = report ? 0 : 9;
+
 describe('a question that is asked in time, and seldom in vain', () => {
   const all = once(() => ({
-    steady: asked(1.5, -5, 150, 3),
-    unsteady: asked(3, -5, 150, 4),
-    null: asked(1.5, undefined, 60, 5),
-    nullUnsteady: asked(3, undefined, 60, 6),
+    steady: asked(1.5, -5, households, 3),
+    unsteady: asked(3, -5, households, 4),
+    null: asked(1.5, undefined, households * 0.4, 5),
+    nullUnsteady: asked(3, undefined, households * 0.4, 6),
+    nullSlips: asked(1.5, undefined, households * 0.4, 7, { oneIn: 8, by: 10 }),
   }));
   const drawn = 'drawn households, one loaf a week; aims of the learning prototype';
   between(
@@ -173,15 +193,12 @@ describe('a question that is asked in time, and seldom in vain', () => {
     'a sack 5 points drier is asked about by its third bake, of 100',
     drawn,
     () => all().steady.soon,
-    [75, 100],
+    [75 - sampled, 100],
   );
-  between(
-    'Learning',
-    'the same of unsteady hands (noise 3)',
-    drawn,
-    () => all().unsteady.soon,
-    [40, 100],
-  );
+  between('Learning', 'the same of unsteady hands (noise 3)', drawn, () => all().unsteady.soon, [
+    50 - sampled,
+    100,
+  ]);
   between('Learning', 'by its sixth bake', drawn, () => all().steady.later, [90, 100]);
   between(
     'Learning',
@@ -196,6 +213,13 @@ describe('a question that is asked in time, and seldom in vain', () => {
     drawn,
     () => all().nullUnsteady.falsely,
     [0, 1.5],
+  );
+  between(
+    'Learning',
+    'the same where one bake in eight is 10 points off',
+    drawn,
+    () => all().nullSlips.falsely,
+    [0, report ? 3 : 3.5],
   );
 });
 

@@ -37,6 +37,18 @@ describe('what was said of a dough, and how it felt', () => {
     });
   });
 
+  it('too wet was said rightly only of what felt looser than its window, too dry of what felt firmer', () => {
+    const wet = build({ 'bread-flour': 500, water: 390, salt: 9, 'instant-yeast': 5 }, 'pan');
+    const [, loose] = evaluate(wet, defaultHousehold, nothingLearned)!.window;
+    const right = (felt: number, formula = wet) =>
+      Object.values(after(formula, felt).said!.words)[0]!.right;
+    expect(right(loose + 0.1)).to.equal(1);
+    expect(right(loose - 0.1)).to.equal(0);
+    const [tight] = evaluate(dry, defaultHousehold, nothingLearned)!.window;
+    expect(right(tight - 0.1, dry)).to.equal(1);
+    expect(right(tight + 0.1, dry)).to.equal(0);
+  });
+
   it('nothing called for, nothing felt, a bread that is guessed: nothing is scored', () => {
     const right = build({ 'bread-flour': 500, water: 315, salt: 9, 'instant-yeast': 5 }, 'pan');
     expect(after(right, 1).said).to.equal(undefined);

@@ -3,15 +3,14 @@ import { departure, doubtOf, feelOf, kitchenOf, nothingLearned } from '@tender-c
 import { level } from '@tender-crumb/core/dough';
 import { resolve } from '@tender-crumb/core/formula';
 import { defaultHousehold, withBaker, type Household } from '@tender-crumb/core/household';
-import { learnBook, taskWaters, withTouchTasks } from '@tender-crumb/core/learn';
+import { learnBook, taskDoughs, withTouchTasks } from '@tender-crumb/core/learn';
 import { build } from '../build.ts';
 import { seeded } from '../seeded.ts';
 import { between } from '../checks/near.ts';
 
-const points = taskWaters.map(
-  (water) =>
-    level(resolve(build({ 'bread-flour': 50, water: water / 2 })), kitchenOf(defaultHousehold))!
-      .points,
+const points = taskDoughs.map(
+  ({ flour, water }) =>
+    level(resolve(build({ 'bread-flour': flour, water })), kitchenOf(defaultHousehold))!.points,
 );
 const tried = (off: readonly number[], id = 'usual'): Household => ({
   ...defaultHousehold,
@@ -82,7 +81,7 @@ describe('a hand that is tried on three doughs', () => {
     for (let i = 0; i < hands; i += 1) {
       const thirst = 0.023 * random.normal();
       const own = 0.7 * random.normal();
-      const off = taskWaters.map(() => bias - 100 * thirst + own + 1.5 * random.normal());
+      const off = taskDoughs.map(() => bias - 100 * thirst + own + 1.5 * random.normal());
       const belief = task ? after(off) : nothingLearned;
       const at = level(lines, kitchenOf(defaultHousehold, belief))!;
       const truth =

@@ -60,7 +60,7 @@ describe('a dough that feels wrong', () => {
 
   it('slow flour that has just been mixed is waited for before anything goes in', () => {
     expect(feel(12, whole, false).wait).to.match(/Wait 25 minutes/);
-    expect(feel(12, whole, true).wait).to.match(/after each spoon/);
+    expect(feel(12, whole, true).wait).to.match(/After each spoon/);
     // What it still drinks is taken off the feel.
     expect(feel(9, whole, false).advice.totalGrams ?? 0).to.be.below(
       feel(9, whole, true).advice.totalGrams ?? 0,

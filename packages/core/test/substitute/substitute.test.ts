@@ -232,7 +232,7 @@ describe('a part of a line', () => {
       const now = grams(made.formula);
       expect(now['whole-wheat']).to.be.closeTo(500 * share, 1e-9);
       expect(now['bread-flour']).to.be.closeTo(500 * (1 - share), 1e-9);
-      expect(made.notes[0]).to.match(/^The other (50\.0|66\.7)\s% of the strong bread flour stay/);
+      expect(made.notes[0]).to.match(/^The other (50\.0|66\.7)\s% stays strong bread flour/);
       expect(points(takeAll(made))).to.be.closeTo(points(loaf), 0.4);
       const water = made.consequences.find((c) => c.kind === 'water')!;
       expect(water.grams).to.be.closeTo((0.7 - 0.62) * 500 * share, 1.5);
@@ -259,14 +259,14 @@ describe('what follows is told truly', () => {
 
   it('by what moves the water most', () => {
     expect(says(loaf, 'bread-flour', 'whole-wheat')[0]).to.match(
-      /^It drinks 40\sg of water more than what it stands in for: 4\d\sg of water keeps/,
+      /^It absorbs 40\sg more water than what it replaces: 4\d\sg of water keeps/,
     );
     expect(says(loaf, 'bread-flour', 'plain-flour')[0]).to.match(
-      /^It drinks 20\sg of water less .*: \d\d\sg of water held back keeps/,
+      /^It absorbs 20\sg less water .*: \d\d\sg of water held back keeps/,
     );
-    expect(says(loaf, 'honey', 'sugar')[0]).to.match(/^It brings 3.*\sg of water less/);
+    expect(says(loaf, 'honey', 'sugar')[0]).to.match(/^It adds 3.*\sg less water/);
     const oily = build({ 'bread-flour': 500, water: 300, oil: 60, salt: 9 });
-    expect(says(oily, 'oil', 'fruit-puree')[0]).to.match(/^It brings 2\d\sg of water more/);
+    expect(says(oily, 'oil', 'fruit-puree')[0]).to.match(/^It adds 2\d\sg more water/);
   });
 
   it('what stood wrong before is another sentence', () => {

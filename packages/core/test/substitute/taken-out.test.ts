@@ -62,6 +62,32 @@ describe('a line that is taken out', () => {
       .and.not.match(/faster/);
   });
 
+  it('a dough that hardly moves is not told of, one that does a little more is', () => {
+    const says = (sugar: number) => {
+      const of = build({ 'bread-flour': 500, water: 300, sugar, salt: 9, 'instant-yeast': 5 });
+      const less = removeLine(of, idOf(of, 'sugar'));
+      const moved = Math.abs(level(of).points - level(less).points);
+      const { says } = takenOut(of, less, defaultHousehold, nothingLearned)!;
+      return { moved, points: /points/.test(says), faster: /faster/.test(says) };
+    };
+    const all = [4, 8, 10, 11, 12, 13, 14, 16, 20, 30].map(says);
+    for (const { moved, points } of all) expect(points).to.equal(moved >= 0.75);
+    expect(new Set(all.map((a) => a.points)).size).to.equal(2);
+    // Two per cent of sugar brake no yeast.
+    expect(all[0]!.faster).to.equal(false);
+    expect(says(60).faster).to.equal(true);
+  });
+
+  it('a yeast for sweet doughs is braked less by the same sugar', () => {
+    const faster = (yeast: string) => {
+      const of = build({ 'bread-flour': 500, water: 280, sugar: 90, salt: 9, [yeast]: 6 });
+      const less = removeLine(of, idOf(of, 'sugar'));
+      const { says } = takenOut(of, less, defaultHousehold, nothingLearned)!;
+      return Number(/about (\d+) % faster/.exec(says)?.[1] ?? 0);
+    };
+    expect(faster('osmotolerant-yeast')).to.be.below(faster('instant-yeast') - 10);
+  });
+
   it('less of a thing, and nothing, say nothing', () => {
     expect(told(loaf)).to.equal(undefined);
     expect(told(editLine(loaf, idOf(loaf, 'sugar'), { grams: 10 }))).to.equal(undefined);

@@ -49,8 +49,8 @@ describe('a household’s word', () => {
   it('the rest before a late touch: verdict, rescue, dough check and its clock', () => {
     const patient = house({ figures: { restMinutes: 40 } });
     const says = benchIn(patient).verdict!.early ?? '';
-    expect(says).to.contain('after 40 minutes’ rest');
-    expect(benchIn(house({})).verdict!.early).to.contain('after 25 minutes’ rest');
+    expect(says).to.contain('Wait 40 minutes');
+    expect(benchIn(house({})).verdict!.early).to.contain('Wait 25 minutes');
     const rescue = rescueOf({
       household: patient,
       belief: nothingLearned,

@@ -19,7 +19,7 @@
   const bars = $derived(accountBars(account));
   /** Share of the bar below which a label would only be a stump; the line still lights up. */
   const leastLabelled = 0.1;
-  const words = { brings: 'brings', softens: 'softens like', drinks: 'drinks' } as const;
+  const words = { brings: 'adds', softens: 'softens like', drinks: 'absorbs' } as const;
 </script>
 
 {#snippet bar(name: string, grams: number, segments: readonly AccountSegment[])}
@@ -42,8 +42,8 @@
           onpointerleave={() => onlight(undefined)}
         >
           <span class={s.to - s.from > leastLabelled ? 'label' : 'sr-only'}>
-            {called(s.line, s.name)}
-            {asMass(s.grams)}<span class="sr-only"> {s.kind}</span>
+            <span class="what">{called(s.line, s.name)}</span>
+            <b>{asMass(s.grams)}</b><span class="sr-only"> {words[s.kind]}</span>
           </span>
         </span>
       {/each}
@@ -52,8 +52,8 @@
 {/snippet}
 
 <div class="account">
-  {@render bar('Brings', account.brings + account.softens, bars.brings)}
-  {@render bar('Drinks', account.drinks, bars.drinks)}
+  {@render bar('Adds', account.brings + account.softens, bars.brings)}
+  {@render bar('Absorbs', account.drinks, bars.drinks)}
 </div>
 
 <style>
@@ -100,6 +100,8 @@
     position: absolute;
     inset: 0.18rem auto 0.18rem 0.25rem;
     padding: 0 0.35rem;
+    display: flex;
+    gap: 0.35rem;
     max-width: calc(100% - 0.5rem);
     overflow: hidden;
     border-radius: 3px;
@@ -107,7 +109,16 @@
     font-size: 0.75rem;
     line-height: 1.35rem;
     white-space: nowrap;
-    text-overflow: clip;
+  }
+  /* A long name gives way, its grams do not. */
+  .what {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .label b {
+    flex: none;
+    font-weight: 650;
   }
   @media (max-width: 640px) {
     .row {

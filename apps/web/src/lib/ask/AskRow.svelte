@@ -5,10 +5,12 @@
   import {
     readerOf,
     readRecipe,
+    illegible,
     rememberAnswer,
     type Answer,
     type Unread,
   } from '@tender-crumb/core/reader';
+  import type { Snippet } from 'svelte';
   import IngredientPicker from '../sheet/IngredientPicker.svelte';
 
   let {
@@ -18,6 +20,7 @@
     household,
     pantry,
     fault = '',
+    later,
     onanswer,
   }: {
     text: string;
@@ -28,6 +31,8 @@
     household: Household;
     pantry: Pantry;
     fault?: string;
+    /** Puts it off. */
+    later?: Snippet;
     /** With what the household is to remember of it for next time. */
     onanswer: (answer: Answer, learned: Partial<Settings>) => void;
   } = $props();
@@ -41,6 +46,11 @@
   );
   let remember = $state(false);
   let weight = $state('');
+  /** What it says by whoever looks at the picture, where that could not be read. */
+  const readings = $derived(unread?.mended ? [unread.mended, ...(unread.others ?? [])] : []);
+  const unclear = $derived(unread?.code === 'unclear');
+  let typed = $state<string>();
+  const asTyped = $derived(typed ?? unread?.mended ?? '');
   const byPiece = $derived(unread?.code === 'no-weight' || unread?.code === 'no-unit');
   const each = $derived(weight.trim() === '' ? undefined : parseNumber(weight));
 
@@ -51,7 +61,10 @@
 </script>
 
 <div class="ask" data-testid="ask">
-  <p><b class="break-words">“{text.slice(0, 300)}”</b> {says}</p>
+  <p>
+    {#if text !== illegible}<b class="break-words">“{text.slice(0, 300)}”</b>{/if}
+    {says}
+  </p>
   <div class="flex flex-wrap items-center gap-2">
     {#if byPiece}
       <label class="flex items-center gap-1"
@@ -59,11 +72,32 @@
         <input class="field w-20 text-right" inputmode="decimal" bind:value={weight} /> g</label
       >
     {/if}
-    {#if unread?.mended}
-      {@const reads = unread.mended}
+    {#each readings as reads (reads)}
       <button class="knob knob-act" type="button" onclick={() => onanswer({ reads }, {})}
-        >Yes, “{reads}”</button
+        >{readings.length > 1 || reads === text ? `“${reads}”` : `Yes, “${reads}”`}</button
       >
+    {/each}
+    {#if unclear}
+      <form
+        class="flex flex-wrap items-center gap-2"
+        onsubmit={(e) => {
+          e.preventDefault();
+          if (asTyped.trim()) onanswer({ reads: asTyped.trim() }, {});
+        }}
+      >
+        <label class="flex items-center gap-1"
+          >It says
+          <input
+            class="field w-64 max-w-full"
+            maxlength="300"
+            value={asTyped}
+            oninput={(e) => (typed = e.currentTarget.value)}
+          /></label
+        >
+        {#if typed !== undefined && asTyped.trim()}
+          <button class="knob knob-act" type="submit">Read it so</button>
+        {/if}
+      </form>
     {/if}
     <span>It is</span>
     {#each might as id (id)}
@@ -85,6 +119,7 @@
     <button class="knob" type="button" onclick={() => onanswer({ not: 'ingredient' }, {})}
       >Not an ingredient</button
     >
+    {@render later?.()}
     {#if unread?.what || each !== undefined}
       <label class="touch flex items-center gap-2"
         ><input type="checkbox" class="size-5 accent-rim" bind:checked={remember} />

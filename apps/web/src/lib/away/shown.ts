@@ -40,7 +40,7 @@ export async function shown<T>(fetch: typeof globalThis.fetch, place: string): P
     away.miss();
     return kept as T;
   }
-  error(503, 'The server does not answer, and this page was not opened here before.');
+  error(503, 'The server does not answer, and this page is not on this device yet.');
 }
 
 /** So many pages a browser keeps at most, the last ones that were opened. */

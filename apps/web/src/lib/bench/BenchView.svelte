@@ -1,18 +1,10 @@
 <script lang="ts">
   import { beforeNavigate, goto } from '$app/navigation';
-  import { noFlour, windowFor } from '@tender-crumb/core/dough';
-  import {
-    formatIds,
-    formats,
-    formulaText,
-    toSend,
-    type Format,
-    type Labelled,
-  } from '@tender-crumb/core/exchange';
-  import { ofStyle, schoolNames } from '@tender-crumb/core/formula';
+  import { windowFor } from '@tender-crumb/core/dough';
+  import type { Labelled } from '@tender-crumb/core/exchange';
+  import { schoolNames } from '@tender-crumb/core/formula';
   import { percentageSchools, usualBaker } from '@tender-crumb/core/household';
   import MadeChoice from '../made/MadeChoice.svelte';
-  import { oddsText } from '@tender-crumb/core/quantity';
   import { styleIds, styles, type StyleId } from '@tender-crumb/core/style';
   import ClipboardCopy from '@lucide/svelte/icons/clipboard-copy';
   import Download from '@lucide/svelte/icons/download';
@@ -22,7 +14,7 @@
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import { nanoid } from 'nanoid';
-  import { onMount, untrack, type ComponentProps } from 'svelte';
+  import { flushSync, onMount, untrack, type Component, type ComponentProps } from 'svelte';
   import { question } from '../question.ts';
   import { beginBake, NotBegun } from '../sync/begin.ts';
   import Either from '../ui/Either.svelte';
@@ -30,22 +22,19 @@
   import type { Deed } from '../ui/deed.ts';
   import { idle, later } from '../ui/later.ts';
   import Menu from '../ui/Menu.svelte';
-  import { download as handOut } from '../ui/download.ts';
-  import { asMass, asMassNumber, say } from '../ui/writing.ts';
   import WaterAccount from '../account/WaterAccount.svelte';
   import { Bench, type Given } from './bench.svelte.ts';
   import Cautions from './Cautions.svelte';
-  import ConflictBanner from './ConflictBanner.svelte';
   import Drawers from './Drawers.svelte';
-  import KeptVersions from './KeptVersions.svelte';
+  import type KeptVersions from './KeptVersions.svelte';
   import SaveMark from './SaveMark.svelte';
+  import Verdict from './Verdict.svelte';
   import type { Version } from './saver.svelte.ts';
   import Makes from './Makes.svelte';
   import RunningOut from './RunningOut.svelte';
   import Level from '../level/Level.svelte';
   import Sheet from '../sheet/Sheet.svelte';
   import Corrections from '../corrections/Corrections.svelte';
-  import Explain from '../ui/Explain.svelte';
 
   let {
     data,
@@ -106,65 +95,78 @@
     }
   }
 
-  /** Hands the formula out as a file. */
-  function download({ ending, type, write }: Format) {
-    const { bags, each } = bench.household;
-    const { file, leftOut } = toSend(bench.formula, { bags, each, labels: data.labels });
-    const text =
-      ending === formats.json.ending
-        ? JSON.stringify(file, null, 2)
-        : write(bench.formula, bench.view.pantry, bench.household.percentages);
-    const name = bench.formula.name.replace(/[^\p{L}\p{N} -]+/gu, '').trim() || 'formula';
-    handOut(`${name}.${ending}`, type, text);
-    said =
-      leftOut.length > 0
-        ? `Saved as a file. It opens in any kitchen: ${leftOut.join(', ')} ${leftOut.length === 1 ? 'stays' : 'stay'} here, and the file names the flour instead.`
-        : 'Saved as a file.';
-  }
-
   let moreAt = $state<HTMLElement>();
   let moreOpen = $state(false);
+  const versions = later(() => import('./KeptVersions.svelte'));
+  const conflict = later(() => import('./ConflictBanner.svelte'));
   const unread = later(() => import('./Unread.svelte'));
   const method = later(() => import('./MethodSheet.svelte'));
+  const pictures = later(() => import('../paste/PagesRead.svelte'));
+  /** A sheet with nothing on it yet is typed from its picture. */
+  const bare = $derived(bench.formula.stages.every((s) => s.lines.length === 0));
   /** What leads a bake is not fetched before the sheet stands: it comes while nothing else does. */
   let rested = $state(false);
   onMount(() => idle(() => (rested = true)));
+  /** For paper: fetched while nothing else is, so that it is there whenever somebody prints. */
+  let Fridge = $state.raw<Component<{ bench: Bench }>>();
+  let printing = $state(false);
+  $effect(() => {
+    if (rested)
+      void import('./FridgeSheet.svelte').then(
+        ({ default: sheet }) => (Fridge = sheet),
+        () => undefined,
+      );
+  });
   const code = later(() => import('../ui/CodeDialog.svelte'));
   let codeOpen = $state(false);
-  const more: readonly Deed[] = [
+  const handingOut = later(() => import('./hand-out.ts'));
+  let out = $state.raw<Awaited<ReturnType<typeof handingOut>>>();
+  $effect(() => {
+    if (moreOpen || rested)
+      handingOut().then(
+        (part) => (out = part),
+        () => undefined,
+      );
+  });
+  const more: readonly Deed[] = $derived([
     { says: 'Copy as text', icon: ClipboardCopy, does: () => void copy() },
     { says: 'Print for the fridge door', icon: Printer, does: () => globalThis.print() },
-    { says: 'As a code to be photographed', icon: QrCode, does: () => (codeOpen = true) },
-    ...formatIds.map((id): Deed => ({
-      says: formats[id].label,
+    { says: 'Show as a code', icon: QrCode, does: () => (codeOpen = true) },
+    ...(out?.waysOut(bench, data.labels) ?? []).map(({ says, go }): Deed => ({
+      says,
       icon: Download,
-      does: () => download(formats[id]),
+      does: () => (said = go()),
     })),
-  ];
+  ]);
   const whole = $derived(bench.opened === 'whole');
 
-  const asText = () => formulaText(bench.formula, bench.view.pantry, bench.household.percentages);
   async function copy() {
-    said = (await copyText(asText()))
+    const { asText } = await handingOut();
+    said = (await copyText(asText(bench)))
       ? 'Copied as text.'
-      : 'This browser does not let a page copy: print it, or mark it by hand.';
+      : 'This browser blocks copying: print the recipe, or select it by hand.';
   }
-
-  /** Somebody says what bread it is: it is no guess any more. */
-  const saysStyle = (style: StyleId) => bench.edit(ofStyle(bench.formula, style));
 </script>
 
-<svelte:window onkeydown={key} onpagehide={() => bench.history.flush()} />
+<svelte:window
+  onkeydown={key}
+  onpagehide={() => bench.history.flush()}
+  onbeforeprint={() => flushSync(() => (printing = true))}
+  onafterprint={() => (printing = false)}
+/>
 <svelte:head><title>{bench.formula.name} · Bench · Tender Crumb</title></svelte:head>
 
-<ConflictBanner {bench} />
+{#if printing && Fridge}<Fridge {bench} />{/if}
+{#if bench.saver.conflict}
+  {#await conflict() then { default: ConflictBanner }}<ConflictBanner {bench} />{/await}
+{/if}
 
 <div class="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2">
   <h1 class="sr-only">{bench.formula.name}</h1>
   <div class="min-w-0 flex-1 basis-72">
     <input
       class="picker w-full rounded border-[1.5px] border-transparent bg-transparent px-1 text-2xl font-bold text-ellipsis hover:border-line"
-      aria-label="Name of the formula"
+      aria-label="Name of the recipe"
       maxlength="200"
       value={bench.formula.name}
       oninput={(e) =>
@@ -198,11 +200,11 @@
       class="knob px-2"
       type="button"
       bind:this={moreAt}
-      aria-label="Copy, print or take it out"
+      aria-label="Copy, print or save"
       aria-haspopup="menu"
       onclick={() => (moreOpen = true)}><Ellipsis size={18} /></button
     >
-    <Menu label="Copy, print or take it out" deeds={more} at={moreAt} bind:open={moreOpen} />
+    <Menu label="Copy, print or save" deeds={more} at={moreAt} bind:open={moreOpen} />
     <button
       class="knob knob-act"
       type="button"
@@ -213,9 +215,10 @@
     </button>
   </div>
 </div>
-{#if codeOpen}
+{#if codeOpen && out}
+  {@const text = out.asText(bench)}
   {#await code() then { default: CodeDialog }}
-    <CodeDialog bind:open={codeOpen} text={asText()} title={bench.formula.name} />
+    <CodeDialog bind:open={codeOpen} {text} title={bench.formula.name} />
   {/await}
 {/if}
 {#if said}<p class="quiet mb-2" role="status">{said}</p>{/if}
@@ -229,53 +232,7 @@
       ghost={bench.preview?.level}
       older={data.older}
     />
-    <div aria-live="polite">
-      {#if bench.view.verdict}
-        <p class="text-xl leading-snug font-bold">{bench.view.verdict.state}.</p>
-        <p
-          class={bench.view.verdict.fits ? '' : 'text-lg leading-snug font-semibold text-act'}
-          data-testid="verdict"
-        >
-          {say(bench.view.verdict.says)}
-        </p>
-        {#if bench.view.rooms.length > 0}
-          <p data-testid="rooms">
-            Right with
-            {#each bench.view.rooms as room, i (room.line)}{i > 0 ? ', or with ' : ' '}<b
-                >{asMassNumber(room.from)} to {asMass(room.to)}</b
-              >
-              of {room.name}{/each}.
-          </p>
-        {/if}
-        {#if bench.view.asksStyle}
-          <p class="no-print flex flex-wrap items-center gap-2">
-            <span>Which bread is it?</span>
-            {#each bench.view.asksStyle as style (style)}
-              <button class="knob" type="button" onclick={() => saysStyle(style)}
-                >{styles[style].name}</button
-              >
-            {/each}
-            <span class="quiet">Another one: choose the style below.</span>
-          </p>
-        {/if}
-        {#if bench.view.verdict.early}<p class="text-sm">{say(bench.view.verdict.early)}</p>{/if}
-        {#if bench.view.verdict.chance !== undefined}
-          <p class="quiet">
-            <Explain word="chance to land">Chance to land</Explain> in the
-            <Explain word="window" />: {oddsText(bench.view.verdict.chance)}. {bench.view.verdict
-              .weak ?? ''}
-            {#if bench.view.evaluation?.looks}
-              The window is yours, by how {bench.view.evaluation.looks}
-              {bench.view.evaluation.looks === 1 ? 'loaf' : 'loaves'} came out; dotted: the usual of its
-              kind.
-            {/if}
-          </p>
-        {/if}
-      {:else}
-        <p class="text-xl font-bold">Cannot tell.</p>
-        <p>{say(noFlour.says)}</p>
-      {/if}
-    </div>
+    <Verdict {bench} />
   </div>
   {#if bench.view.evaluation && whole}
     <WaterAccount
@@ -290,12 +247,12 @@
 <div class="halves" class:whole>
   <section class="bowl p-3" aria-label="Formula sheet">
     <div class="no-print mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
-      <label class="flex items-center gap-2"
-        ><span class="quiet">Style</span>
+      <label class="flex max-w-full flex-wrap items-center gap-x-2"
+        ><span class="quiet">Type of bread</span>
         <select
           class="field max-w-44 sm:max-w-64"
           value={bench.formula.style}
-          onchange={(e) => saysStyle(e.currentTarget.value as StyleId)}
+          onchange={(e) => bench.isA(e.currentTarget.value as StyleId)}
         >
           {#each styleIds as id (id)}<option value={id}>{styles[id].name}</option>{/each}
         </select>
@@ -348,16 +305,13 @@
       {#await method() then { default: MethodSheet }}<MethodSheet {bench} />{/await}
     {/if}
     <div class="mt-4">
-      {#if whole}<Drawers {bench} />{/if}
       <button
         class="knob no-print mt-3 py-1 text-left whitespace-normal"
         type="button"
         aria-expanded={whole}
         onclick={() => bench.unfold(whole ? 'plain' : 'whole')}
       >
-        {whole
-          ? 'Only level, corrections and grams'
-          : 'Open the whole bench: percentages, how sure, strength, salt, slices, goal'}
+        {whole ? 'Show less' : 'Show everything'}
       </button>
     </div>
   </section>
@@ -365,9 +319,10 @@
   <div class="side">
     <RunningOut {bench} />
     <div class="bowl first p-3"><Corrections {bench} /></div>
+    {#if whole}<div class="bowl first p-3"><Drawers {bench} /></div>{/if}
     {#if bench.view.evaluation}
       <section class="bowl p-3" aria-labelledby="cautions-title">
-        <h2 id="cautions-title">Mind</h2>
+        <h2 id="cautions-title">Take care</h2>
         <Cautions cautions={bench.view.evaluation.cautions} />
       </section>
     {/if}
@@ -382,14 +337,28 @@
           bench.edit({ ...bench.formula, notes: e.currentTarget.value || undefined }, 'notes')}
         onblur={() => bench.history.endGroup()}></textarea>
     </section>
+    {#if bench.formula.pages}
+      {#await pictures() then { default: Pictures }}
+        <section class="bowl no-print p-3 {bare ? 'first' : ''}" aria-label="The photo">
+          <Pictures
+            pages={bench.formula.pages.map((id) => ({ id }))}
+            large={!bench.formula.source}
+          />
+        </section>
+      {/await}
+    {/if}
     {#if bench.formula.source}
       <details class="bowl no-print p-3">
-        <summary class="font-semibold">The recipe as it was pasted</summary>
+        <summary class="font-semibold">The recipe you pasted</summary>
         <pre class="mt-2 overflow-x-auto font-sans text-sm whitespace-pre-wrap">{bench.formula
             .source}</pre>
       </details>
     {/if}
-    {#if whole || data.aside.length > 0}<KeptVersions {bench} aside={data.aside} />{/if}
+    {#if whole || data.aside.length > 0}
+      {#await versions() then { default: KeptVersions }}
+        <KeptVersions {bench} aside={data.aside} />
+      {/await}
+    {/if}
   </div>
 </div>
 
@@ -419,6 +388,9 @@
   @media (min-width: 1180px) {
     .halves {
       grid-template-columns: minmax(0, 1fr) 21rem;
+    }
+    .halves.whole {
+      grid-template-columns: minmax(0, 9fr) minmax(0, 5fr);
     }
     .side {
       display: grid;

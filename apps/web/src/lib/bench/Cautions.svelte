@@ -14,6 +14,12 @@
   </li>
 {/snippet}
 
+{#snippet general()}
+  <p class="quiet mt-2">
+    General guidance. Local rules, your machine’s manual and medical advice come first.
+  </p>
+{/snippet}
+
 {#if particular.length > 0}
   <ul class="mt-1 grid gap-1.5 text-sm">
     {#each particular as caution (caution.id)}{@render whole(caution)}{/each}
@@ -25,8 +31,8 @@
     <ul class="mt-1 grid gap-1.5">
       {#each everyday as caution (caution.id)}{@render whole(caution)}{/each}
     </ul>
+    {@render general()}
   </details>
+{:else}
+  {@render general()}
 {/if}
-<p class="quiet mt-2">
-  General guidance; local rules, makers' manuals and licensed advice go before it.
-</p>

@@ -44,10 +44,8 @@
     aria-labelledby="conflict-title"
   >
     <div>
-      <h2 id="conflict-title">This formula was changed somewhere else in the meantime</h2>
-      <p>
-        Both versions are kept: theirs on the shelf, yours here and set aside. Which one goes on?
-      </p>
+      <h2 id="conflict-title">This recipe was also changed on another device</h2>
+      <p>Both versions are kept. Which one do you want?</p>
     </div>
     <div class="overflow-x-auto rounded bg-enamel p-2">
       <SideBySide
@@ -72,7 +70,7 @@
   {#if !seen}
     <a
       class="knob knob-act no-print fixed inset-x-4 bottom-4 z-10 mx-auto max-w-md"
-      href="#conflict">Changed somewhere else too: look at both</a
+      href="#conflict">Changed on another device: compare both</a
     >
   {/if}
 {:else if bench.saver.state === 'refused' || bench.saver.state === 'waiting'}

@@ -4,6 +4,7 @@
     inSchool,
     otherSchool,
     schoolNames,
+    tellingWater,
     type Totals,
   } from '@tender-crumb/core/formula';
   import { percentageSchools, waterSchools, type Settings } from '@tender-crumb/core/household';
@@ -21,7 +22,7 @@
 
   const school = $derived(settings.percentages);
   const other = $derived(otherSchool(percentageSchools, school));
-  const water = $derived(settings.water);
+  const water = $derived(tellingWater(totals, settings.water));
   const otherWater = $derived(otherSchool(waterSchools, water));
   const of = (s: typeof school) => (totals.dryBase ? 'of the dry base' : schoolNames[s]);
 
@@ -30,9 +31,7 @@
     [
       totals.dryBase ? 'Dry base' : 'Flour',
       asMass(totals.flourGrams),
-      totals.dryBase
-        ? 'gluten, fibre, meal'
-        : `${asMass(totals.addedFlourGrams)} of it added as flour`,
+      totals.dryBase ? 'gluten, fibre, meal' : `${asMass(totals.addedFlourGrams)} added as flour`,
     ],
     [
       'Hydration',
@@ -41,12 +40,12 @@
       'hydration',
     ],
     [
-      'The other water',
+      water === 'poured' ? 'Counting all liquids' : 'Only poured water',
       asPercent(hydration(totals, school, otherWater)),
       `${schoolNames[otherWater]}, ${of(school)}`,
     ],
     [
-      'The other flour',
+      other === 'added' ? 'Only flour you add' : 'All flour',
       asPercent(hydration(totals, other, water)),
       `${schoolNames[water]}, ${of(other)}`,
     ],
@@ -71,7 +70,7 @@
   <div class="no-print">
     <Either
       label="School of water"
-      value={water}
+      value={settings.water}
       choices={waterSchools.map((w) => [w, schoolNames[w]])}
       onpick={(w) => onsettle({ water: w })}
     />

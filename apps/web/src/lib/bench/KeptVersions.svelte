@@ -89,7 +89,7 @@
 {#if aside.length > 0}
   <details class="bowl no-print p-3">
     <summary class="font-semibold">Set aside ({aside.length})</summary>
-    <p class="quiet mt-1">What was typed from an older version, while another was saved.</p>
+    <p class="quiet mt-1">What you typed while another version was saved.</p>
     <ul class="mt-2 grid gap-1 text-sm">
       {#each aside as one (one.id)}
         <li>
@@ -110,7 +110,7 @@
   ontoggle={(e) => e.currentTarget.open && heads.length === 0 && void more()}
 >
   <summary class="font-semibold">Earlier versions</summary>
-  <p class="quiet mt-1">Every save is kept. Look at one beside the bench, and bring it back.</p>
+  <p class="quiet mt-1">Every save is kept. Look at one, and bring it back.</p>
   <ul class="mt-2 grid gap-1 text-sm">
     {#each heads as head (head.version)}
       <li>
@@ -125,7 +125,7 @@
               ? say(head.changes.slice(0, most).join(', ')) +
                 (head.changes.length > most ? `, and ${head.changes.length - most} more` : '')
               : head.version === 1
-                ? 'as it was put on the shelf'
+                ? 'first version'
                 : 'nothing that is shown'}</span
           ></button
         >

@@ -21,7 +21,7 @@
   let target = $state<ScaleTarget>('dough');
   const present = $derived(totals && (target === 'dough' ? totals.doughGrams : totals.flourGrams));
 
-  const beyond = 'The held lines alone weigh more than that, or nothing is left to scale.';
+  const beyond = 'The amounts you keep already weigh more than that.';
 
   function divide(text: string) {
     const typed = text.trim() === '' ? undefined : Number(text);

@@ -48,7 +48,7 @@
   }
   const limits = {
     minutes: [1, 14 * 24 * 60, 'Minutes, such as 40.'],
-    celsius: [105, 320, 'An oven is set to 105 to 320 °C.'],
+    celsius: [105, 320, 'Set the oven to 105 to 320 °C.'],
   } as const;
 
   function keep(next: readonly Step[]) {
@@ -84,8 +84,8 @@
   <h2 id="method">The method</h2>
   {#if steps.length === 0}
     <p class="quiet">
-      No method yet: it is led as {styles[bench.formula.style].inSentence} usually is. Write how you do
-      it, a step a line, and the bake goes by that.
+      No method yet: the bake is led as {styles[bench.formula.style].inSentence} usually is. Write your
+      own steps, one a line.
     </p>
   {/if}
   <div class="overflow-x-auto">
@@ -151,7 +151,7 @@
     </table>
   </div>
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
-  <p class="quiet">Lighter: not in the recipe, so as this kind of bread is usually made.</p>
+  <p class="quiet">Lighter steps are not in the recipe: the usual way for this bread.</p>
   <ol class="grid gap-2">
     {#each view.rows as row, i (`${i} ${row.says}`)}
       <li class="step">

@@ -14,21 +14,20 @@
 </script>
 
 {#each short as { bag, wants, left, makeUps } (bag.id)}
-  <article class="bowl out p-3" aria-label="{bag.name} runs out">
-    <h2>{bag.name} runs out</h2>
-    <p><b class="text-lg">{asMass(left)}</b> left, and this takes {asMass(wants)}.</p>
+  <article class="bowl out p-3" aria-label="Not enough {bag.name}">
+    <h2>Not enough {bag.name}</h2>
+    <p><b class="text-lg">{asMass(left)}</b> left of {asMass(wants)} needed.</p>
     {#each makeUps as { from, grams, formula } (from.id)}
       <button class="knob no-print" type="button" onclick={() => bench.edit(formula)}>
-        Make it up with {asMass(grams)} of {from.name}
+        Add {asMass(grams)} of {from.name}
       </button>
     {:else}
       <p class="quiet">
-        No other open bag has enough of what could stand in. Make a smaller batch, or say in the
-        Pantry what else there is.
+        No other open bag has enough. Make a smaller batch, or add a bag in the Pantry.
       </p>
     {/each}
     {#if makeUps.length > 0}
-      <p class="quiet">With the water, and the gluten, that keep the dough as it is.</p>
+      <p class="quiet">Water and gluten are adjusted.</p>
     {/if}
   </article>
 {/each}

@@ -3,6 +3,7 @@
   import { isRefused } from '@tender-crumb/core/quantity';
   import { answerUnread, readerOf, type Answer } from '@tender-crumb/core/reader';
   import AskRow from '../ask/AskRow.svelte';
+  import Question from '../ask/Question.svelte';
   import type { Bench } from './bench.svelte.ts';
 
   let { bench }: { bench: Bench } = $props();
@@ -21,15 +22,26 @@
 </script>
 
 <div class="no-print mt-3 grid gap-2">
-  <h2>Not read yet, and not in the dough</h2>
+  <h2>Not read yet, not in the dough</h2>
   {#each bench.formula.unread ?? [] as row, i (`${i} ${row.text}`)}
-    <AskRow
-      text={row.text}
-      why={row.why}
-      household={bench.household}
-      pantry={bench.view.pantry}
-      fault={fault.at === i ? fault.says : ''}
-      onanswer={(answer, learned) => answerRow(i, answer, learned)}
-    />
+    <Question kind="row" of={`${bench.id} ${row.text}`}>
+      {#snippet children(later)}
+        <AskRow
+          text={row.text}
+          why={row.why}
+          household={bench.household}
+          pantry={bench.view.pantry}
+          fault={fault.at === i ? fault.says : ''}
+          {later}
+          onanswer={(answer, learned) => answerRow(i, answer, learned)}
+        />
+      {/snippet}
+      {#snippet otherwise(now)}
+        <p class="flex flex-wrap items-center gap-2">
+          <b class="break-words">{row.text.slice(0, 300)}</b>
+          {@render now()}
+        </p>
+      {/snippet}
+    </Question>
   {/each}
 </div>

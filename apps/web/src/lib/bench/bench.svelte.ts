@@ -2,6 +2,7 @@ import type { Correction } from '@tender-crumb/core/correct';
 import {
   giveBackCorrection,
   leaveCorrection,
+  ofStyle,
   reconsiderCorrection,
   takeCorrection,
   withoutStrangeBags,
@@ -12,6 +13,7 @@ import { type Belief } from '@tender-crumb/core/belief';
 import { settingsOf, withBaker, type Household, type Settings } from '@tender-crumb/core/household';
 import type { MadeBefore } from '@tender-crumb/core/process';
 import { takenOut } from '@tender-crumb/core/substitute';
+import type { StyleId } from '@tender-crumb/core/style';
 import { benchOf } from '@tender-crumb/core/view';
 import { nanoid } from 'nanoid';
 import { outbox } from '../sync/here.ts';
@@ -161,6 +163,11 @@ export class Bench {
     this.history.went(this.formula, mine.formula);
     this.formula = mine.formula;
     this.saver.clash(theirs, mine.version);
+  }
+
+  /** Somebody says what bread it is: it is no guess any more. */
+  isA(style: StyleId): void {
+    this.edit(ofStyle(this.formula, style));
   }
 
   /** Makes an edit; edits of the same group in a row are undone together. */

@@ -160,7 +160,7 @@ export class Saver {
     if (this.state === 'conflict' || this.state === 'refused') return;
     const { why, unpaired } = outbox().standing;
     const reason = unpaired
-      ? 'This device is not let in any more'
+      ? 'This device is locked out'
       : why.replace(/\.$/, '') || 'The server cannot be reached';
     this.why = `${reason}; what you typed is kept in this browser and goes out by itself.`;
     this.state = 'waiting';

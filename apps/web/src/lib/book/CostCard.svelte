@@ -58,7 +58,7 @@
       </dd>
     </dl>
   {:else}
-    <p>No price of anything in it is known yet: what it cost cannot be told.</p>
+    <p>No prices yet, so no cost.</p>
   {/if}
   {#if unpriced.length > 0}
     <p class="quiet">
@@ -68,7 +68,7 @@
     </p>
   {:else if cost.power.cost === undefined}
     <p class="quiet">
-      What a kilowatt hour costs is not known. <a class="link" href="/pantry/prices">Prices</a>
+      Power price not set. <a class="link" href="/pantry/prices">Prices</a>
     </p>
   {/if}
   <p class="quiet">Of about {asMass(cost.grams)} of bread.</p>

@@ -1,15 +1,7 @@
 <script lang="ts">
   import { measureOf, valueText, type Along, type MeasureId } from '@tender-crumb/core/book';
   import { scaleLinear, scaleTime } from 'd3-scale';
-  import {
-    area,
-    curveMonotoneX,
-    symbol,
-    symbolCircle,
-    symbolDiamond,
-    symbolSquare,
-    symbolTriangle,
-  } from 'd3-shape';
+  import { symbol, symbolCircle, symbolDiamond, symbolSquare, symbolTriangle } from 'd3-shape';
   import { goto } from '$app/navigation';
   import Chart from '../ui/chart/Chart.svelte';
   import { Frame } from '../ui/chart/frame.svelte.ts';
@@ -90,16 +82,6 @@
     timeZone: 'UTC',
   });
   const forecast = $derived(sorted.filter(isForecast));
-  /** Along the calendar the forecasts are a band; along anything else each bake has its own. */
-  const band = $derived(
-    along === 'day'
-      ? area<Forecast>()
-          .x((p) => x(p.x))
-          .y0((p) => y(p.low))
-          .y1((p) => y(p.high))
-          .curve(curveMonotoneX)(forecast)
-      : undefined,
-  );
   const held = $derived(forecast.filter((p) => p.y >= p.low && p.y <= p.high).length);
   const groups = $derived(by === '' ? [] : [...new Set(points.map((p) => p.group[by]))].sort());
   const shapes = [symbolCircle, symbolSquare, symbolTriangle, symbolDiamond];
@@ -120,20 +102,16 @@
       : measureOf(along).says}"
     under={along === 'day' ? '' : named(along)}
   >
-    {#if band}<path d={band} class="band" />
-    {:else}
-      {#each forecast as p (p.id)}
-        <line x1={x(p.x)} x2={x(p.x)} y1={y(p.low)} y2={y(p.high)} class="span" />
-      {/each}
-    {/if}
+    {#each forecast as p (p.id)}
+      <line x1={x(p.x)} x2={x(p.x)} y1={y(p.low)} y2={y(p.high)} class="span" />
+    {/each}
     {#each sorted as p (p.id)}
-      <!-- svelte-ignore a11y_click_events_have_key_events -->
+      <!-- By keys and by ear they are the links of the table below. -->
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
       <path
         d={shapeOf(p)}
         transform="translate({x(p.x)},{y(p.y)})"
         class={filled(p) ? 'full' : 'open'}
-        role="link"
-        tabindex="-1"
         onclick={() => goto(`/book/${p.id}`)}
         ><title
           >{p.day}: {say(valueText(of, p.y))}{along === 'day'
@@ -145,9 +123,8 @@
   </Chart>
   <figcaption class="quiet">
     {named(of)}.
-    {#if forecast.length > 0}{held} of {forecast.length} within {along === 'day'
-        ? 'the band of their forecasts'
-        : 'their forecasts, the bars'}, which should hold 8 in 10.{/if}
+    {#if forecast.length > 0}{held} of {forecast.length} inside their forecasts, the bars; 8 in 10 should
+      be.{/if}
     {#if groups.length > 1}
       {#each groups as name, i (name)}
         <span class="mr-3 inline-flex items-center gap-1"
@@ -162,6 +139,40 @@
     {/if}
   </figcaption>
 </figure>
+<details class="mt-2">
+  <summary>As a table</summary>
+  <div class="max-h-96 overflow-auto">
+    <table class="w-full">
+      <thead class="quiet text-left">
+        <tr>
+          <th class="p-1 font-normal">Bake</th>
+          {#if along !== 'day'}<th class="p-1 text-right font-normal">{measureOf(along).says}</th
+            >{/if}
+          <th class="p-1 text-right font-normal">{measureOf(of).says}</th>
+          {#if forecast.length > 0}<th class="p-1 text-right font-normal">forecast</th>{/if}
+          {#if by !== ''}<th class="p-1 font-normal">{by}</th>{/if}
+        </tr>
+      </thead>
+      <tbody>
+        {#each sorted as p (p.id)}
+          <tr class="border-t border-line">
+            <td class="p-1"><a class="link touch" href="/book/{p.id}">{p.day}</a></td>
+            {#if along !== 'day'}<td class="p-1 text-right">{say(valueText(along, p.x))}</td>{/if}
+            <td class="p-1 text-right">{say(valueText(of, p.y))}</td>
+            {#if forecast.length > 0}
+              <td class="p-1 text-right"
+                >{isForecast(p)
+                  ? say(`${valueText(of, p.low)} to ${valueText(of, p.high)}`)
+                  : ''}</td
+              >
+            {/if}
+            {#if by !== ''}<td class="p-1">{p.group[by]}</td>{/if}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</details>
 
 <style>
   .span {

@@ -43,7 +43,7 @@
   {/if}
   <p class="text-sm leading-snug">
     {#if lesson.felt === undefined}
-      Nobody felt the dough, so that nothing was learned from it.
+      The dough was not felt, so there was nothing to learn.
     {:else}
       It felt {stateAt(lesson.felt).short} ({asPoints(lesson.felt)}), where {asPoints(
         lesson.mixed.points,

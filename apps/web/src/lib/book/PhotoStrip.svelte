@@ -25,7 +25,7 @@
   <section class="bowl grid gap-2 p-4" aria-labelledby="photos">
     <h2 id="photos">Photos</h2>
     <ul class="flex flex-wrap gap-3">
-      {#each photos as { event, photo, step } (photo)}
+      {#each photos as { event, photo, step } (event)}
         <li class="grid gap-1">
           <button
             type="button"

@@ -28,7 +28,7 @@
     rises
       .map(
         ({ name, thought, took }) =>
-          `${name}: thought ${hoursText(thought)}${took ? `, took ${hoursText(took.hours)}` : ''}`,
+          `${name}: planned ${hoursText(thought)}${took ? `, actual ${hoursText(took.hours)}` : ''}`,
       )
       .join('; '),
   );
@@ -55,9 +55,7 @@
       {/if}
     {/each}
   </Chart>
-  <figcaption class="quiet">
-    Lines: as the model has each dough. Dots: when somebody said that it was there.
-  </figcaption>
+  <figcaption class="quiet">Lines: the forecast. Dots: when you said it was ready.</figcaption>
 </figure>
 
 <style>

@@ -2,6 +2,8 @@
   import type { SackSense } from '@tender-crumb/core/bake';
   import type { Household } from '@tender-crumb/core/household';
   import { flourCalled, type Lesson } from '@tender-crumb/core/learn';
+  import type { Snippet } from 'svelte';
+  import Question from '../ask/Question.svelte';
 
   let {
     lesson,
@@ -26,12 +28,12 @@
 </script>
 
 <!-- A flour stood off: one question, three answers, and it can be answered otherwise later. -->
-{#if asks}
+{#snippet asked(of: NonNullable<typeof asks>, later?: Snippet)}
   <section class="grid gap-2 rounded-md bg-act-tint p-3" aria-labelledby="sack">
     <h3 id="sack" class="font-semibold">Is this a new sack of {flour}?</h3>
     <p>
-      {asks.doughs > 1
-        ? `The last ${asks.doughs} doughs with it were ${stiffer ? 'stiffer' : 'looser'} than expected.`
+      {of.doughs > 1
+        ? `The last ${of.doughs} doughs with it were ${stiffer ? 'stiffer' : 'looser'} than expected.`
         : `This dough was much ${stiffer ? 'stiffer' : 'looser'} than expected.`}
     </p>
     <div class="flex flex-wrap gap-2">
@@ -43,6 +45,15 @@
           onclick={() => void ontell(sense)}>{says}</button
         >
       {/each}
+      {@render later?.()}
     </div>
   </section>
+{/snippet}
+
+{#if asks && answer !== undefined}
+  {@render asked(asks)}
+{:else if asks}
+  <Question kind="sack" of={asks.key}>
+    {#snippet children(later)}{@render asked(asks, later)}{/snippet}
+  </Question>
 {/if}

@@ -16,8 +16,8 @@
         {lesson.aside
           ? 'Nothing: it is set aside.'
           : lesson.taught.length > 0
-            ? 'Nothing moved: it came out as it was forecast, and all of it is a little surer.'
-            : 'Nothing: nobody felt the dough, or it could not be told.'}
+            ? 'As forecast. Everything is a little surer now.'
+            : 'Nothing: the dough was not felt.'}
       </p>
     {:else}
       <ul class="grid gap-1">
@@ -28,7 +28,7 @@
           </li>
         {/each}
       </ul>
-      <p><a class="link touch" href="/book/learned">All that is learned, with its evidence</a></p>
+      <p><a class="link touch" href="/book/learned">All that the book learned</a></p>
     {/if}
   </section>
 {/if}

@@ -43,7 +43,7 @@
     try {
       if (fix.note) {
         await tellBake(record.id, 'note', fix.note);
-        said = 'Noted: it stands at its step the next time.';
+        said = 'Noted for next time.';
       } else if (fix.changes && head && record.bread !== undefined) {
         const formula = takeCorrection(head.formula, {
           correction: `after:${record.id}:${id}`,
@@ -53,7 +53,7 @@
         });
         const { version } = head;
         await mustSay(draftEntry({ id: record.bread, version, draft: nanoid(), formula }));
-        said = 'Taken: it stands among the corrections of the formula.';
+        said = 'Taken: see the recipe’s corrections.';
         await refresh();
       }
     } catch (refusal) {

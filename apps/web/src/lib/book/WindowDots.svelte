@@ -60,19 +60,41 @@
     <line x1={x(end)} x2={x(end)} y1={frame.top} y2={frame.bottom} class="usual" />
   {/each}
   {#each looks as look, i (look.id)}
-    <!-- svelte-ignore a11y_click_events_have_key_events -->
+    <!-- By keys and by ear they are the links of the table below. -->
+    <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
     <circle
       cx={x(look.felt)}
       cy={y(look.stars) - 7 * beside[i]!}
       r="5"
       class="loaf"
-      role="link"
-      tabindex="-1"
       onclick={() => goto(`/book/${look.id}`)}
       ><title>{look.day}: felt {asPoints(look.felt)}, {judgements[look.stars - 1]}</title></circle
     >
   {/each}
 </Chart>
+{#if looks.length > 0}
+  <details>
+    <summary>As a table</summary>
+    <table class="w-full">
+      <thead class="quiet text-left">
+        <tr
+          ><th class="font-normal">Bake</th><th class="font-normal">Felt</th><th class="font-normal"
+            >Result</th
+          ></tr
+        >
+      </thead>
+      <tbody>
+        {#each looks as look (look.id)}
+          <tr class="border-t border-line">
+            <td class="py-1"><a class="link touch" href="/book/{look.id}">{look.day}</a></td>
+            <td class="py-1">{asPoints(look.felt)}</td>
+            <td class="py-1">{judgements[look.stars - 1]}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </details>
+{/if}
 <p class="quiet">
   Each dot a loaf, by where its dough was last felt. Band: the window here; dotted: the usual.
 </p>

@@ -27,7 +27,7 @@
     <b class="text-lg">{year}</b>
     {#if year < years.last}<a class="knob" href={link({ year: String(year + 1) })}>{year + 1}</a
       >{/if}
-    <span class="quiet">The fuller the bowl, the better the best bread of that day.</span>
+    <span class="quiet">A fuller bowl is a better bread.</span>
   </p>
   <div class="year" role="group" aria-label="Months of {year}, with what was baked in them">
     {#each months as { month, bakes, days } (month)}

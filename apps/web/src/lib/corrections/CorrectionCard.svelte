@@ -1,5 +1,6 @@
 <script lang="ts">
   import { certaintyWords, type Correction } from '@tender-crumb/core/correct';
+  import { capital } from '@tender-crumb/core/quantity';
   import Check from '@lucide/svelte/icons/check';
   import type { Bench } from '../bench/bench.svelte.ts';
   import { asMass, say } from '../ui/writing.ts';
@@ -26,16 +27,17 @@
     <span class="quiet">· {say(correction.spoons)}</span>
   </h3>
   <p>{say(correction.reason)}</p>
-  <p class="quiet">
-    {sure.charAt(0).toUpperCase() + sure.slice(1)}, from {say(correction.basis)}. Left alone: {say(
-      correction.ifLeft.charAt(0).toLowerCase() + correction.ifLeft.slice(1),
-    )}
-    {#if correction.restsOn}
-      <a class="link no-print" href="/book/learned?of={encodeURIComponent(correction.restsOn)}"
-        >Which bakes</a
-      >
-    {/if}
-  </p>
+  <details class="quiet">
+    <summary>{capital(sure)}. Why?</summary>
+    <p class="mt-1">
+      From {say(correction.basis)}. {say(correction.ifLeft)}
+      {#if correction.restsOn}
+        <a class="link no-print" href="/book/learned?of={encodeURIComponent(correction.restsOn)}"
+          >Which bakes</a
+        >
+      {/if}
+    </p>
+  </details>
   <div class="decide no-print">
     <button class="knob knob-act" type="button" onclick={() => bench.take(correction)}>
       <Check size={18} aria-hidden="true" /> Take

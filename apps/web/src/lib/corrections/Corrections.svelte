@@ -26,18 +26,16 @@
           <button class="knob" type="button" onclick={() => bench.take(keeps)}>
             {keeps.changes
               .map((c) => `${signed(c.grams)} ${bench.view.pantry.ingredient(c.ingredient).name}`)
-              .join(', ')} keeps it as firm
+              .join(', ')} keeps the dough as firm
           </button>
         {/if}
-        <button class="knob" type="button" onclick={() => bench.undo()}>Put it back</button>
+        <button class="knob" type="button" onclick={() => bench.undo()}>Bring it back</button>
       </div>
     </div>
   {/if}
   {#if bench.view.open.length === 0}
     <p class="quiet">
-      {bench.view.evaluation
-        ? 'Nothing to correct. Change the flour, the water or the style, and what follows from it is offered here.'
-        : 'Give it some flour, and what it needs is offered here.'}
+      {bench.view.evaluation ? 'Nothing to correct.' : 'Add some flour first.'}
     </p>
   {/if}
   <div class="cards">
@@ -59,10 +57,13 @@
           <button
             class="knob no-print"
             type="button"
+            aria-label="Undo {one.changes
+              .map((c) => `${signed(c.grams)} ${bench.view.pantry.ingredient(c.ingredient).name}`)
+              .join(', ')}"
             title={say(one.reason)}
             onclick={() => bench.giveBack(one.id)}
           >
-            <Undo2 size={16} aria-hidden="true" /> Give back
+            <Undo2 size={16} aria-hidden="true" /> Undo
           </button>
         </li>
       {/each}

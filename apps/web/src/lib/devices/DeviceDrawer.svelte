@@ -45,15 +45,13 @@
     standIns.airIs(celsius, humidity / 100);
   }
   const speeds = [1, 10, 60, 600] as const;
+  let unfolded = $derived(standIns.on);
 </script>
 
-<details class="bowl no-print p-3" open={standIns.on}>
-  <summary class="font-semibold">Stand-in devices</summary>
+<details class="bowl no-print p-3" bind:open={unfolded}>
+  <summary class="font-semibold">Practice scale and thermometer</summary>
   <div class="mt-2 grid gap-3">
-    <p class="quiet">
-      A scale, a probe, a room sensor and a bread machine that are not there: to try the run, or to
-      train. What they say goes the way of a real one’s.
-    </p>
+    <p class="quiet">A pretend scale, probe, room sensor and bread machine, to try things out.</p>
     <div>
       <button class="knob touch" type="button" onclick={() => standIns.turn(!standIns.on)}
         >{standIns.on ? 'Switch them off' : 'Switch them on'}</button
@@ -144,7 +142,7 @@
           {@const says = standIns.machine.reading}
           <p>Minute {Math.floor(says.minute)}: it {says.stage}.</p>
         {:else}
-          <p class="quiet">It runs once a bake is started in it.</p>
+          <p class="quiet">Starts with a bake.</p>
         {/if}
         <div class="flex flex-wrap items-center gap-2">
           <button

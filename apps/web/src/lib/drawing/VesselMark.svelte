@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { volumeText } from '@tender-crumb/core/ferment';
+
   let {
     volume,
     now,
@@ -16,17 +18,17 @@
 </script>
 
 <!-- A straight jar: where it began, where it stands, where it is to come. -->
-<svg viewBox="10 0 108 104" role="img" aria-label={label} class="h-44">
+<svg viewBox="10 0 142 104" role="img" aria-label={label} class="h-44">
   <rect x="22" y={y(now ?? 1)} width="44" height={96 - y(now ?? 1)} class="dough" />
   <path d="M20 8 V90 Q20 98 28 98 H60 Q68 98 68 90 V8" class="jar" />
   <g class="mark">
     <line x1="16" x2="72" y1={y(1)} y2={y(1)} />
-    <text x="75" y={y(1) + 3}>began</text>
+    <text x="75" y={y(1) + 3}>start</text>
   </g>
   {#if volume}
     <g class="mark aim">
       <line x1="16" x2="72" y1={y(volume)} y2={y(volume)} />
-      <text x="75" y={y(volume) + 3}>× {volume.toFixed(volume % 1 ? 2 : 0)}</text>
+      <text x="75" y={y(volume) + 3}>{volumeText(volume)}</text>
     </g>
   {/if}
 </svg>

@@ -133,7 +133,7 @@
     const { changes } = finding.found;
     bench.takeChanges({
       correction: 'goal',
-      reason: 'worked out for the goal that you set',
+      reason: 'worked out for your goal',
       basis:
         'a linear programme over composition, the water account and what holds a bread together',
       changes: changes.map((c) =>
@@ -183,7 +183,7 @@
       </label>
     </div>
     <fieldset>
-      <legend class="quiet">It may also take, beside what is in it:</legend>
+      <legend class="quiet">It may also use:</legend>
       <div class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
         {#each offered as i (i.id)}
           <label class="inline-flex items-center gap-1.5 text-sm">
@@ -205,7 +205,7 @@
       {#if finding.running}
         <button class="knob" type="button" onclick={() => finding.stop()}>Stop</button>
       {/if}
-      <span class="quiet">The dough stays as heavy as it is, and in its window.</span>
+      <span class="quiet">The dough keeps its weight and stays in its window.</span>
     </div>
     {#if prefer === 'cheapest' && unpriced.length > 0}
       <p class="quiet">
@@ -256,7 +256,7 @@
         </p>
         {#if finding.found.another}
           <p class="mt-1">
-            <b>That is another bread</b>: more than a fifth of what is in it has changed.
+            <b>That is another bread</b>: more than a fifth has changed.
           </p>
         {/if}
         <p class="mt-2">
@@ -267,7 +267,7 @@
       {@const { relax, together } = finding.found}
       <p><b>No bread of these does that.</b></p>
       {#if relax.length > 0}
-        <p class="mt-1">It works if one of these gives way:</p>
+        <p class="mt-1">It works if you change one of these:</p>
         <ul class="mt-1 grid gap-1.5">
           {#each relax as r (r.goal)}
             <li class="flex flex-wrap items-center gap-3">
@@ -280,17 +280,15 @@
         </ul>
       {:else if together.length > 0}
         <p class="mt-1">
-          No one of them alone is enough. Together it would take {together
+          One alone is not enough. Together: {together
             .map((r) => goalWords[r.goal](r))
             .join(' and ')}.
         </p>
       {:else}
-        <p class="mt-1">
-          Even with every goal given up it holds together no bread: tick more ingredients.
-        </p>
+        <p class="mt-1">Even with no goals this is no bread: tick more ingredients.</p>
       {/if}
     {/if}
   </div>
 {:else}
-  <p class="quiet">There is no flour, gluten or meal in it yet.</p>
+  <p class="quiet">Add flour, gluten or meal first.</p>
 {/if}

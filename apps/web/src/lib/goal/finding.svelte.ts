@@ -31,7 +31,7 @@ export class Finding {
       if (mine === this.#asked) this.found = found;
     } catch {
       if (mine === this.#asked)
-        this.fault = 'The search broke off. Change the goal a little and try again.';
+        this.fault = 'The search stopped. Change the goal a little and try again.';
     } finally {
       if (mine === this.#asked) this.running = false;
     }

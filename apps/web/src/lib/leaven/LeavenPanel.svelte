@@ -50,23 +50,20 @@
         <p class="flex flex-wrap items-center gap-2">
           {#if leavens.view.changes}
             <button class="knob knob-act" type="button" onclick={takeStarter}>Take it</button>
-            <span class="quiet">Its flour and water come out of the dough, or go back there.</span>
+            <span class="quiet">Its flour and water come from the dough.</span>
           {:else}
-            <span class="text-act">The dough has not so much flour and water to give.</span>
+            <span class="text-act">The dough does not have that much flour and water.</span>
           {/if}
           <button class="knob" type="button" onclick={() => (leavens.looked = undefined)}
             >As it was</button
           >
         </p>
       {/if}
-      <p class="quiet">
-        How sour is ordered by common practice and measured by nobody: it says more or less, not how
-        much. Whole grain and a hungry starter are sourer.
-      </p>
+      <p class="quiet">Sourness is a rough guide. Whole grain and a hungry starter are sourer.</p>
     </section>
     {#if !leavens.view.yeast}
       <section class="bowl grid gap-2 p-3" aria-labelledby="doping">
-        <h2 id="doping">For the same evening: a little yeast beside it</h2>
+        <h2 id="doping">For the same evening: add a little yeast</h2>
         <div class="flex flex-wrap items-end gap-3">
           <label class="quiet grid gap-1"
             >First rise ready in, hours
@@ -82,15 +79,14 @@
               {@const doping = leavens.view.doping}
               <p>
                 <b class="text-lg">{asMass(doping.grams)}</b> of yeast.
-                <span class="quiet"
-                  >8 times in 10 between {asMass(doping.low)} and {asMass(doping.high)}.</span
+                <span class="quiet">most likely {asMass(doping.low)} to {asMass(doping.high)}.</span
                 >
               </p>
             {:else if leavens.view.doping}
               <p>
                 {leavens.view.doping.why === 'too-late'
-                  ? 'The starter alone is there by then.'
-                  : 'No amount of yeast is that quick: make it warmer, or give it longer.'}
+                  ? 'The starter alone is ready by then.'
+                  : 'No amount of yeast is that quick. Warm the dough, or give it longer.'}
               </p>
             {:else if leavens.hours === undefined}
               <p class="text-act" role="alert">Hours, up to 24.</p>
@@ -106,8 +102,8 @@
           {/if}
         </div>
         <p class="quiet">
-          Some do, so that it fits a machine or an evening; others never would. The time is certain
-          and it may double; it tastes milder and keeps less long.
+          Some bakers do, to fit a machine or an evening. The time is certain and it may double; it
+          tastes milder and keeps less long.
         </p>
       </section>
     {/if}
@@ -143,8 +139,7 @@
           >Stiffer is slower, by about a fifth, and milder; the dough stays as it is.</span
         >
       {:else if leavens.wet.trim() !== ''}
-        <span class="text-act" role="alert"
-          >40 to 250 %, and no more water than the dough has to give.</span
+        <span class="text-act" role="alert">40 to 250 %, and no more water than the dough has.</span
         >
       {/if}
     </section>
@@ -152,7 +147,7 @@
   {#if leavens.view.schools.length > 0}
     <section class="grid gap-2" aria-labelledby="schools">
       <h2 id="schools">Warm or cold?</h2>
-      <ul class="grid gap-3 sm:grid-cols-2">
+      <ul class="grid gap-3 @sm:grid-cols-2">
         {#each leavens.view.schools as school (school.id)}
           <li class="bowl p-3">
             <h3 class="font-semibold">{school.label}</h3>

@@ -89,8 +89,8 @@
 
 <figure>
   <figcaption class="mb-1">
-    <b>How much starter, how long, how sour?</b>
-    <span class="quiet">Drag the dot, or move it by the arrow keys.</span>
+    <b>How much starter?</b>
+    <span class="quiet">Drag the dot, or use the arrow keys.</span>
   </figcaption>
   <Chart
     bind:svg

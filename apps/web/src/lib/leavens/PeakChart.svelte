@@ -96,7 +96,7 @@
       {/each}
     </tbody>
   </table>
-  <p class="quiet">Above {asWarmth(33)} two jars tell little: look often there.</p>
+  <p class="quiet">Above {asWarmth(33)} two jars tell little: look often.</p>
 </figure>
 
 <style>

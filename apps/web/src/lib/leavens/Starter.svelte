@@ -106,7 +106,7 @@
       !(water! >= 0) ||
       (thrown !== undefined && !(thrown >= 0))
     ) {
-      fault = 'Grams of starter and of flour above 0, and of water 0 or more.';
+      fault = 'Starter and flour need some grams; water 0 or more.';
       return;
     }
     void ask(() =>
@@ -148,14 +148,14 @@
     {#if view.standing}
       <p class="text-lg"><b>{view.standing.label}</b>: {view.standing.says}.</p>
     {:else}
-      <p class="text-lg">Nobody wrote down yet when it was fed.</p>
+      <p class="text-lg">No feeding written down yet.</p>
     {/if}
     <p class="quiet">
       {flours.find((f) => f.id === bag.ingredient)?.name ?? ''}, {Math.round(view.hydration * 100)} %
       water, in {view.keptAt === 'fridge' ? 'the fridge' : 'the room'}{view.fedAt
         ? `; fed ${timeText(view.fedAt, zone, now)}, ${untilText(view.fedAt, now)}`
         : ''}{view.discard > 0 ? `; ${asMass(view.discard)} of discard put by` : ''}.
-      {paces.starter ? 'How fast it works is learned from what you saw of it.' : ''}
+      {paces.starter ? 'The speed comes from what you saw.' : ''}
     </p>
   </div>
 
@@ -217,9 +217,11 @@
       {:else}
         <ol class="grid gap-1">
           {#each planned as build (build.at)}
-            <li class="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 border-t border-line py-1">
-              <b class="text-lg text-rim tabular-nums">{timeText(build.moment, zone, now)}</b>
-              <span>
+            <li class="flex flex-wrap gap-x-3 border-t border-line py-1">
+              <b class="min-w-[min(6rem,100%)] text-lg text-rim tabular-nums"
+                >{timeText(build.moment, zone, now)}</b
+              >
+              <span class="flex-1 basis-[min(12rem,100%)]">
                 <b>{asMass(build.seed)}</b> of starter, <b>{asMass(build.flour)}</b> of flour,
                 <b>{asMass(build.water)}</b> of water
                 <span class="quiet"
@@ -267,7 +269,7 @@
                   : ''}</span
               >
             </span>
-            <span class="flex gap-1">
+            <span class="flex flex-wrap gap-1">
               {#if feeding === last && awaitsPeak(feeding, now.toISOString())}
                 <button class="knob touch" type="button" onclick={() => void peaked(feeding)}
                   >It stands highest now</button

@@ -74,7 +74,7 @@
       return;
     }
     if (high - low < leastApart) {
-      fault = `The two places are too alike. They have to be ${leastApart} °C apart or more.`;
+      fault = `The two places are too alike. They need to be ${leastApart} °C apart or more.`;
       return;
     }
     fault = '';
@@ -103,7 +103,7 @@
       Date.parse(at) <= Date.parse(jar.at) ||
       Date.parse(at) > now.getTime()
     ) {
-      fault = 'A time between its feeding and now.';
+      fault = 'A time since its feeding.';
       return;
     }
     fault = '';
@@ -114,14 +114,14 @@
 
 <!-- Two jars that are fed alike, one in the warm, one in the cool: what they teach of this starter. -->
 <details>
-  <summary class="touch font-semibold">Get to know it with two jars</summary>
+  <summary class="touch font-semibold">Test it with two jars</summary>
   <div class="mt-2 grid gap-3">
     {#if !pair || again}
       <p>
         Take two clean jars and feed them alike: <b>{asMass(each.seed)}</b> of starter,
         <b>{asMass(each.flour)}</b> of flour, <b>{asMass(water)}</b> of water each. Put one in a warm
-        place and one in a cool one, a band round each. When each stands highest tells how this starter
-        works, summer and winter.
+        place and one in a cool one, a band round each. Note when each stands highest. That shows how
+        it works in summer and in winter.
       </p>
       <form class="flex flex-wrap items-end gap-2" onsubmit={feed} novalidate>
         <label class="quiet grid gap-1"
@@ -191,8 +191,8 @@
       </ul>
       {#if runs}
         <p class="quiet">
-          It stands highest when it is domed and just about to sink. Look every half hour from two
-          hours on, the warm jar first.
+          It is highest when it is domed and about to sink. After two hours look every half hour,
+          the warm jar first.
         </p>
       {/if}
       {#if seen}

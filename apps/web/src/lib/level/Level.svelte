@@ -75,12 +75,22 @@
     PageUp: 4,
   };
 
+  const ends: Record<string, number> = { Home: drawn[0], End: drawn[1] };
+
   function key(event: KeyboardEvent) {
+    const to = ends[event.key];
     const step = steps[event.key];
-    if (!onfeel || step === undefined) return;
+    if (!onfeel || (step === undefined && to === undefined)) return;
     event.preventDefault();
-    onfeel(Math.min(drawn[1], Math.max(drawn[0], (felt ?? 0) + step)));
+    onfeel(to ?? Math.min(drawn[1], Math.max(drawn[0], (felt ?? 0) + step!)));
   }
+
+  /** What is under the finger, as the scale says it. */
+  const touched = $derived.by(() => {
+    if (felt === undefined) return 'not felt yet';
+    const side = felt < window[0] ? 'tighter than' : felt > window[1] ? 'looser than' : 'inside';
+    return `${stateAt(felt).short}, ${asPoints(felt)}, ${side} your window`;
+  });
 </script>
 
 {#snippet picture()}
@@ -139,7 +149,7 @@
       aria-valuemin={drawn[0]}
       aria-valuemax={drawn[1]}
       aria-valuenow={felt ?? 0}
-      aria-valuetext={felt === undefined ? 'not said yet' : stateAt(felt).id}
+      aria-valuetext={touched}
       onpointerdown={touch}
       onpointermove={touch}
       onkeydown={key}
@@ -230,7 +240,7 @@
       var(--bubble) 38% 62%,
       color-mix(in oklab, var(--bubble), transparent 75%)
     );
-    box-shadow: inset 0 0 0 1.5px color-mix(in oklab, var(--water), transparent 45%);
+    box-shadow: inset 0 0 0 2px var(--water);
   }
   .vial > .eye {
     top: 50%;
@@ -298,6 +308,20 @@
     width: 0.32rem;
     translate: -50% 0;
     background: var(--act);
+  }
+  /* Colours of the system's own leave outlines alone: the bubble, its eye and the marks are drawn by them. */
+  @media (forced-colors: active) {
+    .vial > .bubble {
+      border: 2px solid Highlight;
+    }
+    .vial > .eye,
+    .vial > .felt {
+      forced-color-adjust: none;
+      background: Highlight;
+    }
+    .wanted {
+      border-color: CanvasText;
+    }
   }
   .zones {
     position: relative;

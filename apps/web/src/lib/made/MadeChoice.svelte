@@ -2,6 +2,7 @@
   import type { Household } from '@tender-crumb/core/household';
   import type { DeviceId } from '@tender-crumb/core/machine';
   import { ordersAsked, waysMade } from '@tender-crumb/core/process';
+  import HouseQuestion from '../ask/HouseQuestion.svelte';
   import Either from '../ui/Either.svelte';
 
   let {
@@ -39,3 +40,6 @@
     />
   {/if}
 </div>
+{#if way && way.means.length > 1}
+  <HouseQuestion of="machine" {household} {size} onanswer={({ makes }) => makes && onpick(makes)} />
+{/if}

@@ -32,11 +32,11 @@
       called.trim() === ''
         ? 'A name is wanted.'
         : !Number.isInteger(holds) || holds < 1 || holds > 20
-          ? 'It takes 1 to 20 at once.'
+          ? '1 to 20 at once.'
           : offset !== undefined && !(offset >= -60 && offset <= 60)
-            ? 'An oven is off by −60 to 60 degrees.'
+            ? '−60 to 60 degrees off.'
             : lowest !== undefined && !(lowest >= 20 && lowest <= 150)
-              ? 'The lowest that an oven can be set to is 20 to 150 °C.'
+              ? 'The lowest setting is 20 to 150 °C.'
               : takes !== undefined && !(takes >= mixerTakes[0] && takes <= mixerTakes[1])
                 ? `A mixer kneads ${mixerTakes[0]} to ${mixerTakes[1]} g of flour at once.`
                 : '';
@@ -60,8 +60,7 @@
 <section class="grid gap-2" aria-labelledby="appliances">
   <h2 id="appliances">Ovens, mixers, machines, cold boxes</h2>
   <p class="quiet">
-    What can be used at once. Until one of a kind is told, a plan takes it that there is one, and
-    room for three doughs in the fridge.
+    What you have. Until you say, a plan counts on one of each, and fridge room for three doughs.
   </p>
   {#each appliances as one, i (one.id)}
     <NamedRow

@@ -148,7 +148,7 @@
       onpick={(v) => (written.fields.grind = v)}
     />
   </div>
-  <div class="grid grid-cols-[repeat(auto-fit,minmax(8.5rem,1fr))] gap-3">
+  <div class="grid grid-cols-[repeat(auto-fit,minmax(min(8.5rem,100%),1fr))] gap-3">
     <NumberField
       label="Protein, %"
       bind:value={written.fields.protein}
@@ -199,7 +199,7 @@
       <span class="quiet">
         {written.fields.since === 'today'
           ? `Its ${baked} ${baked === 1 ? 'bake keeps' : 'bakes keep'} what was known then.`
-          : 'Its bakes are learned again with it.'}
+          : 'Its bakes are learned again.'}
       </span>
     </div>
   {/if}

@@ -53,8 +53,8 @@
 <section class="grid gap-2" aria-labelledby="bakers">
   <h2 id="bakers">Who bakes</h2>
   <p class="quiet">
-    No two hands are alike: they fill a cup differently, and call the same dough firmer or softer.
-    Each is learned by itself. The first name is for all bakes that name nobody.
+    People fill cups and feel dough differently, so the book learns each by name. The first name
+    counts for bakes without one.
   </p>
   {#each bakers as baker, i (baker.id)}
     <NamedRow

@@ -61,8 +61,7 @@
 </script>
 
 <p class="quiet">
-  Fill your cup as you always do, level it, weigh what is in it; three times. Its weight and its
-  spread are then yours, in place of the table’s.
+  Fill your cup as always, level it and weigh it, three times. We then use your own weight.
 </p>
 {#if known.length > 0}
   <ul class="mt-2 grid gap-1">
@@ -71,7 +70,7 @@
       <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1">
         <span
           ><b>{nameOf(id)}</b>
-          {own ? (own.value * cup.millilitres).toFixed(0) : ''} g a cup, give or take {own
+          {own ? (own.value * cup.millilitres).toFixed(0) : ''} g a cup, ± {own
             ? (own.sd * cup.millilitres).toFixed(0)
             : ''} <span class="quiet">({cup.weighings.join(', ')})</span></span
         >
@@ -87,7 +86,7 @@
     choices={kinds.map((k) => [k.id, k.name])}
     onpick={(v) => (written.fields.of = v)}
   />
-  <div class="grid grid-cols-3 gap-3">
+  <div class="grid grid-cols-[repeat(auto-fit,minmax(min(6.5rem,100%),1fr))] gap-3">
     {#each written.fields.typed.keys() as i (i)}
       <NumberField
         label="Weighing {i + 1}, g"

@@ -29,7 +29,7 @@
     if (typed.fromFlour.trim() === '' || typed.grams.trim() === '') return;
     const [from, aside] = [numberIn(typed.fromFlour), numberIn(typed.grams)];
     if (!from || !aside || from < 100 || from > 50_000 || aside < 1 || aside > 5000) {
-      fault = 'From how much flour, 100 g to 50 kg, and how much is set aside, 1 g to 5 kg?';
+      fault = 'Flour from 100 g to 50 kg, dough set aside from 1 g to 5 kg.';
       return;
     }
     onkeep({ name: called.trim().slice(0, 60), fromFlour: from, grams: aside });
@@ -39,8 +39,8 @@
 <section class="grid gap-2" aria-labelledby="custom">
   <h2 id="custom">A piece set aside by custom</h2>
   <p class="quiet">
-    Some households set a piece of dough aside once a batch has so much flour. Whether, from how
-    much and how much of it, yours decides; you are reminded when it is divided.
+    Some households set a piece of dough aside once a batch has so much flour. We remind you when
+    you divide the dough.
   </p>
   <div class="flex flex-wrap items-end gap-2">
     <label class="quiet grid flex-1 basis-40 gap-1"

@@ -26,7 +26,7 @@
       !isClock(of.from) || !isClock(of.to)
         ? 'Two times of day, such as 22:30.'
         : of.from === of.to
-          ? 'It begins and ends at the same time.'
+          ? 'Start and end are the same.'
           : of.days.length === 0
             ? 'On one day at least.'
             : '';

@@ -71,7 +71,7 @@
       celsius:
         warm === undefined || (warm >= -10 && warm <= 60)
           ? ''
-          : written('A room has −10 to 60 °C', household.writing),
+          : written('A room is −10 to 60 °C', household.writing),
       humidity: damp === undefined || (damp >= 0 && damp <= 100) ? '' : 'Between 0 and 100 %',
     };
     if (roomFault.celsius || roomFault.humidity) return;
@@ -79,9 +79,9 @@
   }
 
   const switches = [
-    ['glutenFree', 'Somebody here must not eat gluten'],
-    ['lowSodium', 'Somebody here keeps to little salt'],
-    ['noProbe', 'Nobody here has a thermometer for bread'],
+    ['glutenFree', 'Someone here must not eat gluten'],
+    ['lowSodium', 'Someone here is on a low-salt diet'],
+    ['noProbe', 'We have no food thermometer'],
   ] as const;
 </script>
 
@@ -113,7 +113,7 @@
   <Pick
     label="Yeast in the cupboard"
     value={household.yeastKept ?? ''}
-    choices={[['', 'whatever is written'], ...yeasts.map((y): Choice => [y.id, y.name])]}
+    choices={[['', 'as the recipe says'], ...yeasts.map((y): Choice => [y.id, y.name])]}
     onpick={(v) => onkeep({ yeastKept: v || undefined })}
   />
   <Pick
@@ -187,6 +187,6 @@
   {/each}
 </div>
 <p class="quiet mt-3">
-  A damp season moves an opened bag by one or two points of moisture, which is two to four points of
-  water: real, and still less than a badly filled cup.
+  In a damp season an opened bag takes up 1 to 2 % moisture. The dough then needs 2 to 4 % less
+  water.
 </p>

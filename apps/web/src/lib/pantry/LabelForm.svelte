@@ -132,7 +132,7 @@
       fault={faults['name'] ?? ''}
     />
     <Pick
-      label="It drinks and measures like"
+      label="Absorbs and measures like"
       value={written.fields.like}
       choices={catalogue.map((i) => [i.id, i.name])}
       onpick={setLike}

@@ -43,10 +43,7 @@
 
 <section class="grid gap-2" aria-labelledby="pans">
   <h2 id="pans">Tins, pots, baskets and bowls</h2>
-  <p class="quiet">
-    What a pan holds to its brim says how much dough it is for; what it weighs empty is taken off on
-    the scale.
-  </p>
+  <p class="quiet">How much it holds to the brim, and what it weighs empty.</p>
   {#each pans as one, i (one.id)}
     <NamedRow
       kind={panKinds[one.kind].label}

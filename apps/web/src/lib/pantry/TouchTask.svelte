@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Baker, TriedHand } from '@tender-crumb/core/household';
-  import { taskFlour, taskWaters } from '@tender-crumb/core/learn';
+  import { taskDoughs } from '@tender-crumb/core/learn';
   import { styles } from '@tender-crumb/core/style';
   import Level from '../level/Level.svelte';
   import { asMass, asPoints } from '../ui/writing.ts';
@@ -21,7 +21,7 @@
   let picked = $state<string>();
   const flour = $derived(picked ?? baker.felt?.flour ?? flours[0]?.id ?? '');
   let felt = $state<Record<number, number>>({});
-  const points = $derived(taskWaters.map((_, i) => felt[i]));
+  const points = $derived(taskDoughs.map((_, i) => felt[i]));
   const all = $derived(points.every((p) => p !== undefined));
 
   function keep() {
@@ -48,17 +48,17 @@
         {#each flours as { id, name } (id)}<option value={id}>{name}</option>{/each}
       </select>
     </label>
-    {#each taskWaters as water, i (water)}
+    {#each taskDoughs as dough, i (dough.water)}
       <div class="grid gap-1 border-t border-line pt-2">
         <p>
-          <b>{asMass(taskFlour)}</b> of flour, <b>{asMass((taskFlour * water) / 100)}</b> of water: stir,
-          knead for half a minute, touch it.
+          <b>{asMass(dough.flour)}</b> of flour, <b>{asMass(dough.water)}</b> of water: stir, knead for
+          half a minute, touch it.
         </p>
         <Level
           window={styles.pan.window}
           size="counter"
           felt={felt[i]}
-          label="How the dough with {asMass((taskFlour * water) / 100)} of water feels"
+          label="How the dough with {asMass(dough.water)} of water feels"
           onfeel={(at) => (felt = { ...felt, [i]: at })}
         />
       </div>
@@ -69,7 +69,7 @@
           >This is how they feel</button
         >
       {:else}
-        <p class="quiet">Put all three on the scale, each as it feels.</p>
+        <p class="quiet">Slide all three to how they feel.</p>
       {/if}
       {#if baker.felt}
         <button class="knob min-h-14" type="button" onclick={() => onkeep(undefined)}

@@ -9,10 +9,13 @@
   import { styles } from '@tender-crumb/core/style';
   import type { PasteView } from '@tender-crumb/core/view';
   import AskRow from '../ask/AskRow.svelte';
+  import HouseQuestion from '../ask/HouseQuestion.svelte';
+  import Question from '../ask/Question.svelte';
   import Level from '../level/Level.svelte';
   import { saidOfHouse } from '../sync/said.ts';
   import { asMass, say } from '../ui/writing.ts';
   import { destinationWords } from './destinations.ts';
+  import PageStrip from './PageStrip.svelte';
   import type { Paste } from './paste.svelte.ts';
 
   let {
@@ -67,27 +70,40 @@
   {/if}
   <Level level={view.level} window={view.window} />
   {#if view.verdict}
-    <p><b>{view.verdict.state}.</b> {say(view.verdict.says)}</p>
+    <p aria-live="polite"><b>{view.verdict.state}.</b> {say(view.verdict.says)}</p>
     {#if view.likely && view.asksStyle}
-      <p class="flex flex-wrap items-center gap-2">
-        <span>It is judged by what bread it is. Is it</span>
-        {#each view.asksStyle as style (style)}
-          <button class="knob" type="button" onclick={() => (paste.said = style)}
-            >{styles[style].name}</button
-          >
-        {/each}
-        <span>or another one?</span>
-      </p>
+      {@const likely = view.asksStyle}
+      <Question kind="style" of="pasted">
+        {#snippet children(later)}
+          <p class="flex flex-wrap items-center gap-2">
+            <span>Which bread is it?</span>
+            {#each likely as style (style)}
+              <button class="knob touch" type="button" onclick={() => (paste.said = style)}
+                >{styles[style].name}</button
+              >
+            {/each}
+            {@render later()}
+          </p>
+        {/snippet}
+      </Question>
     {:else if view.likely}
       <p class="quiet">
         Taken for {styles[view.likely.style].inSentence}, {view.likely.because}. Is it another
-        bread? Say so under “It is for”.
+        bread? Say so under “Type of bread”.
       </p>
     {/if}
   {:else if !paste.judged}
     <p class="quiet">One moment …</p>
   {:else}
-    <p>No flour has been read yet, so that the level cannot be told.</p>
+    <p>No flour yet, so no level.</p>
+  {/if}
+  {#if view.byVolume}
+    <HouseQuestion
+      of="cup"
+      {household}
+      onanswer={({ change }) =>
+        (paste.measures = { ...paste.measures, ...change(settingsOf(household)).measures })}
+    />
   {/if}
   {#if view.read.sizes.length > 1}
     <label class="grid gap-1"
@@ -105,7 +121,7 @@
       </select>
     </label>
   {/if}
-  {#each view.read.disagrees as d (d.what)}
+  {#each view.read.disagrees as d, i (i)}
     <p class="font-semibold text-act">
       {disagreement[d.what]}
       {amount(d.said, d.unit)}; what was read comes to {amount(d.read, d.unit)}.
@@ -114,8 +130,8 @@
   {#if view.region}
     <p class="flex flex-wrap items-center gap-2">
       <span
-        >It sounds {view.region.name} (“{view.region.because.slice(0, 3).join('”, “')}”). A cup, a
-        pint and a spoon hold something else there.</span
+        >It sounds {view.region.name} (“{view.region.because.slice(0, 3).join('”, “')}”). Cups,
+        pints and spoons are different there.</span
       >
       <button class="knob" type="button" onclick={() => paste.measureAs(view.region!.measures)}
         >Measure as they do there</button
@@ -136,18 +152,33 @@
   <ul class="grid text-sm" aria-label="What was read">
     {#each shown as row, i (`${row.line} ${i}`)}
       {@const question = asked.get(`${row.line} ${row.text}`)}
+      {@const placed = view.placed.get(row.line)}
       {#if row.as === 'unread' && question?.code !== 'sizes'}
         <li class="py-1" data-testid="unread">
-          <AskRow
-            text={row.text}
-            unread={question}
-            {household}
-            {pantry}
-            onanswer={(answer, learned) => answerRow(row.text, answer, learned)}
-          />
+          {#if placed}<PageStrip {placed} />{/if}
+          <Question kind="row" of={`${row.line} ${row.text}`}>
+            {#snippet children(later)}
+              <AskRow
+                text={row.text}
+                unread={question}
+                {household}
+                {pantry}
+                {later}
+                onanswer={(answer, learned) => answerRow(row.text, answer, learned)}
+              />
+            {/snippet}
+            {#snippet otherwise(now)}
+              <p class="flex flex-wrap items-center gap-2">
+                <b class="mark question break-words">{row.text.slice(0, 300)}</b>
+                <span class="quiet">not read yet</span>
+                {@render now()}
+              </p>
+            {/snippet}
+          </Question>
         </li>
       {:else}
         <li class="row" data-to={row.to}>
+          {#if placed}<span class="col-span-3"><PageStrip {placed} /></span>{/if}
           <span class="break-words {row.as === 'title' || row.as === 'heading' ? 'font-bold' : ''}"
             >{#each row.pieces as piece, j (j)}{#if piece.to}<span class="mark {piece.to}"
                   >{piece.text}</span
@@ -188,7 +219,7 @@
               ></button
             >
           {:else}<span></span>{/if}
-          {#each row.assumed as text (text)}
+          {#each row.assumed as text, j (j)}
             <span class="quiet col-span-3">{say(text)}.</span>
           {/each}
         </li>
@@ -200,18 +231,18 @@
   {/if}
   {#each paste.twins as twin (twin.id)}
     <p>
-      This text is on the shelf already:
+      You already have this recipe:
       <a class="link" href="/bench/{twin.id}">{twin.name}</a>.
     </p>
   {/each}
   <div class="flex flex-wrap items-center gap-3">
     {#if view.mightLackFlour}
       <p class="font-semibold text-act">
-        What was not read may be the main flour: the level stands on what was.
+        The main flour may be missing: the level counts what was read.
       </p>
     {/if}
     <button class="knob knob-act" type="button" disabled={busy} onclick={onput}>
-      {busy ? 'Putting it there …' : 'Put it on the bench'}
+      {busy ? 'Opening it …' : 'Open this recipe'}
     </button>
     {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
   </div>

@@ -5,7 +5,9 @@
   import { cupMillilitres, fills, tablespoonMillilitres } from '@tender-crumb/core/quantity';
   import { styleIds, styles, usualStyle, type StyleId } from '@tender-crumb/core/style';
   import { nanoid } from 'nanoid';
-  import { onMount, type Component, type ComponentProps } from 'svelte';
+  import { onMount, tick, type Component, type ComponentProps } from 'svelte';
+  import Camera from '@lucide/svelte/icons/camera';
+  import type PastePages from './PastePages.svelte';
   import type PasteReading from './PasteReading.svelte';
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';
@@ -15,8 +17,14 @@
   let {
     household,
     small = false,
+    hidden = false,
+    onrecipe,
   }: {
     household: Household;
+    /** Behind a door: it listens, and is not seen. */
+    hidden?: boolean;
+    /** There is a recipe, wherever it came from. */
+    onrecipe?: () => void;
     /** Folded to a line until somebody writes in it. */
     small?: boolean;
   } = $props();
@@ -24,6 +32,7 @@
 
   // svelte-ignore state_referenced_locally
   const paste = new Paste(household);
+  const has = $derived(paste.text !== '' || paste.pages.length > 0);
   /** What reads a recipe, and what shows that: fetched for the first who writes, or while nothing else is. */
   const reader = later(() =>
     Promise.all([import('./PasteReading.svelte'), import('./read-paste.ts')]),
@@ -37,17 +46,36 @@
   $effect(() => {
     if (near || paste.text) void read().catch(() => undefined);
   });
-  const folded = $derived(small && !near && paste.text === '');
+  const folded = $derived(small && !near && !has);
   $effect(() => {
     if (paste.text) void paste.learn();
   });
+  let field = $state<HTMLTextAreaElement>();
+  $effect(() => {
+    if (has) onrecipe?.();
+  });
+  /** Who opens the door writes or pastes next. */
+  // svelte-ignore state_referenced_locally
+  let wasHidden = hidden;
+  $effect(() => {
+    if (wasHidden && !hidden) field?.focus();
+    wasHidden = hidden;
+  });
+  /** A recipe that is pasted over the doors. */
+  function pastedOver(event: ClipboardEvent) {
+    if (!hidden) return;
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (text.trim() === '') return void takeAll(event, event.clipboardData);
+    event.preventDefault();
+    paste.text = text.slice(0, mostText);
+  }
   let restored = $state(false);
   onMount(async () => {
     await paste.recover();
     restored = true;
   });
   $effect(() => {
-    void [paste.text, paste.said];
+    void [paste.text, paste.said, paste.pages];
     // What is typed before the storage has answered is kept as well: it goes before what stood there.
     if (restored || paste.text) paste.keep();
   });
@@ -72,8 +100,8 @@
   };
 
   $effect(() => paste.receive(household));
-  async function put() {
-    const formula = paste.own?.body ?? paste.view?.formula;
+  async function put(given?: Formula) {
+    const formula = given ?? paste.own?.body ?? paste.view?.formula;
     if (!formula) return;
     busy = true;
     fault = '';
@@ -85,7 +113,7 @@
       paste.done();
       await goto(`/bench/${newId}`);
     } catch (refusal) {
-      fault = `It could not be put on the shelf: ${(refusal as Error).message} Nothing is lost; try again.`;
+      fault = `The recipe could not be saved: ${(refusal as Error).message} Nothing is lost; try again.`;
       busy = false;
     }
   }
@@ -95,17 +123,41 @@
 
   async function drop(event: DragEvent) {
     over = false;
-    const file = event.dataTransfer?.files[0];
-    if (!file) return;
-    event.preventDefault();
-    await take(file);
+    await takeAll(event, event.dataTransfer);
   }
 
-  async function take(file: File | undefined) {
-    if (!file) return;
-    near = true;
-    paste.text = (await file.text()).slice(0, mostText);
+  /** A picture that is pasted; of what is copied as a text and as a picture of it, the text is meant. */
+  function pastedIn(event: ClipboardEvent) {
+    if (!event.clipboardData?.types.includes('text/plain'))
+      void takeAll(event, event.clipboardData);
   }
+
+  /** Files that are dropped or pasted. */
+  async function takeAll(event: Event, from: DataTransfer | null) {
+    if (!from || from.files.length === 0) return;
+    event.preventDefault();
+    await take([...from.files]);
+  }
+
+  /** What has photos read and shows them: fetched for the first who takes one. */
+  const pages = later(() => import('./PastePages.svelte'));
+  let Pages = $state.raw<typeof PastePages>();
+  let readsPages = $state<PastePages>();
+  $effect(() => {
+    if (paste.pages.length > 0) void pages().then(({ default: part }) => (Pages = part));
+  });
+
+  async function take(files: readonly File[]) {
+    near = true;
+    Pages = (await pages()).default;
+    await tick();
+    await readsPages?.take(files);
+  }
+  const choose = (event: Event & { readonly currentTarget: HTMLInputElement }) => {
+    const files = [...(event.currentTarget.files ?? [])];
+    event.currentTarget.value = '';
+    if (files.length > 0) void take(files);
+  };
 
   const example = `Porridge loaf
 
@@ -124,30 +176,35 @@
   }}
   ondragleave={(e) => e.relatedTarget === null && (over = false)}
   ondrop={drop}
+  onpaste={pastedOver}
 />
 
 <section
-  class="bowl p-4 {over ? 'outline-4 outline-offset-2 outline-rim outline-dashed' : ''}"
+  class="bowl p-4 {hidden ? 'hidden' : ''} {over
+    ? 'outline-4 outline-offset-2 outline-rim outline-dashed'
+    : ''}"
   aria-labelledby="paste-title"
 >
-  <h2 id="paste-title">Paste a recipe</h2>
-  <div class="mt-2 grid gap-4 lg:grid-cols-2">
+  <h2 id="paste-title" class={folded ? 'sr-only' : 'mb-2'}>Paste a recipe</h2>
+  <div class="grid gap-4 {folded ? '' : 'lg:grid-cols-2'}">
     <div class="grid content-start gap-3 lg:sticky lg:top-4 lg:self-start">
-      <label class="quiet" for="recipe"
-        >One ingredient a line, in cups, spoons, ounces or grams.</label
+      <label class={folded ? 'sr-only' : 'quiet'} for="recipe"
+        >One ingredient a line, or a photo or PDF</label
       >
       <textarea
+        bind:this={field}
         id="recipe"
         class="field field-sizing-content max-h-96 w-full leading-normal {folded
           ? 'min-h-11'
           : 'min-h-32'}"
         onfocus={() => (near = true)}
+        onpaste={pastedIn}
         maxlength={mostText}
-        placeholder={folded ? 'Paste a recipe here' : example}
+        placeholder={folded ? 'Paste a recipe, or drop a photo or PDF here' : example}
         bind:value={paste.text}></textarea>
       <div class="flex-wrap gap-3 {folded ? 'hidden' : 'flex'}">
         <label class="quiet grid gap-1"
-          >It is for
+          >Type of bread
           <select
             class="field text-base text-ink"
             value={paste.view?.style ?? paste.said ?? usualStyle}
@@ -157,15 +214,23 @@
           </select>
         </label>
         <label class="knob touch cursor-pointer self-end"
-          >From a file …
+          ><Camera size={20} aria-hidden="true" /> Take a photo
           <input
             class="sr-only"
             type="file"
-            accept=".json,.jsonld,.csv,.md,.txt,.html,.htm,text/*,application/json"
-            onchange={(e) => {
-              void take(e.currentTarget.files?.[0]);
-              e.currentTarget.value = '';
-            }}
+            accept="image/jpeg,image/png,image/webp"
+            capture="environment"
+            onchange={choose}
+          /></label
+        >
+        <label class="knob touch cursor-pointer self-end"
+          >From a file
+          <input
+            class="sr-only"
+            type="file"
+            multiple
+            accept=".json,.jsonld,.csv,.md,.txt,.html,.htm,text/*,application/json,image/jpeg,image/png,image/webp,application/pdf"
+            onchange={choose}
           /></label
         >
         {#if paste.view?.byVolume}
@@ -195,26 +260,38 @@
       </div>
     </div>
 
-    <div class="content-start gap-3 {folded ? 'hidden' : 'grid'}" aria-live="polite">
+    <div class="content-start gap-3 {folded ? 'hidden' : 'grid'}">
+      {#if Pages}
+        <Pages
+          bind:this={readsPages}
+          {paste}
+          {fault}
+          onread={() =>
+            void read().then(
+              () => paste.warmUp(),
+              () => undefined,
+            )}
+          onempty={(formula) => put(formula)}
+        />
+      {/if}
       {#if paste.own}
         <p>
-          <b>“{paste.own.name}”</b>: a formula as it was taken out, with its corrections, steps and
-          notes.
+          <b>“{paste.own.name}”</b>: one of your own files, with its corrections, steps and notes.
         </p>
         <div class="flex flex-wrap items-center gap-3">
-          <button class="knob knob-act" type="button" disabled={busy} onclick={put}
-            >Put it on the shelf</button
+          <button class="knob knob-act" type="button" disabled={busy} onclick={() => put()}
+            >Open this recipe</button
           >
           {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
         </div>
       {:else if Reading && paste.view?.read}
-        <Reading {paste} view={paste.view} {household} {busy} {fault} onput={put} />
+        <Reading {paste} view={paste.view} {household} {busy} {fault} onput={() => void put()} />
       {:else if paste.text.trim()}
         <p class="quiet">One moment …</p>
-      {:else}
+      {:else if paste.pages.length === 0}
         <p class="quiet">
-          It is read as you paste: grams, baker's percentages, and how the dough will feel. What
-          cannot be read is shown with its line; nothing is guessed.
+          See the grams, the baker’s percentages and how the dough will feel as you type. We ask
+          about every line we cannot read.
         </p>
         <p>
           <button class="knob" type="button" onclick={() => (paste.text = example)}

@@ -2,6 +2,7 @@ import { formatLimits, parcelFormat } from '@tender-crumb/core/exchange';
 import { nothingLearned, type Belief } from '@tender-crumb/core/belief';
 import { type Household } from '@tender-crumb/core/household';
 import type { Measures } from '@tender-crumb/core/quantity';
+import type { ScannedPage } from '@tender-crumb/core/picture';
 import type { Answer } from '@tender-crumb/core/reader';
 import { styleIds, type StyleId } from '@tender-crumb/core/style';
 import type { PasteView } from '@tender-crumb/core/view';
@@ -17,6 +18,7 @@ const place = 'pasted';
 
 interface Kept {
   readonly text: string;
+  readonly pages?: readonly ScannedPage[];
   readonly style?: StyleId | undefined;
 }
 
@@ -44,6 +46,8 @@ export class Paste {
   /** What bread the baker said it is. */
   said = $state<StyleId | undefined>();
   measures = $state<Measures>() as Measures;
+  /** Photos and files that it was read from, in their order. */
+  pages = $state.raw<readonly ScannedPage[]>([]);
   /** What the baker said of rows that could not be read, by their text. */
   answers = $state.raw<Readonly<Record<string, Answer>>>({});
   /** Which of several recipes in the text is meant. */
@@ -72,6 +76,7 @@ export class Paste {
       which: this.which,
       size: this.size,
       said: this.said,
+      pages: this.pages,
       belief: this.#belief,
     }),
   );
@@ -79,6 +84,41 @@ export class Paste {
   /** From now on it is read. */
   readsBy(reads: typeof pasteOf): void {
     this.#reads = reads;
+  }
+
+  /**
+   * Reads a little beforehand, a piece at a time, while a photo is being read elsewhere: what is to be looked up for the
+   * first text is then there, and the page is not held when it comes.
+   */
+  async warmUp(): Promise<void> {
+    await this.learn();
+    const reads = this.#reads;
+    if (!reads) return;
+    const piece = (text: string): PasteView =>
+      reads({
+        text,
+        household: this.#household,
+        measures: { ...this.measures },
+        answers: {},
+        which: 0,
+        size: undefined,
+        said: undefined,
+        pages: [],
+        belief: this.#belief,
+      });
+    const view = piece(
+      'Loaf\n500 g strong bread flour\n320 g water\n1 tsp salt\nBake for 35 minutes.',
+    );
+    for (const look of [
+      () => view.read,
+      () => view.style,
+      () => view.evaluation,
+      () => view.ledger,
+      () => [view.verdict, view.region, view.counts],
+    ]) {
+      await new Promise((done) => setTimeout(done));
+      look();
+    }
   }
 
   /** Whether a level can be judged yet. */
@@ -110,6 +150,18 @@ export class Paste {
     this.measures = { ...this.measures, ...measures };
   }
 
+  /** Puts a page that was read below what stands here. */
+  addPage(page: ScannedPage, text: string): void {
+    if (page.id) this.pages = [...this.pages, page];
+    if (text)
+      this.text = [this.text.trimEnd(), text].filter(Boolean).join('\n\n').slice(0, mostText);
+  }
+
+  /** Takes a picture away; what was read of it stays. */
+  dropPage(id: string): void {
+    this.pages = this.pages.filter((p) => p.id !== id);
+  }
+
   /** Looks whether this text was pasted before; without the server nobody knows. */
   async lookForTwins(): Promise<void> {
     const source = this.text;
@@ -122,21 +174,24 @@ export class Paste {
   /** Brings back what was pasted and not put on the bench. */
   async recover(): Promise<void> {
     const kept = (await outbox().keep.readText(place)) as Partial<Kept> | undefined;
-    if (typeof kept?.text !== 'string' || this.text) return;
+    if (typeof kept?.text !== 'string' || this.text || this.pages.length > 0) return;
     this.text = kept.text.slice(0, mostText);
+    this.pages = kept.pages ?? [];
     if (styleIds.some((id) => id === kept.style)) this.said = kept.style;
   }
 
   /** Keeps what stands here in this browser, as it is typed. */
   keep(): void {
-    const { text, said: style } = this;
-    if (text) void outbox().keep.keepText(place, { text, style } satisfies Kept);
+    const { text, pages, said: style } = this;
+    if (text || pages.length > 0)
+      void outbox().keep.keepText(place, { text, pages, style } satisfies Kept);
     else void outbox().keep.dropText(place);
   }
 
   /** It stands on the shelf now, and is not brought back. */
   done(): void {
     this.said = undefined;
+    this.pages = [];
     void outbox().keep.dropText(place);
   }
 

@@ -1,1 +1,1 @@
-export { pasteOf } from '@tender-crumb/core/view';
+export { pasteOf, withPages } from '@tender-crumb/core/view';

@@ -7,11 +7,13 @@
   import { question } from '../question.ts';
   import { draftEntry } from '../sync/kinds.ts';
   import { mustSay } from '../sync/said.ts';
-  import DinnerMoved from './DinnerMoved.svelte';
+  import { later } from '../ui/later.ts';
   import type { Planning } from './planning.svelte.ts';
   import RecipeMarks from './RecipeMarks.svelte';
   import { timeText } from './when.ts';
   import { asMass, asWarmth, say as said } from '../ui/writing.ts';
+
+  const dinner = later(() => import('./DinnerMoved.svelte'));
 
   let {
     planning,
@@ -82,7 +84,7 @@
   {#if bake.notWritten}<p class="text-act">{bake.notWritten}</p>{/if}
   {#if hasStarter && plan && !begun && !plan.ripe}
     <label class="no-print quiet flex flex-wrap items-center gap-2"
-      >Its starter was last fed
+      >Starter last fed
       <select class="field text-base text-ink" bind:value={() => fed, say}>
         <option value="">{plan.fed ? 'as its jar says' : 'not said'}</option>
         {#each fedAgoIds as id (id)}<option value={id}>{fedAgo[id].label}</option>{/each}
@@ -91,7 +93,7 @@
   {/if}
   {#if bake.wakes}
     <p>
-      Its starter was last fed long ago: {bake.wakes === 1
+      The starter was last fed long ago: {bake.wakes === 1
         ? 'one feeding wakes'
         : 'two feedings wake'}
       it first.
@@ -100,10 +102,10 @@
   {#each bake.feedings as { stage, feeding, by } (stage)}
     <p>
       Feed: <b>{asMass(feeding.seed)}</b> of starter, <b>{asMass(feeding.flour)}</b> of flour,
-      <b>{asMass(feeding.water)}</b> of water; {asMass(keptBack)} stay to go on from{by === 'recipe'
-        ? ', as the recipe has it'
+      <b>{asMass(feeding.water)}</b> of water; {asMass(keptBack)} stay in the jar{by === 'recipe'
+        ? ', as in the recipe'
         : by === 'time'
-          ? ': not as the recipe has it, for the time that there is'
+          ? ', to fit the time'
           : ''}.
     </p>
   {/each}
@@ -111,29 +113,33 @@
     <p>
       <b>{asMass(bake.leaven.grams)}</b> of {bake.leaven.name} in place of {asMass(
         bake.leaven.now,
-      )}, for the time that it has; {asMass(bake.leaven.low)} to {asMass(bake.leaven.high)} would do.
+      )}, to fit the time ({asMass(bake.leaven.low)} to {asMass(bake.leaven.high)} is fine).
       {#if bake.leaven.changes.length > 0 && !begun}
-        <button class="knob touch" type="button" onclick={take}>Take it into the formula</button>
+        <button class="knob touch" type="button" onclick={take}>Change the recipe</button>
       {/if}
     </p>
   {/if}
   {#if bake.water}
     <p>
       <span class="inline-block first-letter:uppercase">{bake.water.name}</span> at
-      <b>{asWarmth(bake.water.celsius)}</b>{bake.water.beyond ? ', the most that it can do' : ''}.
+      <b>{asWarmth(bake.water.celsius)}</b>{bake.water.beyond ? ', the most possible' : ''}.
     </p>
   {/if}
-  {#if !begun}<DinnerMoved {planning} bake={bake.id} {ready} />{/if}
+  {#if !begun}
+    {#await dinner() then { default: DinnerMoved }}
+      <DinnerMoved {planning} bake={bake.id} {ready} />
+    {/await}
+  {/if}
   {#if planning.recipes[bake.id]}<RecipeMarks sentences={planning.recipes[bake.id]!} />{/if}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <p class="no-print flex flex-wrap gap-2">
     {#if begun}
-      <a class="knob touch" href="/bake/{begun}">To this bake</a>
+      <a class="knob touch" href="/bake/{begun}">Open this bake</a>
     {:else if plan}
-      <a class="knob touch" href="/bench/{plan.formulaId}">Look at its formula</a>
+      <a class="knob touch" href="/bench/{plan.formulaId}">Open the recipe</a>
     {/if}
     {#if !begun}<button class="knob touch" type="button" onclick={() => void planning.drop(bake.id)}
-        >Take it off the plan</button
+        >Remove</button
       >{/if}
   </p>
 </section>

@@ -51,8 +51,8 @@
 </script>
 
 <section class="bowl p-4" aria-labelledby="could-bake">
-  <h2 id="could-bake" class="text-lg">What could be baked, and when is it ready?</h2>
-  <p class="quiet">Begun as soon as somebody is up, with the kitchen as it is.</p>
+  <h2 id="could-bake" class="text-lg">What could I bake, and when is it ready?</h2>
+  <p class="quiet">If you start as soon as you are up.</p>
   <ul class="mt-2">
     {#each offered as { id, name } (id)}
       <li

@@ -46,14 +46,14 @@
       return;
     }
     if (Date.parse(at) < planning.now.getTime()) {
-      fault = 'That time is past already. Choose a later one.';
+      fault = 'That time has passed. Choose a later one.';
       return;
     }
     asked = at;
     const found = await planning.movedTo(bake, at);
     if (asked !== at) return;
     options = found.slice(0, mostOptions);
-    if (found.length === 0) fault = 'There is no way to have it by then. Choose another time.';
+    if (found.length === 0) fault = 'It cannot be ready by then. Choose another time.';
   }
   async function take(option: MovedOption) {
     if (!(await planning.takeMoved(bake, asked, option))) return;

@@ -45,7 +45,7 @@
       );
       await goto(`/bake/${id}`);
     } catch (refusal) {
-      fault = `It could not begin: ${(refusal as Error).message}`;
+      fault = `The bake could not start: ${(refusal as Error).message}`;
     }
   }
 </script>
@@ -61,17 +61,17 @@
     </p>
     {#if step.earliest !== step.start}
       <p class="quiet">
-        8 times in 10 it is due from {timeText(step.earliest, zone, planning.now)} on{step.until
-          ? `; over when: ${step.until}`
+        Most likely from {timeText(step.earliest, zone, planning.now)}{step.until
+          ? `, until ${step.until}`
           : ''}.
       </p>
     {/if}
     <p class="no-print flex flex-wrap gap-2">
       {#if plan?.bakeId}
-        <a class="knob knob-act min-h-14 text-lg" href="/bake/{plan.bakeId}">Lead me through it</a>
+        <a class="knob knob-act min-h-14 text-lg" href="/bake/{plan.bakeId}">Go to this step</a>
       {:else}
         <button class="knob knob-act min-h-14 text-lg" type="button" onclick={beginPlanned}
-          >Begin this bake</button
+          >Start this bake</button
         >
         <button class="knob min-h-14 text-lg" type="button" onclick={() => void planning.done(step)}
           >Done already</button

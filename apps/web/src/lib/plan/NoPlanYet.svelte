@@ -7,7 +7,7 @@
 
   type Drop = NoTimedPlan['drop'][number];
   const household: Record<string, string> = {
-    asleep: 'Get up in the night for it',
+    asleep: 'Get up in the night',
     away: 'Be home for it',
     power: 'Bake outside the hours of cheap power',
   };
@@ -58,7 +58,7 @@
       {/each}
     </ul>
   {:else if refused.code === 'no-plan'}
-    <p>No one wish alone makes room for it: take a bread off the plan, or move two.</p>
+    <p>One change is not enough: remove a bread, or move two.</p>
   {/if}
   <ul class="flex flex-wrap gap-2">
     {#each planning.data.plans as plan (plan.id)}

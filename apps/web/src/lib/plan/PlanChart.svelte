@@ -3,7 +3,7 @@
   import { scaleLinear, scaleTime } from 'd3-scale';
   import { area, line } from 'd3-shape';
   import { DateTime } from 'luxon';
-  import type { TimedPlan, TimedStep } from '@tender-crumb/core/schedule';
+  import { inOrder, type TimedPlan, type TimedStep } from '@tender-crumb/core/schedule';
   import { timeText } from './when.ts';
   import { asWarmth } from '../ui/writing.ts';
 
@@ -52,7 +52,7 @@
     return found;
   });
   const lanes = $derived(
-    plan.bakes.map((bake, i) => ({
+    inOrder(plan.bakes, plan.steps).map((bake, i) => ({
       bake,
       y: top + i * (lane.height + lane.gap) + lane.name,
       steps: plan.steps.filter((s) => s.bake === bake.id),
@@ -60,7 +60,9 @@
   );
   /** One bar wherever hands are wanted, whatever the bread: two at once are seen at once. */
   const handsY = $derived(top + lanes.length * (lane.height + lane.gap) + lane.name);
-  const hands = $derived(plan.steps.flatMap((step) => step.hands.map((h) => ({ step, ...h }))));
+  const hands = $derived(
+    plan.steps.flatMap((step) => step.hands.map((h, i) => ({ step, nth: i, ...h }))),
+  );
   const inOven = $derived(plan.steps.filter((s) => s.uses.some((u) => u.resource === 'oven')));
   const ovenHeight = 52;
   const ovens = $derived(
@@ -150,9 +152,7 @@
 <figure bind:clientWidth={width} class="min-w-0">
   <figcaption class="mb-1">
     <b>What is done when?</b>
-    <span class="quiet no-print"
-      >A step can be dragged, or set to a time in the list: what hangs on it follows.</span
-    >
+    <span class="quiet no-print">Drag a step, or set its time in the list: the rest follows.</span>
   </figcaption>
   <svg
     class="chart w-full touch-pan-y"
@@ -174,7 +174,7 @@
         <circle cx="2.5" cy="2.5" r="1.1" class="frost" />
       </pattern>
     </defs>
-    {#each plan.closed.filter((c) => ms(c.to) > from && ms(c.from) < to && c.what === 'hands') as shut (shut.from)}
+    {#each plan.closed.filter((c) => ms(c.to) > from && ms(c.from) < to && c.what === 'hands') as shut, i (i)}
       <rect
         x={x(Math.max(ms(shut.from), x.domain()[0]!.getTime()))}
         width={Math.max(
@@ -262,7 +262,7 @@
       {/each}
     {/each}
     <text x={left + 2} y={handsY - 4} class="name">Hands</text>
-    {#each hands as { step, from: start, to: end } (step.id + start)}
+    {#each hands as { step, nth, from: start, to: end } (`${step.id} ${nth}`)}
       <rect
         x={x(ms(start))}
         width={Math.max(3, x(ms(end)) - x(ms(start)))}

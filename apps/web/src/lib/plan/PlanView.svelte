@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { inOrder } from '@tender-crumb/core/schedule';
   import CalendarDays from '@lucide/svelte/icons/calendar-days';
   import Printer from '@lucide/svelte/icons/printer';
   import type { Formula } from '@tender-crumb/core/formula';
@@ -12,12 +13,12 @@
   import AmountsOf from './AmountsOf.svelte';
   import CouldBake from './CouldBake.svelte';
   import NextThing from './NextThing.svelte';
-  import NoPlanYet from './NoPlanYet.svelte';
+  import { later } from '../ui/later.ts';
+  import WishForm from './WishForm.svelte';
   import PlanChart from './PlanChart.svelte';
   import { Planning } from './planning.svelte.ts';
   import StepList from './StepList.svelte';
   import Timers from './Timers.svelte';
-  import WishForm from './WishForm.svelte';
 
   let {
     data,
@@ -73,6 +74,9 @@
   });
   const week = $derived(data.household.week);
   const nights = $derived(week.asleep.map((h) => `${h.from} to ${h.to}`).join(', '));
+  let drawing = $state(true);
+  onMount(() => (drawing = matchMedia('(min-width: 701px)').matches));
+  const noPlan = later(() => import('./NoPlanYet.svelte'));
   let open = $state(untrack(() => first !== undefined || data.plans.length === 0));
 
   async function calendar() {
@@ -90,7 +94,11 @@
 
 <div class="grid gap-4" aria-busy={planning.busy}>
   {#if planning.fault}<p class="text-act" role="alert">{planning.fault}</p>{/if}
-  {#if planning.refused}<NoPlanYet {planning} refused={planning.refused} />{/if}
+  {#if planning.refused}
+    {#await noPlan() then { default: NoPlanYet }}
+      <NoPlanYet {planning} refused={planning.refused} />
+    {/await}
+  {/if}
   {#if planned && !planning.timed && !planning.refused}
     <p class="quiet">Working the times out …</p>
   {/if}
@@ -103,30 +111,29 @@
           <p class="flex flex-wrap items-center gap-2 text-act">
             {planning.nameOf(bake)} was not begun in time.
             <button class="knob touch" type="button" onclick={() => void planning.drop(bake)}
-              >Take it off the plan</button
+              >Remove</button
             >
           </p>
         {/each}
         {#if planning.timed.waits}
           <p class="text-act">
-            A dough is further than its plan: it stands longer than is good for it. Keep it cool,
-            and go on as soon as you can.
+            A dough is ahead of its plan. Keep it cool, and go on as soon as you can.
           </p>
         {/if}
         {#if planning.timed.calls}
-          <p class="text-act">
-            A dough that has begun cannot wait for you: it calls in hours when nobody is up or home.
-          </p>
+          <p class="text-act">This dough cannot wait: it needs you while you are asleep or away.</p>
         {/if}
-        <div class="bowl p-4">
+        <!-- On a phone the list says it better: the picture of the day is there for who asks. -->
+        <details class="chart bowl p-4" bind:open={drawing}>
+          <summary class="touch font-semibold">The day as a picture</summary>
           {#if longer}
             <div class="no-print mb-2 w-fit">
               <Either
                 label="How much of it is drawn"
                 value={whole ? 'all' : 'day'}
                 choices={[
-                  ['day', 'this day'],
-                  ['all', 'all of it'],
+                  ['day', 'today'],
+                  ['all', 'all days'],
                 ]}
                 onpick={(what) => (whole = what === 'all')}
               />
@@ -143,11 +150,11 @@
               await planning.hold(step, at);
             }}
           />
-        </div>
+        </details>
         <section class="bowl p-4" aria-labelledby="do-this">
           <div class="flex flex-wrap items-center justify-between gap-2">
             <h2 id="do-this">Do this at</h2>
-            <p class="no-print flex gap-2">
+            <p class="no-print flex max-w-full flex-wrap gap-2">
               <button class="knob touch" type="button" onclick={() => window.print()}
                 ><Printer size={16} /> Print</button
               >
@@ -161,7 +168,7 @@
       {/if}
     </div>
     <div class="grid gap-4">
-      {#each planning.timed?.bakes ?? [] as bake (bake.id)}
+      {#each inOrder(planning.timed?.bakes ?? [], planning.steps) as bake (bake.id)}
         <AmountsOf {planning} {bake} onchange={refresh} />
       {/each}
       <details class="bowl no-print p-4" bind:open>
@@ -169,7 +176,7 @@
         <div class="mt-2">
           {#if breads.length === 0}
             <p>
-              There is no formula to plan yet: <a class="link" href="/">put one on the Shelf</a>.
+              No recipe to plan yet: <a class="link" href="/">put one on the Shelf</a>.
             </p>
           {:else}
             <WishForm {planning} {breads} {...first === undefined ? {} : { first }} />
@@ -177,10 +184,18 @@
         </div>
         <p class="quiet mt-3">
           {nights ? `Nobody is up from ${nights}.` : 'Somebody is up at any hour.'}
-          <a class="link" href="/pantry/kitchen">Hours, ovens, pans and hands</a>
+          <a class="link" href="/pantry/kitchen">Kitchen and equipment</a>
         </p>
       </details>
       <Timers timers={sync.timers(data.timers)} now={planning.now} zone={data.zone} />
     </div>
   </div>
 </div>
+
+<style>
+  @media (min-width: 701px) {
+    .chart > summary {
+      display: none;
+    }
+  }
+</style>

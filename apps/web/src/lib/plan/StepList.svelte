@@ -34,8 +34,7 @@
     event.preventDefault();
     const at = momentOfField(moment, zone);
     const past = at !== undefined && Date.parse(at) < planning.now.getTime();
-    fault =
-      at === undefined ? 'Which day, and what time?' : past ? 'That time is past already.' : '';
+    fault = at === undefined ? 'Which day, and what time?' : past ? 'That time has passed.' : '';
     if (at !== undefined && !past) void planning.hold(step, at);
   }
 
@@ -53,13 +52,23 @@
       done
         ? ''
         : step.doubt > 0
-          ? `over between ${time(step.soonest)} and ${time(step.latest)}`
+          ? `most likely ${time(step.soonest)} to ${time(step.latest)}`
           : step.earliest === step.start
             ? ''
             : `from ${time(step.earliest)} on`,
     ]
       .filter(Boolean)
       .join(' · ');
+
+  /** On a narrow page so many are shown, from the first that is not done on. */
+  const atHand = 4;
+  let all = $state(false);
+  const first = $derived(
+    Math.max(
+      0,
+      planning.steps.findIndex((s) => !planning.isDone(s)),
+    ),
+  );
 
   const nights = {
     late: 'This may still be rising at bedtime or when you leave. If so, put it in the fridge.',
@@ -71,15 +80,16 @@
     [...parts.map((p) => say(partText(p))), ...(folds ? [foldsText(folds)] : [])].join(' · ');
 </script>
 
-<ol class="grid" aria-label="Do this at">
-  {#each planning.steps as step (step.id)}
+<ol class="grid" class:all aria-label="Do this at">
+  {#each planning.steps as step, i (step.id)}
     {@const done = planning.isDone(step)}
     {@const begun = planning.isBegun(step)}
     {@const held = planning.isHeld(step)}
     {@const current = !done && (begun || step.id === planning.next?.id)}
     <li
-      class="grid grid-cols-[6rem_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-line py-1"
+      class="grid grid-cols-[minmax(0,6rem)_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-line py-1"
       class:text-soft={done}
+      class:aside={done || i >= first + atHand}
     >
       <button
         class="touch flex items-center gap-1 text-left text-lg font-bold tabular-nums hover:underline"
@@ -105,7 +115,7 @@
       <div class="no-print">
         {#if current && led(step)}
           <a class="knob touch" href="/bake/{led(step)}" aria-label="{step.label}: to this bake"
-            >To it</a
+            >Open</a
           >
         {:else if current}
           <button
@@ -120,13 +130,13 @@
         <div class="no-print col-start-2 col-end-4 flex flex-wrap gap-1 py-1">
           {#if led(step)}
             <p class="quiet py-2">
-              This bake is led on <a class="link" href="/bake/{led(step)}">its own page</a>: what is
-              done there moves the plan.
+              This bake is led on <a class="link" href="/bake/{led(step)}">its own page</a>: what
+              you tap there moves the plan.
             </p>
           {/if}
           {#if (done || begun) && !led(step)}
             <button class="knob touch" type="button" onclick={() => void planning.undo(step)}
-              ><Undo2 size={16} /> Take that back</button
+              ><Undo2 size={16} /> Undo</button
             >
           {/if}
           {#if !done}
@@ -154,19 +164,19 @@
                   class="knob touch"
                   type="button"
                   onclick={() => void planning.hold(step, undefined)}
-                  ><LockOpen size={16} /> Let it go where it fits</button
+                  ><LockOpen size={16} /> Let it move</button
                 >
               {:else}
                 <button
                   class="knob touch"
                   type="button"
                   onclick={() => void planning.hold(step, step.start)}
-                  ><Pin size={16} /> Hold it at this time</button
+                  ><Pin size={16} /> Keep this time</button
                 >
               {/if}
               {#if !led(step)}
                 <button class="knob touch" type="button" onclick={() => void planning.begin(step)}
-                  >It begins now</button
+                  >Start now</button
                 >
               {/if}
             {/if}
@@ -181,3 +191,23 @@
     </li>
   {/each}
 </ol>
+{#if !all && planning.steps.length > atHand}
+  <button class="rest knob no-print mt-2 min-h-11" type="button" onclick={() => (all = true)}
+    >All {planning.steps.length} steps</button
+  >
+{/if}
+
+<style>
+  .rest {
+    display: none;
+  }
+  /* On a phone: what is next, what is then; the rest is asked for. */
+  @media screen and (max-width: 700px) {
+    ol:not(.all) > .aside {
+      display: none;
+    }
+    .rest {
+      display: inline-flex;
+    }
+  }
+</style>

@@ -38,7 +38,7 @@
     event.preventDefault();
     const length = minutes(span);
     if (length === undefined || !(length > 0) || length > 14 * 24 * 60) {
-      fault = 'How long? Minutes, or “1 h 30 min”: up to two weeks.';
+      fault = 'How long? Minutes, or “1 h 30 min”, up to two weeks.';
       return;
     }
     const dueAt = new Date(currentMs() + length * 60_000).toISOString();
@@ -89,7 +89,7 @@
       <button class="knob touch" type="button" onclick={() => void bell.start()}
         >Let it ring here</button
       >
-      A browser makes a sound only once it was asked to.
+      The browser needs your OK to make a sound.
     {/if}
   </p>
 </section>

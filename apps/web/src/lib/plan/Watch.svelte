@@ -5,6 +5,7 @@
   import { onMount } from 'svelte';
   import { question } from '../question.ts';
   import type { PlanData } from '../server/plan-data.ts';
+  import { speech } from '../run/speech.svelte.ts';
   import { bell } from './bell.svelte.ts';
   import { callsDue } from './due.ts';
   import { Planning } from './planning.svelte.ts';
@@ -58,6 +59,7 @@
       if (called.has(call.id)) continue;
       called.add(call.id);
       bell.ring(call.says);
+      speech.tell(call.says);
     }
   });
   $effect(() => {
@@ -71,7 +73,12 @@
   });
 </script>
 
-{#if !onPlan}
+{#if onPlan}
+  <!-- The page itself shows it; whoever listens hears it as well. -->
+  <p class="sr-only" aria-live="assertive">
+    {#if calls.length > 0}Now: {calls.map((c) => c.says).join(' · ')}{/if}
+  </p>
+{:else}
   <a
     class="no-print flex min-h-11 items-center border-b border-line px-4 py-2 {calls.length > 0
       ? 'bg-act text-on-act'

@@ -44,11 +44,11 @@
     fault = '';
     const at = wish === 'soon' ? undefined : momentOfField(moment, zone);
     if (wish !== 'soon' && at === undefined) {
-      fault = 'A day and a time of day are wanted there.';
+      fault = 'Enter a day and a time.';
       return;
     }
     if (at !== undefined && Date.parse(at) < currentMs() - 60_000) {
-      fault = 'That time is past already. Choose a later one.';
+      fault = 'That time has passed. Choose a later one.';
       return;
     }
     const typed = room.trim() === '' ? undefined : numberTyped(room, writing());

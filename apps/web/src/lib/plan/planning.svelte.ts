@@ -132,8 +132,7 @@ export class Planning {
       if (!trial) keepPlan(plans, view);
       performance.mark('planned');
     } catch {
-      if (mine === this.#asked)
-        this.fault = 'The plan could not be worked out. Nothing of it is lost.';
+      if (mine === this.#asked) this.fault = 'The plan could not be worked out. Nothing is lost.';
     } finally {
       if (mine === this.#asked) this.busy = false;
     }

@@ -169,8 +169,8 @@
     <p class="quiet">
       {names[other]}: {one(partOf(whole(other), 1 / portions.count).netCarbs, 'g')} net a {portions.word}.
       {school === 'us'
-        ? 'The US way takes fibre and erythritol off and half of other polyols.'
-        : 'The EU way has no fibre in it and takes all polyols off.'} The oven takes about {Math.round(
+        ? 'The US label leaves out fibre and erythritol, and half of other polyols.'
+        : 'The EU label leaves out fibre and all polyols.'} The oven takes about {Math.round(
         100 * loss,
       )} % of the dough as water.
     </p>
@@ -181,7 +181,7 @@
     </p>
     <p>
       {#if cost.known === 0}
-        No price is known yet: say on the bag or the label what it cost.
+        No price yet: add it on the bag or the label.
       {:else}
         Ingredients cost <b>{cost.known.toFixed(2)}</b>{cost.unpriced.length > 0
           ? `, without ${cost.unpriced.slice(0, 4).join(', ')}${cost.unpriced.length > 4 ? ` and ${cost.unpriced.length - 4} more` : ''}, whose price is not known`
@@ -189,12 +189,12 @@
       {/if}
     </p>
     <p class="quiet">
-      Figures are estimates from tables and labels: people on insulin or a medical diet follow their
+      Figures are estimates from tables and labels. On insulin or a medical diet, follow your
       clinic.
     </p>
   </div>
 {:else}
-  <p class="quiet">There is no flour in it yet.</p>
+  <p class="quiet">Add some flour first.</p>
 {/if}
 
 <style>

@@ -44,7 +44,7 @@
   across={x.ticks(Math.min(5, frame.marks(70))).map((t) => ({ at: x(t), says: `${t} min` }))}
   upward={y.ticks(4).map((t) => ({ at: y(t), says: String(t).replace('-', '−') }))}
   label={round.lesson === 'knead'
-    ? 'How its level moves while it is kneaded and drinks; shaded: what this bread wants'
+    ? 'How the dough changes while kneaded; shaded: your window'
     : 'How far it has proofed, over the minutes; shaded: ripe'}
 >
   <rect

@@ -9,7 +9,7 @@
 </script>
 
 <section aria-labelledby="looks">
-  <h2 id="looks" class="text-lg">What does it look and feel like?</h2>
+  <h2 id="looks" class="text-lg">How does it look and feel?</h2>
   <div class="mt-2">
     <DoughLooks
       style={rescue.style}

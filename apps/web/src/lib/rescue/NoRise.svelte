@@ -12,7 +12,7 @@
   function hours(text: string) {
     const value = numberTyped(text, writing());
     if (value === undefined || !(value > 0 && value <= 96)) {
-      fault = 'Hours since it was mixed, up to 96.';
+      fault = 'Hours since mixing, up to 96.';
       return;
     }
     fault = '';
@@ -79,7 +79,7 @@
   {#if rescue.view.noRise.expected}
     {@const { low, high } = rescue.view.noRise.expected}
     <p class="quiet">
-      Such a dough is risen after {hoursText(low)} to {hoursText(high)}, 8 times in 10.
+      Such a dough has most likely risen after {hoursText(low)} to {hoursText(high)}.
     </p>
   {/if}
   <Causes causes={rescue.view.noRise.causes} />

@@ -90,7 +90,7 @@
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <div>
     <button class="knob min-h-14 text-lg" type="button" onclick={keep}
-      >{data.bakeId ? 'Back to the bake' : 'Go on with it as a bake'}</button
+      >{data.bakeId ? 'Back to the bake' : 'Carry on as a bake'}</button
     >
   </div>
 </div>

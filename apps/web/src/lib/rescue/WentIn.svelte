@@ -29,7 +29,7 @@
     <p>{rescue.view.formula.name}: as it was weighed.</p>
   {:else}
     <label class="quiet grid gap-1"
-      >It was to be
+      >Type of bread
       <select
         class="field min-h-14 text-base text-ink"
         value={rescue.style}
@@ -69,9 +69,7 @@
       ><input type="checkbox" class="size-5" bind:checked={rescue.sourdough} /> a starter raises it,
       about {asMass(100)}</label
     >
-    <p class="quiet">
-      By the handful is enough: how unsure that is, the answer takes into account.
-    </p>
+    <p class="quiet">A rough guess is fine.</p>
   {/if}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
 </section>

@@ -12,17 +12,14 @@
     room: ['how warm it stands', 'put a thermometer beside it'],
     yeast: ['how strong this yeast is', 'note when its rises are ready'],
     starter: ['how strong this starter is', 'note when its rises are ready'],
-    best: [
-      'how warm this starter likes it',
-      'note when it stands highest, in the warm and in the cool',
-    ],
-    most: ['how much warmth this starter bears', 'note when it stands highest on a hot day'],
+    best: ['how warm this starter likes it', 'note when it is highest, warm and cool'],
+    most: ['how much warmth this starter bears', 'note when it is highest on a hot day'],
     ripeness: ['how ripe the starter was that day', 'use it when it is domed'],
-    waking: ['how soon the leaven wakes', 'nothing: it differs from day to day'],
+    waking: ['how soon the leaven wakes', 'nothing: it changes from day to day'],
     growth: ['how fast it grows in this dough', 'note long rises'],
-    brake: ['how much salt and sugar slow it', 'nothing: it differs from yeast to yeast'],
+    brake: ['how much salt and sugar slow it', 'nothing: yeasts differ'],
     weighing: ['how much leaven went in', 'weigh it to a tenth of a gram'],
-    end: ['when it is called ready', 'mark the vessel where it stands at first'],
+    end: ['when it is called ready', 'mark the start on the vessel'],
   };
 
   let worker: Worker | undefined;
@@ -55,11 +52,11 @@
 </script>
 
 <details class="bowl p-3" bind:open>
-  <summary class="touch font-semibold">How sure is that, and what would make it surer?</summary>
+  <summary class="touch font-semibold">How sure is this?</summary>
   {#if drawn}
     <p class="mt-2">
-      Drawn {drawn.draws} times with all that is in doubt: 8 in 10 between
-      <b>{hoursText(drawn.low)}</b> and <b>{hoursText(drawn.high)}</b>, half of them after
+      Drawn {drawn.draws} times with all the doubts: most likely
+      <b>{hoursText(drawn.low)}</b> to <b>{hoursText(drawn.high)}</b>, half of them after
       {hoursText(drawn.middle)}.
     </p>
     <ol class="mt-2 grid gap-1">

@@ -34,14 +34,14 @@
 </script>
 
 <figure>
-  <figcaption class="mb-1"><b>How high does it stand, and when?</b></figcaption>
+  <figcaption class="mb-1"><b>How far has it risen?</b></figcaption>
   <Chart
     {frame}
     {across}
     upward={y.ticks(4).map((tick) => ({ at: y(tick), says: `×${tick}` }))}
     label={band
       ? `The first rise: ${rise.until} after about ${hoursText(band.middle)}`
-      : 'The first rise, which does not come to its end'}
+      : 'The first rise never ends'}
   >
     {#if band}
       <rect
@@ -58,9 +58,7 @@
     {/if}
     <path d={path} class="volume" />
   </Chart>
-  <p class="quiet">
-    Curve: volume. Dashed: where it is to stand. Shaded: ready in there 8 times in 10.
-  </p>
+  <p class="quiet">Curve: volume. Dashed: ready. Shaded: most likely ready.</p>
 </figure>
 
 <style>

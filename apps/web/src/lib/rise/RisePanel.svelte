@@ -17,8 +17,8 @@
         `Too soon: ${nearest(c, 'the most that makes sense')}. Make it warmer, or wait.`,
       'too-late': (c) =>
         `Too late: ${nearest(c, 'the least that can be meant')}. Make it colder, or use the fridge.`,
-      never: () => 'It never comes there, whatever raises it.',
-      'no-leaven': () => 'There is nothing in it yet that raises it.',
+      never: () => 'It never gets there.',
+      'no-leaven': () => 'Add yeast or starter first.',
     };
   const nearest = (c: LeavenChange, what: string) =>
     'why' in c && c.hours !== undefined
@@ -80,16 +80,16 @@
   </div>
   {#if rising.celsius === undefined || rising.airCelsius === undefined}
     <p class="text-act" role="alert">
-      {say('A dough and a place of −5 to 50 °C: above that yeast dies, below it nothing rises.')}
+      {say('−5 to 50 °C: above, yeast dies; below, nothing rises.')}
     </p>
   {:else if rising.view.rises.length === 0}
     <p class="quiet">
       {bench.view.evaluation?.totals.dryBase
-        ? 'A dough without cereal flour rises by what gluten holds, which this cannot tell yet: go by the eye.'
-        : 'There is nothing in it yet that raises it.'}
+        ? 'No forecast for a dough without cereal flour: go by eye.'
+        : 'Add yeast or starter first.'}
     </p>
   {:else}
-    <ul class="grid gap-3 sm:grid-cols-2" aria-label="When it will be ready">
+    <ul class="grid gap-3 @sm:grid-cols-2" aria-label="When it will be ready">
       {#each rising.view.rises as rise (rise.id)}
         <li class="bowl p-3">
           <h2 class="quiet">{rise.label}</h2>
@@ -97,16 +97,14 @@
             <p class="text-2xl font-bold">about {hoursText(rise.forecast.middle)}</p>
             <p>{rise.until}</p>
             <p class="quiet">
-              8 times in 10 between {hoursText(rise.forecast.low)} and {hoursText(
-                rise.forecast.high,
-              )}
+              most likely {hoursText(rise.forecast.low)} to {hoursText(rise.forecast.high)}
             </p>
           {:else}
-            <p class="font-bold">It does not come there.</p>
+            <p class="font-bold">It does not get there.</p>
             <p class="quiet">
               {'volume' in rise.end
                 ? `At most ×${rise.forecast.reaches.toFixed(2)}, after ${hoursText(rise.forecast.atHours)}.`
-                : 'It is not ripe in five days.'}
+                : 'Not ripe in five days.'}
             </p>
           {/if}
         </li>
@@ -135,7 +133,7 @@
             where
             {asMass(rising.view.leaven.now)} stand now.
             <span class="quiet"
-              >8 times in 10 between {asMass(rising.view.leaven.low)} and {asMass(
+              >most likely {asMass(rising.view.leaven.low)} to {asMass(
                 rising.view.leaven.high,
               )}.</span
             >
@@ -178,7 +176,7 @@
             {@const { seed, flour, water, hours, nearest } = rising.view.feeding}
             {#if nearest}
               <p class="text-act">
-                That cannot be had there: this is the nearest. Colder is slower, warmer sooner.
+                That is not possible; this is the nearest. Colder is slower, warmer faster.
               </p>
             {/if}
             <p class="text-xl font-bold">
@@ -187,11 +185,11 @@
             <p>
               ripe in about {hoursText(hours.middle)}: domed or just falling.
               <span class="quiet"
-                >8 times in 10 between {hoursText(hours.low)} and {hoursText(hours.high)}.</span
+                >most likely {hoursText(hours.low)} to {hoursText(hours.high)}.</span
               >
             </p>
           {:else}
-            <p class="text-act" role="alert">Up to 96 hours, and nothing or more kept back.</p>
+            <p class="text-act" role="alert">Up to 96 hours, and 0 g or more kept back.</p>
           {/if}
         </div>
         <p class="quiet">Pink, orange or furry: throw it away. Wash hands, and under rings.</p>
@@ -199,9 +197,9 @@
     {/if}
     <p class="quiet">
       {rising.view.noted > 0
-        ? `By ${rising.view.noted} noted rises of this leaven, and the rise model.`
-        : 'By the rise model alone: note on the bake’s page when it is ready, and the band narrows.'}
-      A forecast, to say when to look. The dough says when it is ready: go by its sign, not by the clock.
+        ? `By ${rising.view.noted} noted rises of this leaven.`
+        : 'From the model alone: tell the bake’s page when it is ready, and this gets surer.'}
+      This says when to look. Go by the dough, not by the clock.
     </p>
   {/if}
 </div>

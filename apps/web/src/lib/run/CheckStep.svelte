@@ -33,13 +33,13 @@
 {#if run.view.momentMatters}
   <div class="mb-3 flex flex-wrap items-center gap-3 text-lg">
     <span>
-      This flour drinks slowly.
+      This flour takes up water slowly.
       {#if run.restedSaid === undefined && run.touch.wetFor !== undefined}
         {run.touch.wetFor < 1
           ? 'The dough was mixed just now'
           : `The dough was mixed ${Math.round(run.touch.wetFor)} minutes ago`}{run.touch.rested
-          ? ', so the flour has drunk. If not, say:'
-          : ', so the flour is still drinking. If not, say:'}
+          ? '. The flour has taken up its water. If not, say when:'
+          : '. The flour is still taking up water. If not, say when:'}
       {:else}You touch the dough{/if}
     </span>
     <Either
@@ -54,10 +54,7 @@
     />
   </div>
 {/if}
-<p class="quiet mb-2">
-  Tap what it looks like, or slide to where it feels: the bubble is the forecast, the bar is your
-  finger.
-</p>
+<p class="quiet mb-2">Tap how it looks, or slide to how it feels.</p>
 <Level
   level={run.touch.forecast}
   window={run.view.window}
@@ -72,7 +69,7 @@
     <p class="big">{stateAt(run.feeling, style).says}</p>
     <div>
       {#if run.view.momentMatters && run.touch.rested === undefined}
-        <p class="mb-2 font-semibold">Say above when you touch it: it changes what is right.</p>
+        <p class="mb-2 font-semibold">Say above when you touched it.</p>
       {/if}
       <button
         class="knob knob-act knob-large"
@@ -84,10 +81,7 @@
       </button>
     </div>
   {:else if run.view.advice && run.view.isRising(run.clock)}
-    <p class="big">
-      It is rising now: leave it as it is. What goes in now is not kneaded in. The book remembers
-      how it felt.
-    </p>
+    <p class="big">The dough is rising: leave it. The book remembers how it felt.</p>
   {:else if run.view.advice}
     <p class="big">{say(run.view.advice.says)}</p>
     {#if run.view.advice.action === 'add'}
@@ -99,7 +93,7 @@
       </div>
     {/if}
   {:else if run.view.state.added.length > 0}
-    <p class="big">Give it two or three minutes, then feel again.</p>
+    <p class="big">Wait two or three minutes, then feel again.</p>
   {/if}
 
   {#if run.view.state.added.length > 0}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/lead';
-  import { coolingOf } from '@tender-crumb/core/style';
+  import type { TimedStep } from '@tender-crumb/core/schedule';
   import { slicesFor, usualLength } from '@tender-crumb/core/nutrition';
   import { untilText } from '../plan/when.ts';
   import type { Run } from './run.svelte.ts';
@@ -8,38 +8,40 @@
   let {
     run,
     step,
+    timed,
     now,
     time,
-  }: { run: Run; step: RunStep; now: Date; time: (iso: string) => string } = $props();
+  }: {
+    run: Run;
+    step: RunStep;
+    timed: TimedStep | undefined;
+    now: Date;
+    time: (iso: string) => string;
+  } = $props();
 
-  const cooling = $derived(
-    coolingOf(run.view.formula.style, run.view.doughGrams / run.view.loaves),
-  );
-  const out = $derived(step.begunAt ? Date.parse(step.begunAt) : now.getTime());
-  const at = (minutes: number) => new Date(out + minutes * 60_000).toISOString();
-  const ready = $derived(out + cooling.cut * 60_000 <= now.getTime());
+  const { outOfPan, cut, ready } = $derived(run.view.cooled(step, timed?.start, now.toISOString()));
   let thick = $state(12);
   const sliced = $derived(run.view.loaves === 1 && run.view.formula.style !== 'pizza');
 </script>
 
 <div class="grid gap-4">
-  {#if cooling.outOfPan > 0}
+  {#if outOfPan}
     <p class="text-lg">
-      Out of its tin at <b>{time(at(cooling.outOfPan))}</b>
-      <span class="quiet">{untilText(at(cooling.outOfPan), now)}</span>
+      Out of the tin at <b>{time(outOfPan)}</b>
+      <span class="quiet">{untilText(outOfPan, now)}</span>
     </p>
   {/if}
   <p class="text-lg">
-    {#if cooling.cut > 0}
-      {ready ? 'It may be cut since' : 'It may be cut at'}
-      <b>{time(at(cooling.cut))}</b>.
+    {#if cut}
+      {ready ? 'Ready to cut since' : 'Ready to cut at'}
+      <b>{time(cut)}</b>.
     {/if}
-    {cooling.says}
+    {run.view.cooling.says}
   </p>
   {#if sliced}
     <section class="grid gap-2" aria-label="Slices">
       <label class="flex flex-wrap items-center gap-3 text-lg">
-        Slices of
+        Slices
         <input
           type="range"
           min="8"
@@ -49,9 +51,7 @@
           aria-label="Thickness, mm"
         />
         <b class="tabular-nums">{thick} mm</b>
-        <span
-          >give <b>{slicesFor(usualLength.value, thick)}</b> of a loaf of {usualLength.value} mm</span
-        >
+        <span><b>{slicesFor(usualLength.value, thick)}</b> from a {usualLength.value} mm loaf</span>
       </label>
     </section>
   {/if}

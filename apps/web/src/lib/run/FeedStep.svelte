@@ -30,14 +30,13 @@
     {/each}
   </ol>
   <p class="quiet mt-2">
-    It gives {asMass(wanted)} for the dough, and what is kept to go on from.{jar
+    It gives {asMass(wanted)} for the dough, and some to keep.{jar
       ? ` It is written down for ${jar.name} too.`
       : ''}
   </p>
 {:else}
   <p class="text-lg">
-    {asMass(wanted)} of ripe starter are wanted. How it is fed for that stands here once the times are
-    worked out.
+    {asMass(wanted)} of ripe starter needed. How to feed it comes with the times.
   </p>
 {/if}
 

@@ -88,7 +88,7 @@
       <b id="machine">{run.view.machine?.name}: {course.programme.label}</b>
       <span>{machineSizes[course.size].label}, crust {crusts[course.crust].label}</span>
       <span
-        >{course.kind === 'whole' ? 'ready' : 'dough ready'} about
+        >started now, {course.kind === 'whole' ? 'ready' : 'dough ready'} about
         <b class="text-2xl tabular-nums">{time(ends)}</b></span
       >
       <span class="link text-base">another</span>
@@ -163,7 +163,7 @@
         <p class="text-lg">
           Set its timer to <b class="text-2xl tabular-nums">{timer.shows}</b>
           <span class="quiet block"
-            >hours and minutes until it is ready: it begins at {time(timer.begins)}, is ready at {time(
+            >hours and minutes: it starts at {time(timer.begins)}, is ready at {time(
               timer.ready,
             )}{timer.warmUntil ? `, and keeps it warm until ${time(timer.warmUntil)}` : ''}</span
           >
@@ -192,6 +192,6 @@
   {/each}
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   {#if standIns.on && !standIns.hasMachine}
-    <p class="quiet">The stand-in machine starts with “All in: it runs”.</p>
+    <p class="quiet">The practice machine starts with “All in, machine started”.</p>
   {/if}
 </section>

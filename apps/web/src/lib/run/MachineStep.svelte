@@ -50,7 +50,7 @@
     aria-label="The programme: now {stage ? machineStageKinds[stage.kind].label : ''}"
   >
     <div class="bar">
-      {#each spans as s (s.from)}
+      {#each spans as s, i (i)}
         <div
           class="part"
           class:turns={machineStageKinds[s.kind].turns}
@@ -83,12 +83,12 @@
   <AddIns
     {run}
     when={times.signal === undefined
-      ? 'Once it has kneaded for a quarter of an hour:'
+      ? 'After a quarter of an hour of kneading:'
       : `At its signal, ${at(times.signal)}:`}
   />
   <ul class="grid gap-1 text-lg">
     {#if times.still !== undefined}
-      <li><b>{at(times.still)}</b> the paddle turns no more: it can be lifted out</li>
+      <li><b>{at(times.still)}</b> the paddle has stopped: take it out now if you like</li>
     {/if}
     <li>
       <b>{at(times.first)}</b>
@@ -104,11 +104,11 @@
         <button
           class="knob knob-act min-h-14"
           type="button"
-          onclick={() => run.say('power', { what: 'back' })}>The power is back, it goes on</button
+          onclick={() => run.say('power', { what: 'back' })}>The power is back</button
         >
         <p class="basis-full">
-          Out for more than a few minutes it forgets its programme: start “dough” or “bake” for what
-          is left, or take the dough out and go on by hand.
+          After more than a few minutes it forgets its programme. Start “dough” or “bake” for the
+          rest, or go on by hand.
         </p>
       {:else}
         <button

@@ -21,7 +21,7 @@
     bake,
     dough,
     before,
-    says = 'Write it in the book',
+    says = 'Save the bake',
     onfinish,
   }: {
     bake: string;
@@ -66,9 +66,9 @@
   const fields = $derived(written.fields);
 
   const limits = {
-    height: ['Its height in mm, 1 to 1000.', 1, 1000],
-    weightBefore: ['What went into the oven, in grams.', 1, 50_000],
-    weightAfter: ['What came out of it, in grams.', 1, 50_000],
+    height: ['Height in mm, 1 to 1000.', 1, 1000],
+    weightBefore: ['Weight before baking, in grams.', 1, 50_000],
+    weightAfter: ['Weight when cool, in grams.', 1, 50_000],
   } as const;
   const numberOf = (field: keyof typeof limits): number | undefined =>
     written.fields[field].trim() === '' ? undefined : numberTyped(written.fields[field], writing());
@@ -131,9 +131,9 @@
 
 <form class="grid gap-5" onsubmit={finish}>
   <fieldset class="grid gap-2">
-    <legend class="text-xl font-semibold">How did it come out?</legend>
+    <legend class="text-xl font-semibold">How was the loaf?</legend>
     <Either
-      label="How did it come out"
+      label="How was the loaf"
       size="large"
       value={fields.stars}
       choices={judgements.map((judgement, i) => [String(i + 1), judgement])}
@@ -141,9 +141,7 @@
     />
   </fieldset>
   <fieldset class="grid gap-2">
-    <legend class="text-xl font-semibold"
-      >Its crumb <span class="quiet">as many as fit</span></legend
-    >
+    <legend class="text-xl font-semibold">Crumb</legend>
     <div class="flex flex-wrap gap-2">
       {#each crumbs as crumb (crumb)}
         <button
@@ -162,9 +160,9 @@
     </div>
   </fieldset>
   <fieldset class="grid gap-2">
-    <legend class="text-xl font-semibold">Its crust</legend>
+    <legend class="text-xl font-semibold">Crust</legend>
     <Some
-      label="Its crust"
+      label="Crust"
       choices={crustWords}
       bind:values={
         () => crustWords.filter((w) => list('crust').get().includes(w)),
@@ -173,9 +171,9 @@
     />
   </fieldset>
   <fieldset class="grid gap-2">
-    <legend class="text-xl font-semibold">It tastes</legend>
+    <legend class="text-xl font-semibold">Taste</legend>
     <Some
-      label="It tastes"
+      label="Taste"
       choices={tastes}
       bind:values={
         () => tastes.filter((w) => list('taste').get().includes(w)),
@@ -184,9 +182,9 @@
     />
   </fieldset>
   <fieldset class="grid gap-2">
-    <legend class="text-xl font-semibold">What was it like?</legend>
+    <legend class="text-xl font-semibold">What stands out?</legend>
     <Some
-      label="What was it like"
+      label="What stands out"
       choices={outcomeWords}
       bind:values={
         () => outcomeWords.filter((w) => list('words').get().includes(w)),
@@ -230,7 +228,7 @@
         >The scale shows {asMass(weighs)}</button
       >
     {/if}
-    {#if loss !== undefined}<p class="text-lg">It lost {Math.round(1000 * loss) / 10} %.</p>{/if}
+    {#if loss !== undefined}<p class="text-lg">Lost {Math.round(1000 * loss) / 10} %.</p>{/if}
   </div>
   <label class="grid gap-2 text-xl font-semibold">
     In your own words
@@ -239,15 +237,13 @@
       maxlength={longest}
       bind:value={written.fields.note}></textarea>
     {#if fields.note.length > longest * 0.9}
-      <span class="quiet">{longest - fields.note.length} letters are left.</span>
+      <span class="quiet">{longest - fields.note.length} letters left.</span>
     {/if}
   </label>
   {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
   <div class="flex flex-wrap items-center gap-3">
     <button class="knob knob-act knob-large" type="submit">{says}</button>
-    {#if fields.stars === ''}<span class="quiet"
-        >Not judged yet: it can be written so, and mended.</span
-      >{/if}
+    {#if fields.stars === ''}<span class="quiet">You can add the rest later.</span>{/if}
   </div>
 </form>
 

@@ -77,7 +77,7 @@
     </p>
   {/if}
   {#if inMachine}
-    <p class="text-lg">In the machine, with its own programme: nothing is heated, set or turned.</p>
+    <p class="text-lg">In the machine, with its own programme.</p>
   {:else if place.steamer}
     <p class="text-lg">
       {step.kind === 'heat' ? place.steamer.heat : `On ${place.rack}. ${place.steamer.done}`}
@@ -118,7 +118,7 @@
   {:else if step.kind === 'bake'}
     <section class="bowl grid gap-2 p-4" aria-labelledby="core">
       <h3 id="core">
-        In the middle, done at {core[0] === core[1]
+        Done at {core[0] === core[1]
           ? asWarmth(core[0])
           : `${asWarmth(core[0])} to ${asWarmth(core[1])}`}
       </h3>
@@ -130,7 +130,7 @@
         {/if}
         <form class="flex items-end gap-2" onsubmit={enter}>
           <label class="quiet grid gap-1"
-            >The probe shows
+            >Probe shows
             <input
               class="field min-h-14 w-28 text-right text-lg"
               inputmode="decimal"
@@ -138,7 +138,7 @@
               bind:value={typed}
             /></label
           >
-          <button class="knob min-h-14" type="submit">Keep</button>
+          <button class="knob min-h-14" type="submit">Save</button>
         </form>
       </div>
       {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}

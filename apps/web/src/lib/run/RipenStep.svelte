@@ -16,9 +16,7 @@
     {asMass(fed.water)} of water.
   </p>
   {#if hours === undefined}
-    <p class="quiet mt-2">
-      When it stands highest, say so: how long it took is kept with its feedings.
-    </p>
+    <p class="quiet mt-2">Tap when it is highest: the time goes to its feedings.</p>
     <button class="knob mt-2 min-h-14" type="button" onclick={() => run.peaked(stage)}
       >It stands highest now</button
     >

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { pokes, type Poke } from '@tender-crumb/core/bake';
   import { pokeSays, riseOf, type RunStep } from '@tender-crumb/core/lead';
-  import { isForecast } from '@tender-crumb/core/ferment';
+  import { isForecast, volumeText } from '@tender-crumb/core/ferment';
   import PokeDrawing from '../drawing/PokeDrawing.svelte';
   import VesselMark from '../drawing/VesselMark.svelte';
   import type { Run } from './run.svelte.ts';
@@ -21,7 +21,7 @@
     slowly: 'comes back slowly',
     stays: 'the dent stays',
   };
-  const senses = { 'not-yet': 'not yet', there: 'ready', past: 'gone over' } as const;
+  const senses = { 'not-yet': 'not yet', there: 'ready', past: 'over-proofed' } as const;
 
   const times = [1.25, 1.5, 1.75, 2, 2.5] as const;
   const curve = $derived(forecast && isForecast(forecast.forecast));
@@ -32,45 +32,49 @@
     <VesselMark
       {volume}
       now={marks.at(-1)?.volume}
-      label={volume ? `Ready at ${volume.toFixed(2)} times its volume` : 'It is ready by its touch'}
+      label={volume ? `Ready at ${volumeText(volume)}` : 'Ready by touch'}
     />
     <div class="grid gap-2">
-      <h3>How high does it stand?</h3>
+      <h3>How far has it risen?</h3>
       <div class="flex flex-wrap gap-2" role="group" aria-label="How high it stands">
         {#each times as of (of)}
           <button
             class="knob min-h-14"
             type="button"
             aria-pressed={marks.at(-1)?.volume === of}
-            onclick={() => run.say('marked', { rise, volume: of })}>× {of}</button
+            onclick={() => run.say('marked', { rise, volume: of })}>{volumeText(of)}</button
           >
         {/each}
       </div>
       {#if marks.length > 0}
         <p class="quiet">
-          {marks.map((m) => `${time(m.at)} × ${m.volume}`).join(', ')}
+          {marks.map((m) => `${time(m.at)} ${volumeText(m.volume)}`).join(', ')}
         </p>
       {/if}
       <div class="flex flex-wrap gap-2">
-        <button class="knob min-h-14" type="button" onclick={() => run.noteRise(rise, 'not-yet')}
-          >Not yet</button
+        <button
+          class="knob min-h-14 border-transparent"
+          type="button"
+          onclick={() => run.noteRise(rise, 'not-yet')}>Not yet</button
         >
-        <button class="knob min-h-14" type="button" onclick={() => run.noteRise(rise, 'past')}
-          >Gone over</button
+        <button
+          class="knob min-h-14 border-transparent"
+          type="button"
+          onclick={() => run.noteRise(rise, 'past')}>Over-proofed</button
         >
-        <a class="knob min-h-14" href="/bake/rescue?bake={run.id}">It does not come</a>
+        <a class="knob min-h-14 border-transparent" href="/bake/rescue?bake={run.id}">Not rising</a>
       </div>
       {#if noted && noted.notes.length > 0}
         <p class="quiet">{noted.notes.map((n) => `${time(n.at)} ${senses[n.sense]}`).join(', ')}</p>
       {/if}
       {#if !curve}
-        <p class="quiet">No model tells how this dough rises: it goes by the eye.</p>
+        <p class="quiet">Go by eye: no forecast for this dough.</p>
       {/if}
     </div>
   </div>
 
   <section aria-labelledby="poke">
-    <h3 id="poke">Poke it with a floury finger, a thumbnail deep</h3>
+    <h3 id="poke">Poke it with a floury finger</h3>
     <ul class="mt-2 grid grid-cols-3 gap-2">
       {#each pokes as poke (poke)}
         <li>

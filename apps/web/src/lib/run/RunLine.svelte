@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep } from '@tender-crumb/core/lead';
+  import { runStepKinds, type RunStep } from '@tender-crumb/core/lead';
   import Check from '@lucide/svelte/icons/check';
   import type { TimedStep } from '@tender-crumb/core/schedule';
 
@@ -25,7 +25,11 @@
   $effect(() => {
     void shown;
     const at = line?.querySelector<HTMLElement>('[aria-current]');
-    if (at && line) line.scrollLeft = at.offsetLeft - line.clientWidth / 3;
+    if (!at || !line) return;
+    // The first that is seen is seen whole.
+    const left = at.offsetLeft - line.clientWidth / 3;
+    const first = [...line.children].find((step) => (step as HTMLElement).offsetLeft >= left);
+    line.scrollLeft = (first as HTMLElement).offsetLeft;
   });
 </script>
 
@@ -34,26 +38,29 @@
     {#each steps as step (step.id)}
       {@const timed = timeOf(step)}
       {@const over = step.standing === 'done' || step.standing === 'skipped'}
+      {@const when =
+        step.standing === 'skipped'
+          ? 'skipped'
+          : step.doneAt
+            ? time(step.doneAt)
+            : step.id === now
+              ? 'now'
+              : timed && step.kind !== 'check'
+                ? time(timed.start)
+                : ''}
       <li class:over class:now={step.id === now}>
         <button
           type="button"
+          aria-label="{step.label} {when}"
           aria-current={step.id === shown ? 'step' : undefined}
           onclick={() => onpick(step.id)}
         >
           <span class="name"
-            >{#if over}<Check size={15} strokeWidth={3} aria-hidden="true" />{/if}{step.label}</span
+            >{#if over}<Check size={15} strokeWidth={3} aria-hidden="true" />{/if}{runStepKinds[
+              step.kind
+            ].short}</span
           >
-          <span class="quiet tabular-nums">
-            {step.standing === 'skipped'
-              ? 'left out'
-              : step.doneAt
-                ? time(step.doneAt)
-                : step.id === now
-                  ? 'now'
-                  : timed && step.kind !== 'check'
-                    ? time(timed.start)
-                    : ' '}
-          </span>
+          <span class="quiet tabular-nums">{when || ' '}</span>
         </button>
       </li>
     {/each}
@@ -80,8 +87,7 @@
   button {
     display: grid;
     width: 100%;
-    min-width: 5.5rem;
-    max-width: 11rem;
+    min-width: 4.75rem;
     min-height: 3.5rem;
     padding: 0.3rem 0.6rem;
     text-align: left;

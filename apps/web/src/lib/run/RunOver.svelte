@@ -39,7 +39,7 @@
 {#if run.view.state.finishedAt}
   <section class="bowl grid gap-4 p-5" aria-labelledby="taught">
     <h2 id="taught" class="text-xl">
-      {data.bake.finishedAt ? 'What this bake taught' : 'Written down here'}
+      {data.bake.finishedAt ? 'What this bake taught' : 'Saved here'}
     </h2>
     {#if data.bake.lesson}
       <LessonView
@@ -57,52 +57,44 @@
       />
       {#if data.bake.circumstances.assumed}
         <p class="quiet">
-          Nobody wrote down the room and the bags of that day: they are assumed to have been as they
-          were when the program began to keep them.
+          The room and the bags of that day were not saved. We used the first that were.
         </p>
       {/if}
     {:else if !data.bake.finishedAt}
       <p class="text-lg">
-        How it came out is kept in this browser and goes into the book when the server has it. What
-        it taught then stands here.
+        Your result is kept in this browser. It goes into the book when the server is back.
       </p>
     {:else}
-      <p>
-        What it taught is being worked out, or there was nothing to learn: a formula without flour
-        has no level.
-      </p>
+      <p>Working out what this bake taught.</p>
     {/if}
     {#if mending}
       <OutcomeStep
         bake="{data.bake.id}/mended"
         dough={run.view.doughGrams}
         before={run.view.state.outcome}
-        says="Mend it in the book"
+        says="Save"
         onfinish={mend}
       />
     {/if}
-    <Photos {run} step="taste" label="How it came out" />
+    <Photos {run} step="taste" label="Result" />
     <p class="flex flex-wrap gap-3">
       <a class="knob knob-act min-h-14" href="/bench/{data.bake.formulaId}">To the bench</a>
       <a class="knob min-h-14" href="/book?formula={data.bake.formulaId}">To the book</a>
       <button class="knob min-h-14" type="button" onclick={() => (mending = !mending)}
-        >Mend how it came out</button
+        >Edit the result</button
       >
       <button class="knob min-h-14" type="button" onclick={() => run.takeBack('finished')}
-        >It is not finished yet</button
+        >Not finished yet</button
       >
     </p>
   </section>
 {:else if run.view.state.abandonedAt}
   <section class="bowl grid gap-4 p-5" aria-labelledby="given-up">
-    <h2 id="given-up" class="text-xl">This bake was given up</h2>
-    <p class="text-lg">
-      What was weighed and felt stays written down; it teaches nothing, and stands no longer among
-      what is being baked.
-    </p>
+    <h2 id="given-up" class="text-xl">This bake was cancelled</h2>
+    <p class="text-lg">Your notes stay. The book learns nothing from this bake.</p>
     <p class="flex flex-wrap gap-3">
       <button class="knob knob-act min-h-14" type="button" onclick={() => run.takeBack('abandoned')}
-        >Take it up again</button
+        >Carry on with this bake</button
       >
       <a class="knob min-h-14" href="/bake">To Bake day</a>
     </p>

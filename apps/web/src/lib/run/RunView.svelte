@@ -1,6 +1,12 @@
 <script lang="ts">
   import { type Circumstances, type BakeEvent, type Outcome } from '@tender-crumb/core/bake';
-  import { planFacts, putOff, type RunStep } from '@tender-crumb/core/lead';
+  import {
+    planFacts,
+    putOff,
+    runStepKinds,
+    timeOfStep,
+    type RunStep,
+  } from '@tender-crumb/core/lead';
   import type { Formula } from '@tender-crumb/core/formula';
   import type { Belief } from '@tender-crumb/core/belief';
   import type { Household } from '@tender-crumb/core/household';
@@ -8,16 +14,17 @@
   import { bakeShift, type DeviceId } from '@tender-crumb/core/machine';
   import LifeBuoy from '@lucide/svelte/icons/life-buoy';
   import Printer from '@lucide/svelte/icons/printer';
+  import Volume2 from '@lucide/svelte/icons/volume-2';
   import { onMount, untrack } from 'svelte';
   import { question } from '../question.ts';
-  import DeviceDrawer from '../devices/DeviceDrawer.svelte';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import Photos from '../photo/Photos.svelte';
-  import DinnerMoved from '../plan/DinnerMoved.svelte';
   import { Planning, stepName } from '../plan/planning.svelte.ts';
   import { timeText } from '../plan/when.ts';
   import type { PlanData } from '../server/plan-data.ts';
+  import { later } from '../ui/later.ts';
   import { refresh } from '../ui/refresh.ts';
+  import { say } from '../ui/writing.ts';
   import { keepAwake } from './awake.ts';
   import CounterSheet from './CounterSheet.svelte';
   import RunOver from './RunOver.svelte';
@@ -27,6 +34,8 @@
   import RunLine from './RunLine.svelte';
   import StepActions from './StepActions.svelte';
   import StepHead from './StepHead.svelte';
+  import { speech } from './speech.svelte.ts';
+  import { pressByKey } from './step-keys.ts';
   import StepNote from './StepNote.svelte';
 
   let {
@@ -86,7 +95,9 @@
   /** Another tablet's taps are looked up so often, ms. */
   const lookUpMs = 20_000;
   let awake = $state(true);
-  let asked = $state(false);
+  const more = later(() => import('./MoreOfBake.svelte'));
+  /** What is unfolded by hand stays so, whatever is drawn anew. */
+  let unfolded = $derived(standIns.on);
   onMount(() => {
     const end = run.follow(() => {
       // What the server made of it, the page shows: a finish that is delivered has taught.
@@ -115,7 +126,7 @@
   const timed = $derived(
     new Map(planning.steps.filter((s) => s.bake === planId).map((s) => [stepName(s), s])),
   );
-  const timeOf = (step: RunStep) => timed.get(step.task);
+  const timeOf = (step: RunStep) => timeOfStep(step, timed.get(step.task));
   const time = (iso: string) => timeText(iso, data.plan.zone, planning.now);
   const readyAt = $derived(planning.steps.findLast((s) => s.bake === planId)?.end);
   const bakeTimed = $derived(planning.timed?.bakes.find((b) => b.id === planId));
@@ -146,6 +157,21 @@
     if (run.step.id === heard) return;
     heard = run.step.id;
     heading?.focus();
+    speech.tell(aloud(run.step));
+  });
+  /** A step as it is read aloud: what it is, and what is done. */
+  const aloud = (step: RunStep): string =>
+    [
+      step.label,
+      ...run.view
+        .sentences(step)
+        .slice(0, 2)
+        .map((s) => say(s.says)),
+    ].join('. ');
+  /** Said once when it calls, and not with every tick of the clock. */
+  const calling = $derived(beside && `${beside.label} now`);
+  $effect(() => {
+    if (calling) speech.tell(calling);
   });
 
   // A stand-in machine is started with the bake that runs in it.
@@ -163,6 +189,7 @@
   });
 </script>
 
+<svelte:window onkeydown={pressByKey} />
 <svelte:head><title>{data.formula.name} · Bake day · Tender Crumb</title></svelte:head>
 
 <div class="run">
@@ -174,17 +201,17 @@
     </h1>
     <div class="no-print flex flex-wrap items-center gap-2">
       <span class="quiet" role="status">
-        {run.stuck
-          ? 'Kept in this browser'
-          : run.waiting > 0
-            ? 'Writing it down …'
-            : 'All written down'}
+        {run.stuck ? 'Kept in this browser' : run.waiting > 0 ? 'Saving …' : 'Saved'}
       </span>
       <a class="knob min-h-14" href="/bake/rescue?bake={run.id}"
         ><LifeBuoy size={18} aria-hidden="true" /> Rescue</a
       >
-      <button class="knob min-h-14" type="button" onclick={() => window.print()}
-        ><Printer size={18} aria-hidden="true" /> Sheet</button
+      <button
+        class="knob min-h-14"
+        type="button"
+        aria-label="Print"
+        title="Print"
+        onclick={() => window.print()}><Printer size={18} aria-hidden="true" /></button
       >
     </div>
   </div>
@@ -210,7 +237,7 @@
         <b class="text-xl">{beside.label} now</b>
         <span>Look into it first.</span>
         <button class="knob knob-act min-h-14" type="button" onclick={() => run.begin(beside)}
-          >The oven heats</button
+          >{runStepKinds.heat.beginSays}</button
         >
         <button class="knob min-h-14" type="button" onclick={() => (run.chosen = beside.id)}
           >How</button
@@ -229,6 +256,16 @@
           </p>
           <h2 id="step" tabindex="-1" bind:this={heading}>{run.step.label}</h2>
           <StepHead {run} step={run.step} timed={timeOf(run.step)} now={planning.now} {time} />
+          {#if speech.can}
+            <button
+              class="knob say no-print min-h-14"
+              type="button"
+              aria-label="Say it"
+              title="Say it"
+              onclick={() => speech.say(aloud(run.step))}
+              ><Volume2 size={20} aria-hidden="true" /></button
+            >
+          {/if}
           {#if next && run.step.id === run.view.now.id && next.id !== run.step.id}
             <p class="quiet mt-3 border-t border-line pt-2">
               Then: <b>{next.label}</b>{timeOf(next) && next.kind !== 'check'
@@ -238,49 +275,40 @@
           {/if}
         </div>
         <div class="work">
-          <StepWork {run} step={run.step} {bakeTimed} {feeding} now={planning.now} {time} />
+          <StepWork
+            {run}
+            step={run.step}
+            timed={timeOf(run.step)}
+            {bakeTimed}
+            {feeding}
+            now={planning.now}
+            {time}
+          />
           <div class="mt-4 flex flex-wrap items-start gap-4">
             <Photos {run} step={run.step.id} label={run.step.label} />
-            <div class="min-w-60 flex-1"><StepNote {run} step={run.step.id} /></div>
+            <div class="min-w-[min(15rem,100%)] flex-1"><StepNote {run} step={run.step.id} /></div>
           </div>
         </div>
       </section>
     {/key}
     <StepActions {run} step={run.step} timed={timeOf(run.step)} {feeding} now={planning.now} />
-    <div class="no-print mt-4 grid gap-3">
-      <DinnerMoved
-        {planning}
-        bake={planId}
-        ready={readyAt}
-        large
-        ontake={({ tells }) => tells.forEach((e) => run.say(e.kind, e.data))}
-      />
-      <DeviceDrawer />
-      <div class="flex flex-wrap items-center gap-3">
-        <button
-          class="knob min-h-14"
-          type="button"
-          onclick={() => run.say('guided', { on: run.view.state.guided !== true })}
-          >{run.view.state.guided ? 'Lead me in short' : 'Lead me sentence by sentence'}</button
-        >
-        {#if asked}
-          <span>Give this bake up? What was written down stays.</span>
-          <button class="knob knob-act min-h-14" type="button" onclick={() => run.giveUp()}
-            >Yes, give it up</button
-          >
-          <button class="knob min-h-14" type="button" onclick={() => (asked = false)}>No</button>
-        {:else}
-          <button class="knob min-h-14" type="button" onclick={() => (asked = true)}
-            >Give this bake up</button
-          >
-        {/if}
-        {#if !awake}
-          <span class="quiet flex-1 basis-60"
-            >This browser lets the screen sleep here: set the tablet to stay awake while you bake.</span
-          >
-        {/if}
-      </div>
-    </div>
+    {#if !awake && run.step.id === run.view.steps[0]?.id}
+      <p class="no-print mt-3">
+        Your screen may go dark. Set the tablet to stay on while you bake.
+      </p>
+    {/if}
+    <details class="no-print mt-4" bind:open={unfolded}>
+      <summary class="knob min-h-14">More</summary>
+      {#if unfolded}
+        {#await more() then { default: MoreOfBake }}
+          <MoreOfBake {run} {planning} {planId} {readyAt} />
+        {:catch}
+          <p class="mt-3">
+            This part is not in this browser yet: open it again when the server is back.
+          </p>
+        {/await}
+      {/if}
+    </details>
     <CounterSheet {run} {timeOf} {time} />
   {/if}
 </div>
@@ -293,7 +321,7 @@
   }
   @media (min-width: 900px) {
     .step-card {
-      grid-template-columns: minmax(0, 19rem) minmax(0, 1fr);
+      grid-template-columns: minmax(0, min(19rem, 33%)) minmax(0, 1fr);
     }
     .lead {
       border-right: 1px solid var(--line);
@@ -301,11 +329,31 @@
     }
   }
   h2 {
+    overflow-wrap: anywhere;
     margin-bottom: 0.5rem;
     font-size: 2.1rem;
     font-weight: 750;
     line-height: 1.1;
     outline-offset: 4px;
+  }
+  .say {
+    margin-top: 0.75rem;
+  }
+  /* On a phone what is weighed stands as high up as it can. */
+  @media (max-width: 899px) {
+    .lead {
+      position: relative;
+    }
+    .say {
+      position: absolute;
+      top: 0;
+      right: 0;
+      margin: 0;
+    }
+    h2 {
+      padding-right: 4rem;
+      font-size: 1.7rem;
+    }
   }
   .work {
     min-width: 0;

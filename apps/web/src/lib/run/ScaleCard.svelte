@@ -36,11 +36,11 @@
   <p class="text-lg"><b>{item.name}</b> {say(item.hint ?? '')}</p>
   {#if live.standing === 'lifted'}
     <p class="live">the bowl is off</p>
-    <p>Put it back: it goes on where it was.</p>
+    <p>Put it back to go on.</p>
   {:else if bySpoon}
     <p class="live">{asMass(item.grams)}</p>
     <p>
-      So little this scale does not show: by the spoon{measure ? `, ${measure}` : ''}.
+      Too little for this scale: use the spoon{measure ? `, ${measure}` : ''}.
     </p>
   {:else if live.standing === 'waiting'}
     <p class="live">waiting for the scale to rest</p>
@@ -66,7 +66,7 @@
   <div class="flex flex-wrap gap-2">
     {#if bySpoon}
       <button class="knob knob-act min-h-14" type="button" onclick={() => run.weigh(item)}
-        >It is in</button
+        >Added</button
       >
     {:else if live.standing === 'over'}
       {#if shownOver?.fix}

@@ -85,7 +85,7 @@
     const grams = shown === undefined ? undefined : together ? pieceOnTop(shown, weighed) : shown;
     if (grams === undefined || !(grams >= 1 && grams <= 20_000)) {
       fault = together
-        ? 'What the scale shows with this piece in the pan, all of them together.'
+        ? 'What the scale shows, with all pieces in the pan.'
         : 'What the piece weighs, in grams, such as 102.';
       return;
     }
@@ -154,7 +154,7 @@
   {#if !isRefused(division)}
     <p>
       <b class="figure">{asMass(division.each)}</b>
-      <span class="text-lg">each of {pieces}</span>
+      {#if pieces > 1}<span class="text-lg">each of {pieces}</span>{/if}
       <span class="quiet block"
         >{asMass(run.view.doughGrams)} of dough, about {asMass(division.scraps)} stay on hands and bench{aside
           ? `, ${asMass(aside)} are set aside`
@@ -302,7 +302,7 @@
         </div>
       </section>
     {:else}
-      <p class="quiet">Plaits of 3, 4 and 6 strands are drawn here, move by move.</p>
+      <p class="quiet">Plaits of 3, 4 and 6 strands are shown move by move.</p>
     {/if}
   {/if}
 </div>

@@ -35,21 +35,26 @@
   const asks = $derived(
     step.kind === 'check' && (run.feeling !== undefined || run.view.advice?.action !== 'leave'),
   );
-  const beginSays = $derived(
-    'beginSays' in taps && taps.beginSays ? taps.beginSays : 'It begins now',
-  );
+  const beginSays = $derived('beginSays' in taps && taps.beginSays ? taps.beginSays : 'Start now');
 </script>
 
 <div class="actions no-print" role="group" aria-label="This step">
   {#if !over && step.kind !== 'taste'}
     {#if waits}
-      <button class="knob knob-act knob-large" type="button" onclick={() => run.begin(step)}
-        >{beginSays}</button
+      <button
+        class="knob knob-act knob-large"
+        type="button"
+        data-tap="done"
+        onclick={() => run.begin(step)}>{beginSays}</button
       >
     {:else if step.kind === 'weigh'}
-      <button class="knob knob-act knob-large" type="button" onclick={() => run.allIn(step)}
+      <button
+        class="knob knob-act knob-large"
+        type="button"
+        data-tap="done"
+        onclick={() => run.allIn(step)}
         >{run.view.steps.some((s) => s.runs && s.task === step.task)
-          ? 'All in: it runs'
+          ? 'All in, machine started'
           : 'All in'}</button
       >
     {:else}
@@ -57,6 +62,7 @@
         class="knob knob-large"
         class:knob-act={!asks}
         type="button"
+        data-tap="done"
         onclick={() => (feeding ? run.fed(step, feeding) : run.done(step))}>{taps.doneSays}</button
       >
     {/if}
@@ -64,29 +70,32 @@
       <button
         class="knob min-h-14"
         type="button"
+        data-tap="later"
         onclick={() => run.longer(step, until(timed?.end) + longerBy)}
-        >It takes longer: +{longerBy} min</button
+        >{longerBy} minutes more</button
       >
     {:else if isNow || waits}
       <button
         class="knob min-h-14"
         type="button"
-        onclick={() => run.later(step, until(timed?.start) + laterBy)}>Later: +{laterBy} min</button
+        data-tap="later"
+        onclick={() => run.later(step, until(timed?.start) + laterBy)}
+        >Remind me in {laterBy} min</button
       >
     {/if}
     {#if isNow}
       <button class="knob min-h-14" type="button" onclick={() => run.skip(step)}
-        >Leave it out</button
+        >Skip this step</button
       >
     {:else}
       <button class="knob min-h-14" type="button" onclick={() => run.beginHere(step)}
-        >All before this is done already</button
+        >Start from here</button
       >
     {/if}
   {/if}
   {#if run.lastTap}
-    <button class="knob min-h-14" type="button" onclick={() => run.takeBackLast()}>
-      <Undo2 size={18} aria-hidden="true" /> Take back: {run.lastTap.says}
+    <button class="knob min-h-14" type="button" data-tap="back" onclick={() => run.takeBackLast()}>
+      <Undo2 size={18} aria-hidden="true" /> Undo: {run.lastTap.says}
     </button>
   {/if}
 </div>

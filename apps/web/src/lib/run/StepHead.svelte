@@ -2,6 +2,7 @@
   import type { RunStep, Sentence } from '@tender-crumb/core/lead';
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
   import type { TimedStep } from '@tender-crumb/core/schedule';
+  import { hoursText } from '@tender-crumb/core/quantity';
   import { untilText } from '../plan/when.ts';
   import Explain from '../ui/Explain.svelte';
   import { glossary, type GlossaryWord } from '../ui/glossary.ts';
@@ -28,7 +29,7 @@
 
   const sentences = $derived<readonly Sentence[]>(run.view.sentences(step));
   const sign = $derived(run.view.sign(step));
-  const hours = $derived(timed ? timed.minutes / 60 : undefined);
+  const hours = $derived(timed ? timed.minutes / 60 : 0);
   const cautions = $derived(run.view.cautions(step, hours));
   const gates = $derived(run.view.gates(step, now.toISOString()));
   const outside = $derived(run.view.outsideAt(step));
@@ -49,7 +50,7 @@
 <div class="grid gap-3">
   {#if over}
     <p class="quiet">
-      {step.standing === 'skipped' ? 'Left out' : 'Done'}{step.doneAt
+      {step.standing === 'skipped' ? 'Skipped' : 'Done'}{step.doneAt
         ? ` at ${time(step.doneAt)}`
         : ''}
     </p>
@@ -62,23 +63,25 @@
   {:else if timed && !isPart}
     <p class="when">
       {#if step.standing === 'under-way'}
-        <span class="quiet">over about</span>
+        <span class="quiet">done about</span>
         <b class="figure">{time(timed.end)}</b>
         <span class="quiet">{untilText(timed.end, now)}</span>
         {#if timed.doubt > 0}
           <span class="quiet basis-full"
-            >8 times in 10 between {time(timed.soonest)} and {time(timed.latest)}</span
+            >most likely {time(timed.soonest)} to {time(timed.latest)}</span
           >
         {/if}
       {:else}
         <span class="quiet">from</span>
         <b class="figure">{time(timed.start)}</b>
         <span class="quiet">{untilText(timed.start, now)}</span>
-        <span class="quiet basis-full"
-          >about {timed.minutes} min{timed.celsius === undefined
-            ? ''
-            : `, at ${asWarmth(timed.celsius)}`}</span
-        >
+        {#if timed.minutes > 0}
+          <span class="quiet basis-full"
+            >about {hoursText(hours)}{timed.celsius === undefined
+              ? ''
+              : `, at ${asWarmth(timed.celsius)}`}</span
+          >
+        {/if}
       {/if}
     </p>
   {/if}
@@ -114,7 +117,7 @@
   {:else}
     <p class="does">{say(shown[0]?.says ?? '')}</p>
     {#if shown[0]?.why}<p class="quiet">{say(shown[0].why)}</p>{/if}
-    {#each shown.slice(1) as sentence (sentence.says)}
+    {#each shown.slice(1) as sentence, i (i)}
       <p class="text-lg">{say(sentence.says)}</p>
       {#if sentence.why}<p class="quiet">{say(sentence.why)}</p>{/if}
     {/each}
@@ -135,7 +138,7 @@
     <details>
       <summary class="link inline-flex min-h-11 items-center">How</summary>
       <ul class="mt-1 grid list-disc gap-1.5 pl-5">
-        {#each more as sentence (sentence.says)}
+        {#each more as sentence, i (i)}
           <li>
             {say(sentence.says)}
             {#if sentence.why}<span class="quiet block">{say(sentence.why)}</span>{/if}
@@ -178,11 +181,11 @@
     gap: 0 0.5rem;
   }
   .figure {
-    font-size: 2.75rem;
+    font-size: min(2.75rem, 15vw);
     line-height: 1.05;
   }
   .does {
-    font-size: 1.5rem;
+    font-size: clamp(1.25rem, 1rem + 1vw, 1.5rem);
     font-weight: 600;
     line-height: 1.25;
   }

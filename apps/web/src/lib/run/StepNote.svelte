@@ -11,6 +11,7 @@
   );
   const longest = 4000;
   const kept = $derived(run.view.state.notes[step] ?? '');
+  let unfolded = $derived(kept !== '');
 
   function keep() {
     const text = written.fields.text.trim().slice(0, longest);
@@ -18,13 +19,11 @@
   }
 </script>
 
-<details class="no-print" open={kept !== ''}>
-  <summary class="link inline-flex min-h-14 items-center"
-    >A note for the next time, at this step</summary
-  >
+<details class="no-print" bind:open={unfolded}>
+  <summary class="link inline-flex min-h-14 items-center">Note for next time</summary>
   <textarea
     class="field mt-1 min-h-16 w-full text-lg"
-    aria-label="Note for the next time"
+    aria-label="Note for next time"
     maxlength={longest}
     bind:value={written.fields.text}
     onchange={keep}></textarea>

@@ -53,7 +53,7 @@
       <b>Fold {folds.indexOf(next) + 1} of {folds.length}</b> at
       <b class="tabular-nums">{time(next.at)}</b>
     {:else}
-      The folds are done: it rises on by itself.
+      Folds done. Let it rise.
     {/if}
     {#if lastDue}
       <span class="quiet block">The last one was due at {time(lastDue.at)}.</span>

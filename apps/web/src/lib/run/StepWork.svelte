@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { RunStep } from '@tender-crumb/core/lead';
-  import type { TimedBake } from '@tender-crumb/core/schedule';
+  import type { TimedBake, TimedStep } from '@tender-crumb/core/schedule';
   import type { Stirred } from '@tender-crumb/core/starter';
+  import HouseQuestion from '../ask/HouseQuestion.svelte';
   import AddIns from './AddIns.svelte';
   import CheckStep from './CheckStep.svelte';
   import CoolStep from './CoolStep.svelte';
@@ -21,6 +22,7 @@
   let {
     run,
     step,
+    timed,
     bakeTimed,
     feeding,
     now,
@@ -28,6 +30,7 @@
   }: {
     run: Run;
     step: RunStep;
+    timed: TimedStep | undefined;
     bakeTimed: TimedBake | undefined;
     feeding: Stirred | undefined;
     now: Date;
@@ -56,14 +59,17 @@
       <MachineChoice {run} course={run.view.course} {now} {time} />
     </div>
   {/if}
+  {#if bakeTimed?.water}<HouseQuestion of="degrees" household={run.household} size="large" />{/if}
   <WeighStep {run} {step} water={bakeTimed?.water} />
 {:else if step.kind === 'check'}
   <CheckStep {run} />
+  <HouseQuestion of="bakers" household={run.household} size="large" />
 {:else if step.kind === 'first-rise' || step.kind === 'final-proof'}
   <RiseStep {run} {step} {time} />
 {:else if step.kind === 'shape'}
   <ShapeStep {run} />
 {:else if step.kind === 'heat' || step.kind === 'bake'}
+  <HouseQuestion of="degrees" household={run.household} size="large" />
   <OvenStep {run} {step} {now} />
 {:else if step.kind === 'mix' && !step.runs}
   <AddIns {run} when="At the end of the kneading, folded in:" />
@@ -71,7 +77,7 @@
 {:else if step.runs && run.view.course}
   <MachineStep {run} {step} course={run.view.course} {now} {time} />
 {:else if step.kind === 'cool'}
-  <CoolStep {run} {step} {now} {time} />
+  <CoolStep {run} {step} {timed} {now} {time} />
 {:else if step.kind === 'taste'}
   <OutcomeStep bake={run.id} dough={run.view.bakedGrams} onfinish={(o) => run.finish(o)} />
 {/if}

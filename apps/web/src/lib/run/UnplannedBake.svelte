@@ -47,11 +47,7 @@
   <div class="mb-3 flex flex-wrap items-baseline justify-between gap-2">
     <h1>{bake.formulaName}</h1>
     <span class="quiet" role="status">
-      {waiting === 0
-        ? 'All written down'
-        : sync.isStuck
-          ? 'Kept in this browser'
-          : 'Writing it down …'}
+      {waiting === 0 ? 'Saved' : sync.isStuck ? 'Kept in this browser' : 'Saving …'}
     </span>
   </div>
   {#if state.finishedAt}
@@ -63,7 +59,7 @@
         {#if more}<p>{more}</p>{/if}
       {/if}
       <p class="quiet">
-        It was baked without a formula here: there was no forecast, and it teaches nothing.
+        Baked without a recipe here: there was no forecast, so the book learns nothing.
       </p>
       <p><a class="knob" href="/book">To the book</a></p>
     </section>

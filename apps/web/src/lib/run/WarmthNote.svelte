@@ -1,16 +1,25 @@
 <script lang="ts">
   import type { WarmthPlace } from '@tender-crumb/core/bake';
-  import { celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
+  import { capital, celsiusTyped, numberTyped } from '@tender-crumb/core/quantity';
   import { standIns } from '../devices/stand-ins.svelte.ts';
   import { asWarmth, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
 
-  let { run, places }: { run: Run; places: readonly WarmthPlace[] } = $props();
+  let {
+    run,
+    places,
+    liquid,
+  }: {
+    run: Run;
+    places: readonly WarmthPlace[];
+    /** What is poured in, where it is not water. */
+    liquid?: string;
+  } = $props();
 
   const rows = {
-    water: { label: 'Water poured at', span: [0, 70] },
-    dough: { label: 'The dough', span: [0, 60] },
-    air: { label: 'Where it stands', span: [-20, 70] },
+    water: { label: 'Water', span: [0, 70] },
+    dough: { label: 'Dough', span: [0, 60] },
+    air: { label: 'Air around it', span: [-20, 70] },
   } as const satisfies Record<WarmthPlace, unknown>;
 
   let typed = $state({ water: '', dough: '', air: '' });
@@ -48,7 +57,7 @@
       }}
     >
       <label class="quiet grid gap-1"
-        >{rows[of].label}{noted === undefined
+        >{of === 'water' && liquid ? capital(liquid) : rows[of].label}{noted === undefined
           ? `, °${writing().temperature}`
           : `: ${asWarmth(noted)}`}
         <input
@@ -64,10 +73,10 @@
           class="knob min-h-14"
           type="button"
           onclick={() => run.say('warmth', { of, celsius: sensed[of]! })}
-          >It is {asWarmth(sensed[of]!)}</button
+          >Use {asWarmth(sensed[of]!)}</button
         >
       {:else}
-        <button class="knob min-h-14" type="submit">Keep</button>
+        <button class="knob min-h-14" type="submit">Save</button>
       {/if}
     </form>
   {/each}

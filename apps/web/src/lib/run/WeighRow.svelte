@@ -2,6 +2,8 @@
   import type { WeighingItem } from '@tender-crumb/core/hands';
   import { gramsTyped, mostGrams, sumTyped } from '@tender-crumb/core/quantity';
   import Check from '@lucide/svelte/icons/check';
+  import CircleOff from '@lucide/svelte/icons/circle-off';
+  import Pencil from '@lucide/svelte/icons/pencil';
   import { asMass, asMassNumber, say, writing } from '../ui/writing.ts';
   import type { Run } from './run.svelte.ts';
 
@@ -67,7 +69,7 @@
         bind:value={typed}
         autofocus
       />
-      <button class="knob min-h-14" type="submit">it is</button>
+      <button class="knob min-h-14" type="submit">OK</button>
       {#if fault}<span class="text-act" role="alert">{fault}</span>{/if}
     </form>
   {:else}
@@ -76,7 +78,9 @@
         class="edit"
         type="button"
         onclick={other}
-        aria-label="The scale shows another amount of {item.name}">other</button
+        aria-label="Different amount of {item.name}"
+        title="Different amount"
+        >{#if next}Different amount{:else}<Pencil size={20} aria-hidden="true" />{/if}</button
       >
       {#if !weighed && !item.whole && item.lines.length === 1}
         <button
@@ -84,7 +88,9 @@
           type="button"
           aria-expanded={missing}
           onclick={() => (missing = !missing)}
-          aria-label="There is no {item.name}">none left</button
+          aria-label="I’ve run out of {item.name}"
+          title="I’ve run out"
+          >{#if next}I’ve run out{:else}<CircleOff size={20} aria-hidden="true" />{/if}</button
         >
       {/if}
     </span>
@@ -101,7 +107,7 @@
           }}>{choice.label}</button
         >
       {:else}
-        <p class="quiet">Nothing here takes the place of {item.name}.</p>
+        <p class="quiet">Nothing else does the work of {item.name}.</p>
       {/each}
       {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
     </div>
@@ -178,6 +184,8 @@
     min-width: 3.5rem;
     padding-inline: 0.4rem;
     min-height: 3.5rem;
+    display: grid;
+    place-items: center;
     color: var(--soft);
     text-decoration: underline;
     text-underline-offset: 3px;

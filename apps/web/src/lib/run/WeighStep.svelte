@@ -62,7 +62,7 @@
   {#if run.view.bread.mixings && step.kind === 'weigh'}
     <p class="text-lg">
       In <b>{run.view.bread.mixings.count} mixings</b>, {asMass(run.view.bread.mixings.flour)} of flour
-      in each: the mixer takes no more. The small figures are what goes into one.
+      each: the mixer takes no more. The small figures are for one.
     </p>
   {/if}
   {#if water && step.kind === 'weigh' && !(run.view.course && warmsFirst(run.view.course))}
@@ -74,7 +74,7 @@
           dough of {asWarmth(run.view.bread.dough)}.
         </p>
       {/if}
-      <WarmthNote {run} places={['water']} />
+      <WarmthNote {run} places={['water']} liquid={water.name} />
     </div>
   {/if}
   {#if step.kind === 'weigh' && run.view.byCup && run.household.bakers.length > 1}
@@ -124,14 +124,12 @@
       {items}
       weighed={isIn}
       next={next?.id}
-      label={inside > 0 ? `${asMass(inside)} are in` : 'nothing is in yet'}
+      label={inside > 0 ? `${asMass(inside)} in` : 'empty'}
     />
     <div class="grid gap-3">
       {#if step.kind === 'weigh' && run.view.level && begun}
         <div>
-          <p class="quiet">
-            With what is in so far as it was weighed, and the rest as it is wanted:
-          </p>
+          <p class="quiet">With what you weighed so far:</p>
           <Level
             level={run.view.level}
             window={run.view.window}
@@ -141,16 +139,16 @@
       {/if}
       {#if bowls.length > 0}
         <label class="quiet grid gap-1"
-          >It stands in
+          >Bowl
           <select class="field min-h-14 text-base text-ink" bind:value={bowlId}>
-            <option value="">a bowl that was tared</option>
+            <option value="">tared to zero</option>
             {#each bowls as b (b.id)}<option value={b.id}>{b.name}, {asMass(b.grams!)}</option
               >{/each}
           </select>
         </label>
         {#if bowl}
           <p>
-            With {bowl.name} a scale that was not tared shows
+            With {bowl.name}, the scale shows
             <b class="tabular-nums">{asMass(bowl.grams! + inside)}</b>{next
               ? ', then '
               : ''}{#if next}<b class="tabular-nums">{asMass(bowl.grams! + inside + next.grams)}</b
@@ -166,7 +164,7 @@
               type="button"
               aria-pressed={share === of}
               onclick={() => run.say('batch', { share: of })}
-              >{of === 0.5 ? 'Half of it' : of === 1 ? 'As written' : 'Twice'}</button
+              >{of === 0.5 ? 'Half' : of === 1 ? 'As written' : 'Double'}</button
             >
           {/each}
           <button
@@ -180,13 +178,12 @@
       {/if}
       {#if custom && flour >= custom.fromFlour}
         <p class="border-l-4 border-rim pl-3">
-          {custom.name}: with {asMass(flour)} of flour, {asMass(custom.grams)} of dough are set aside
-          when it is divided.
+          {custom.name}: set {asMass(custom.grams)} of dough aside when you divide it.
         </p>
       {/if}
       {#if run.view.atSignal.length > 0 && step.kind === 'weigh'}
         <p class="quiet">
-          Weighed beside it, for later: {run.view.atSignal
+          Weigh separately, for later: {run.view.atSignal
             .map((i) => `${i.name} ${asMass(i.grams)}`)
             .join(', ')}.
         </p>

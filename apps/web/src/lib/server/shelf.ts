@@ -8,25 +8,31 @@ import { type LevelMark, forBread } from '@tender-crumb/core/learn';
 import type { StyleId, Window } from '@tender-crumb/core/style';
 import type { Database } from './database/open.ts';
 import { lastFelt } from './store/bakes.ts';
+import { lastBakes, type LastBake } from './store/last-bakes.ts';
 import { trialTurn } from './trial.ts';
 import { readBodies, type FormulaHead } from './store/formulas.ts';
 
 /** A formula as it stands on the shelf. */
 export interface ShelfRow {
   readonly id: string;
+  readonly version: number;
   readonly name: string;
   readonly style: StyleId;
   readonly window: Window;
   readonly shares: readonly Share[];
   readonly level?: LevelMark;
+  /** Where its dough stands, in a few words. */
   readonly says: string;
   readonly fits: boolean;
   readonly older: readonly number[];
   /** What its next bake tries, where something is being tried. */
   readonly trial?: string;
+  /** The bake of it that was finished last. */
+  readonly last?: LastBake;
 }
 
-type Judged = Omit<ShelfRow, 'id' | 'older' | 'trial'> & Pick<Formula, 'asked'>;
+type Judged = Omit<ShelfRow, 'id' | 'version' | 'older' | 'trial' | 'last'> &
+  Pick<Formula, 'asked'>;
 
 const mostKept = 5000;
 const kept = new Map<string, Judged>();
@@ -42,7 +48,7 @@ function judge(formula: Formula, household: Household, belief: Belief): Judged {
     return { name, style, window, shares: [], says: 'No flour yet', fits: false, ...trying };
   }
   const { level, lines, window, totals, cannotTell } = evaluation;
-  const { says, fits } = verdict(evaluation, style);
+  const { brief: says, fits } = verdict(evaluation, style);
   return {
     name,
     style,
@@ -75,23 +81,30 @@ export async function shelfRows(
 ): Promise<ShelfRow[]> {
   const context = `${revision} ${JSON.stringify(household)}`;
   const keyOf = ({ id, version }: FormulaHead) => `${id} ${version} ${context}`;
-  const older = lastFelt(
-    db,
-    heads.map((h) => h.id),
-  );
+  const ids = heads.map((h) => h.id);
+  const before = Promise.all([lastFelt(db, ids), lastBakes(db, ids)]);
   const bodies = await readBodies(
     db,
     heads.filter((h) => !kept.has(keyOf(h))),
   );
   if (kept.size > mostKept) kept.clear();
-  const felt = await older;
+  const [felt, baked] = await before;
   const rows = heads.flatMap((head) => {
     const body = bodies.get(head.id);
     const judged =
       kept.get(keyOf(head)) ?? (body && judge(body, household, forBread(belief, head.id)));
     if (!judged) return [];
     kept.set(keyOf(head), judged);
-    return [{ id: head.id, older: felt.get(head.id) ?? [], ...judged }];
+    const last = baked.get(head.id);
+    return [
+      {
+        id: head.id,
+        version: head.version,
+        older: felt.get(head.id) ?? [],
+        ...(last ? { last } : {}),
+        ...judged,
+      },
+    ];
   });
   return Promise.all(
     rows.map(async ({ asked, ...row }): Promise<ShelfRow> => {

@@ -80,7 +80,7 @@
         <Combobox.Content class="picker-list" sideOffset={4} align="start">
           {#each found as of (of.id)}
             <Combobox.Item class="picker-item" value={of.id} label={of.name}>
-              <RoleMark role={of.role} />
+              <span aria-hidden="true"><RoleMark role={of.role} /></span>
               {of.name}
               {#if glutenFree && of.allergens.includes('gluten')}
                 <b class="ml-auto text-sm text-act">gluten</b>

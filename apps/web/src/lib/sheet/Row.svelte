@@ -109,7 +109,7 @@
         value={line.bag ?? ''}
         onchange={(e) => bind(e.currentTarget.value)}
       >
-        <option value="">no bag told apart</option>
+        <option value="">any bag</option>
         {#each choices as bag (bag.id)}<option value={bag.id}>{bag.name}</option>{/each}
       </select>
     {/if}

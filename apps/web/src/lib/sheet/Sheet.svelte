@@ -98,7 +98,7 @@
       not: line.grams === 0,
     },
     {
-      says: line.held ? 'Scale it with the rest again' : 'Hold it when scaling',
+      says: line.held ? 'Scale it with the rest again' : 'Keep this amount when scaling',
       icon: line.held ? LockOpen : Lock,
       does: () =>
         bench.edit(editLine(bench.formula, line.id, { held: line.held ? undefined : true })),
@@ -123,67 +123,69 @@
 
 {#if whole && bench.formula.stages.length > 1}<StageStrip {bench} />{/if}
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<table class="sheet" class:whole onkeydown={key}>
-  <caption class="sr-only">The formula, in percent, grams and measures</caption>
-  <thead>
-    <tr>
-      <th scope="col" class="role"><span class="sr-only">Role, to drag it by</span></th>
-      <th scope="col" class="left">Ingredient</th>
-      <th scope="col" class="share"
-        ><Explain word="baker’s percentage"
-          >% {totals?.dryBase ? 'of dry base' : schoolNames[school]}</Explain
-        ></th
-      >
-      <th scope="col" class="grams">{writing().mass === 'oz' ? 'Ounces' : 'Grams'}</th>
-      <th scope="col" class="left measure">Measure</th>
-      <th scope="col" class="acts"><span class="sr-only">What to do with it</span></th>
-    </tr>
-  </thead>
-  {#each stages as stage (stage.id)}
-    {#if headed}
-      <tbody>
-        <StageHead
-          {bench}
-          {stage}
-          grams={stage.grams}
-          percent={stage.kind === 'dough' ? '' : percent(stage.grams)}
-          onmenu={(deeds, at) => hang(`The part ${stage.name}`, deeds, at)}
-        />
-      </tbody>
-    {/if}
-    <StageRows
-      {bench}
-      stage={stage.id}
-      lines={stage.own.filter((l) => shown.has(l.id))}
-      {percent}
-      inStage={stage.id === main ? '' : `, ${stage.name}`}
-      onmenu={(line, at) => hang(line.of.name, deedsOf(line), at)}
-      onswap={(line, refused) => ([chosen, swapping] = [refused, line.id])}
-    />
-  {/each}
-  <tfoot>
-    {#if totals}
-      <tr class="sum">
-        <td class="role"></td>
-        <td class="left">Dough</td>
-        <td class="share">{percent(totals.doughGrams)}</td>
-        <td>{asMassNumber(totals.doughGrams)}</td>
-        <td class="left quiet measure">
-          100 % = {asMass(hundred(totals, school))}
-          {totals.dryBase ? 'dry base' : 'flour'}
-        </td>
-        <td class="acts"></td>
+<div class="over">
+  <table class="sheet" class:whole onkeydown={key}>
+    <caption class="sr-only">The recipe, in percent, grams and measures</caption>
+    <thead>
+      <tr>
+        <th scope="col" class="role"><span class="sr-only">Role, to drag it by</span></th>
+        <th scope="col" class="left">Ingredient</th>
+        <th scope="col" class="share"
+          ><Explain word="baker’s percentage"
+            >% {totals?.dryBase ? 'of dry base' : schoolNames[school]}</Explain
+          ></th
+        >
+        <th scope="col" class="grams">{writing().mass === 'oz' ? 'Ounces' : 'Grams'}</th>
+        <th scope="col" class="left measure">Measure</th>
+        <th scope="col" class="acts"><span class="sr-only">What to do with it</span></th>
       </tr>
-    {/if}
-  </tfoot>
-</table>
+    </thead>
+    {#each stages as stage (stage.id)}
+      {#if headed}
+        <tbody>
+          <StageHead
+            {bench}
+            {stage}
+            grams={stage.grams}
+            percent={stage.kind === 'dough' ? '' : percent(stage.grams)}
+            onmenu={(deeds, at) => hang(`The part ${stage.name}`, deeds, at)}
+          />
+        </tbody>
+      {/if}
+      <StageRows
+        {bench}
+        stage={stage.id}
+        lines={stage.own.filter((l) => shown.has(l.id))}
+        {percent}
+        inStage={stage.id === main ? '' : `, ${stage.name}`}
+        onmenu={(line, at) => hang(line.of.name, deedsOf(line), at)}
+        onswap={(line, refused) => ([chosen, swapping] = [refused, line.id])}
+      />
+    {/each}
+    <tfoot>
+      {#if totals}
+        <tr class="sum">
+          <td class="role"></td>
+          <td class="left">Dough</td>
+          <td class="share">{percent(totals.doughGrams)}</td>
+          <td>{asMassNumber(totals.doughGrams)}</td>
+          <td class="left quiet measure">
+            100 % = {asMass(hundred(totals, school))}
+            {totals.dryBase ? 'dry base' : 'flour'}
+          </td>
+          <td class="acts"></td>
+        </tr>
+      {/if}
+    </tfoot>
+  </table>
+</div>
 {#if kilos.length > 0}
   <p class="quiet mt-1">
     A kilo of flour gets {kilos.map((k) => `${asMass(k.grams)} ${k.name}`).join(', ')}.
   </p>
 {/if}
 <div class="no-print mt-2 flex flex-wrap items-center gap-2">
-  <span class="min-w-36 flex-1"
+  <span class="min-w-[min(9rem,100%)] flex-1"
     ><IngredientPicker
       pantry={bench.view.pantry}
       glutenFree={bench.household.glutenFree}
@@ -233,3 +235,12 @@
       bind:chosen
     />{/await}
 {/if}
+
+<style>
+  @media (max-width: 900px) {
+    .over {
+      position: relative;
+      overflow-x: auto;
+    }
+  }
+</style>

@@ -52,6 +52,8 @@
     dropTargetClasses: ['sheet-target'],
     zoneTabIndex: -1,
     zoneItemTabIndex: -1,
+    // It would make a list of the table: lines are moved by their menu and by Alt with an arrow, too.
+    autoAriaDisabled: true,
   }}
   onconsider={consider}
   onfinalize={drop}

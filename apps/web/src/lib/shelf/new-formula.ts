@@ -3,7 +3,7 @@ import { copyOf, type Formula } from '@tender-crumb/core/formula';
 
 /** A formula with nothing in it yet. */
 export const newFormula = (): Formula =>
-  completeFormula({ name: 'New formula', stages: [{ lines: [] }] });
+  completeFormula({ name: 'New recipe', stages: [{ lines: [] }] });
 
 /** A formula once more. */
 export const copied = (formula: Formula, name: string): Formula =>

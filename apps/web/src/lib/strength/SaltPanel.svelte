@@ -35,13 +35,13 @@
       {schoolNames[school]} ({asPercent(inSchool(totals.saltPercent, totals, other))}
       {schoolNames[other]}){within.length > 0
         ? `, what is inside the ${within.map((l) => l.of.name).join(' and ')} counted`
-        : ''}. With the sodium that milk, egg and flour bring by nature it is {asPercent(
+        : ''}. With the natural sodium of milk, egg and flour: {asPercent(
         inSchool(totals.saltEquivalentPercent, totals, school),
       )}.
     </p>
     <table class="w-full text-sm">
       <caption class="quiet text-left"
-        >What moving it does, in one {portions.word} of {portions.count}{portions.assumed
+        >What a change does, in one {portions.word} of {portions.count}{portions.assumed
           ? ' (the usual; say how many under Slices)'
           : ''}</caption
       >
@@ -73,15 +73,15 @@
         checked={bench.household.lowSodium}
         onchange={(e) => bench.settle({ lowSodium: e.currentTarget.checked })}
       />
-      We keep to little salt: corrections then ask for less, never for more.
+      Low salt: we only ever ask for less.
     </label>
     <p class="quiet">
-      Half salt still bakes: faster, a little slacker, flatter in taste. On a low-sodium diet the
-      clinic’s figure goes before ours.
+      Half the salt works: a faster, slacker dough with less taste. On a low-salt diet, follow your
+      clinic.
     </p>
   </div>
 {:else}
-  <p class="quiet">There is no flour in it yet.</p>
+  <p class="quiet">Add some flour first.</p>
 {/if}
 
 <style>

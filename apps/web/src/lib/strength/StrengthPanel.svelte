@@ -32,14 +32,14 @@
     const [water, reached] = [degrees(poured), degrees(cameOut)];
     fault = '';
     if (water === undefined || reached === undefined) {
-      fault = 'How warm the water was, and how warm the dough came out.';
+      fault = 'Enter the water and the dough temperature.';
       return;
     }
     const put = frictionFrom(lines, { water, reached, room, fridge });
     if (put === undefined) return;
     const [least, most] = frictionSpan;
     if (put < least || put > most) {
-      fault = `Mixing does not do that: it would have put ${say(`${Math.round(put)} °C`)} into it. Measure once more.`;
+      fault = `Mixing cannot do that: it would add ${say(`${Math.round(put)} °C`)}. Measure once more.`;
       return;
     }
     bench.settle({ friction: withFriction(bench.household.friction, worked, put) });
@@ -91,7 +91,7 @@
   function take({ grams, weaker, stronger, changes }: Blend) {
     bench.takeChanges({
       correction: `blend:${stronger.id}`,
-      reason: `${gramsText(grams)} of ${stronger.name} in place of ${weaker.name} brings the protein up without gluten`,
+      reason: `${gramsText(grams)} of ${stronger.name} in place of ${weaker.name} brings up the protein without gluten`,
       basis: 'Pearson square on the protein of both',
       changes,
     });
@@ -100,19 +100,19 @@
 
 {#if evaluation && aim !== undefined}
   {@const { totals } = evaluation}
-  <div class="grid gap-5 md:grid-cols-2">
+  <div class="grid gap-5 @2xl:grid-cols-2">
     <section class="grid content-start gap-2">
       <h2>Gluten and protein</h2>
       {#if totals.dryBase}
         <p>
           No cereal flour: gluten is {totals.proteinPercent.toFixed(0)} % protein and holds this bread
-          together by itself.
+          together.
         </p>
       {:else}
         <p>
           The flours bring <b>{totals.proteinPercent.toFixed(1)} %</b> protein; this bread wants
           <b>{aim.toFixed(1)}</b> to {bench.view.style.protein[1]} %{totals.wholeShare > 0.2
-            ? ', with what bran asks for on top'
+            ? ', with extra for the bran'
             : ''}.
         </p>
         {#if totals.proteinPercent >= aim}
@@ -126,7 +126,7 @@
             <button class="knob" type="button" onclick={() => take(blend)}>Take this blend</button>
           </p>
         {:else}
-          <p class="quiet">No flour in the pantry is strong enough to lift it without gluten.</p>
+          <p class="quiet">No flour in the pantry is strong enough without gluten.</p>
         {/if}
       {/if}
       {#if milled.length > 0}
@@ -141,7 +141,7 @@
             </li>
           {/each}
         </ul>
-        <p class="quiet">Hands, hair and sleeves away from the mill while it runs.</p>
+        <p class="quiet">Keep hands, hair and sleeves away from a running mill.</p>
       {/if}
     </section>
     <section class="grid content-start gap-2">
@@ -177,15 +177,12 @@
           {#if water.ice}
             That is {asMass(water.ice)} of ice in place of as much of it, from an ordinary tap.
           {/if}
-          {#if water.beyond}That alone does not bring it there: {water.celsius < 10
+          {#if water.beyond}That alone is not enough: {water.celsius < 10
               ? 'let the flour cool, or use ice'
               : 'warm the flour'}.{/if}
         </p>
         {#if preheats}
-          <p>
-            The machine warms everything first: take it all from the fridge or the tap as it is, and
-            leave the warmed water.
-          </p>
+          <p>The machine warms everything first: use cold ingredients, no warm water.</p>
         {/if}
       {:else}
         <p class="quiet">A dough of {say('10 to 40 °C')}, with some water or milk in it.</p>
@@ -223,18 +220,18 @@
       </div>
       {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
       <p class="quiet">
-        This mixing ({kneadings[worked].label}) puts about {say(
+        Mixing ({kneadings[worked].label}) warms the dough by about {say(
           `${friction.mean.toFixed(1).replace(/\.0$/, '')} °C`,
-        )} into a dough{friction.bakes > 0
-          ? `, as ${friction.bakes} ${friction.bakes === 1 ? 'bake' : 'bakes'} of yours noted`
+        )}{friction.bakes > 0
+          ? `, by ${friction.bakes} of your bakes`
           : bench.household.friction[worked] === undefined
-            ? ', as is customary'
-            : ', as measured here'}. With eggs, water is hot from the tap at most, never boiling.
+            ? ''
+            : ', as measured here'}. With eggs, use tap-hot water at most, never boiling.
       </p>
     </section>
   </div>
 {:else}
-  <p class="quiet">There is no flour in it yet.</p>
+  <p class="quiet">Add some flour first.</p>
 {/if}
 
 <style>

@@ -40,7 +40,7 @@
     absorption: (of) => `the absorption of the ${of}`,
     habit: () => 'how you fill a cup',
     habitOf: (of) => `how you fill a cup of ${of}`,
-    air: () => 'how far the flour here follows the air',
+    air: () => 'how damp your flour gets',
     departure: () => 'how this bread differs from others',
     touch: () => 'how your touch differs from the words',
     measuring: (of) => `measuring the ${of}`,
@@ -68,9 +68,8 @@
     {@const { simulation, surer } = sure.drawn}
     {@const window = bench.view.evaluation?.window ?? [0, 0]}
     <p>
-      Mixed twenty thousand times over, as you measure it, 8 in 10 doughs come out between
-      <b>{asPoints(simulation.low)}</b> and <b>{asPoints(simulation.high)}</b>;
-      <b>{Math.round(100 * simulation.chance)} in 100</b> land in the window.
+      Measured your way, 8 in 10 doughs come out between
+      <b>{asPoints(simulation.low)}</b> and <b>{asPoints(simulation.high)}</b>.
     </p>
     <svg
       class="curve"
@@ -89,15 +88,15 @@
         {height}
       />
       <path class="doughs" d={shape} />
-      {#each window as end (end)}
+      {#each window as end, i (i)}
         <line class="mark" x1={place(end)} x2={place(end)} y1="0" y2={height} />
       {/each}
     </svg>
-    <div class="grid gap-4 sm:grid-cols-2">
+    <div class="grid gap-4 @sm:grid-cols-2">
       <div>
         <h2>What would make it surer</h2>
         {#if surer.length === 0}
-          <p class="quiet">Nothing that is worth an errand: it is as sure as it gets.</p>
+          <p class="quiet">Nothing worth the effort: this is as sure as it gets.</p>
         {:else}
           <ol class="grid gap-1.5">
             {#each surer.slice(0, 5) as s, i (s.key)}
@@ -125,9 +124,7 @@
     </div>
   {:else if !sure.running}
     <p class="quiet">
-      {bench.view.evaluation
-        ? 'Drawing …'
-        : 'There is no flour in it yet, so that there is nothing to draw.'}
+      {bench.view.evaluation ? 'Drawing …' : 'Add some flour first.'}
     </p>
   {/if}
 </div>

@@ -151,7 +151,7 @@
           {/if}
           {#if choices.length === 0}
             <Dialog.Description class="quiet">
-              Nothing known takes the place of this. Change its grams, or take it out.
+              Nothing we know can replace this. Change its grams, or remove it.
             </Dialog.Description>
           {/if}
           <ul class="choices" aria-label="What may take its place">
@@ -176,8 +176,7 @@
           {#if !made}
             {#if choices.length > 0}
               <Dialog.Description class="quiet">
-                Choose what takes its place: both formulas then stand side by side, with what
-                follows from it.
+                Choose what to use instead to see both recipes side by side.
               </Dialog.Description>
             {/if}
           {:else if isRefused(made)}
@@ -193,7 +192,7 @@
             </div>
             {#if made.consequences.length > 0}
               <fieldset class="grid gap-2">
-                <legend class="font-semibold">What follows; untick what you leave</legend>
+                <legend class="font-semibold">What else changes (untick to skip)</legend>
                 {#each made.consequences as correction (correction.key)}
                   <label class="flex items-start gap-2 text-sm">
                     <input

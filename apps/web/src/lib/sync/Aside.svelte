@@ -35,7 +35,7 @@
   async function copy({ entry }: SetAside) {
     said = (await copyText(JSON.stringify(entry.body, null, 2)))
       ? 'Copied as text.'
-      : 'This browser does not let a page copy.';
+      : 'This browser blocks copying.';
   }
 </script>
 
@@ -53,7 +53,7 @@
       >
       <Dialog.Description class="quiet">
         {clashing
-          ? 'Theirs came first and stands. Yours is kept in this browser until you decide.'
+          ? 'Theirs was saved first. Yours is kept here until you decide.'
           : 'It is kept in this browser until you decide; nothing behind it was held up.'}
       </Dialog.Description>
       <p class="quiet min-h-5" role="status">{said}</p>

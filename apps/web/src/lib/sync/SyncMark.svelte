@@ -24,7 +24,7 @@
           <CloudOff size={20} aria-hidden="true" />
           {#if standing.unpaired}
             <span
-              ><b>This device is not let in any more.</b>
+              ><b>This device is locked out.</b>
               {standing.unpaired === 'forgotten'
                 ? 'It was forgotten in the Pantry.'
                 : `${things} in this browser until it is.`}</span
@@ -52,13 +52,11 @@
       {/if}
       {#if standing.storage === 'memory'}
         <span
-          ><b>This browser keeps nothing for this page.</b> What is typed is safe once it is saved: do
-          not close the page before.</span
+          ><b>This browser cannot keep what you type.</b> Do not close the page before it says Saved.</span
         >
       {:else if standing.storage === 'full'}
         <span
-          ><b>This browser has no room left.</b> What is typed is safe once it is saved: do not close
-          the page before.</span
+          ><b>This browser has no room left.</b> Do not close the page before it says Saved.</span
         >
       {/if}
       {#if standing.aside.length > 0}

@@ -23,7 +23,7 @@ export const unpairedHeard = new Set<(why: 'forgotten' | 'closed') => void>();
 const sent = (
   body: unknown,
 ): { readonly headers: Record<string, string>; readonly body: BodyInit } =>
-  body instanceof ArrayBuffer
+  body instanceof ArrayBuffer || body instanceof Blob
     ? { headers: { 'content-type': 'application/octet-stream' }, body }
     : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
 

@@ -18,6 +18,8 @@ const deeds = {
   'old-bakes': { method: 'POST', path: () => '/api/v1/kitchen/old' },
   'take-in': { method: 'POST', path: (id: string) => `/api/v1/kitchen/incoming/${id}` },
   'leave-incoming': { method: 'DELETE', path: (id: string) => `/api/v1/kitchen/incoming/${id}` },
+  'read-page': { method: 'PUT', path: (id: string) => `/api/v1/pages/${id}` },
+  'drop-page': { method: 'DELETE', path: (id: string) => `/api/v1/pages/${id}` },
   'forget-practice': { method: 'DELETE', path: () => '/api/v1/practice' },
 } as const satisfies Record<
   string,
@@ -25,7 +27,7 @@ const deeds = {
 >;
 
 /** Where the server is not there, in words. */
-const away = 'The server does not answer just now, and this is not done without it.';
+const away = 'The server does not answer. Try again later.';
 
 /**
  * Does something that needs the server.
@@ -35,11 +37,25 @@ const away = 'The server does not answer just now, and this is not done without 
  */
 export async function deed<T = unknown>(
   name: keyof typeof deeds,
-  { of = '', body }: { readonly of?: string; readonly body?: unknown } = {},
+  {
+    of = '',
+    body,
+    signal,
+  }: {
+    readonly of?: string;
+    readonly body?: unknown;
+    /** Ends the waiting for an answer. */
+    readonly signal?: AbortSignal;
+  } = {},
 ): Promise<T> {
   const { method, path } = deeds[name];
   try {
-    return await api<T>(method, path(of), method === 'DELETE' ? body : (body ?? {}));
+    return await api<T>(
+      method,
+      path(of),
+      method === 'DELETE' ? body : (body ?? {}),
+      signal ? { signal } : {},
+    );
   } catch (fault) {
     if (fault instanceof ApiError) throw fault;
     throw new ApiError(0, { detail: away });

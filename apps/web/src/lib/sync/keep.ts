@@ -94,7 +94,7 @@ export class Keep {
     const key = String((value as { key?: unknown }).key ?? '');
     const at = currentIso();
     const entry = { key, lane: '', kind: '', body: value, seq: 0, rev: '', at };
-    await this.setAside(entry, 'What this browser kept here cannot be understood any more.');
+    await this.setAside(entry, 'What this browser kept cannot be read any more.');
     const db = await this.#open;
     await db?.delete('waiting', key).catch(() => undefined);
   }

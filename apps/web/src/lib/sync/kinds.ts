@@ -182,7 +182,7 @@ const kinds = {
     (now) => `Something said of ${called(now, 'an ingredient of your own')}`,
   ),
   plan: changing(planAt, () => 'Something planned for Bake day'),
-  'plan-off': gone(({ id }) => planAt(id), 'A bread that is planned no more'),
+  'plan-off': gone(({ id }) => planAt(id), 'A bread that is off the plan'),
   timer: written(timerAt, (row) => `A timer: ${called(row, 'without a name')}`),
   'timer-off': gone(timerAt, 'A timer that was stopped'),
   feeding: written(feedingAt, () => 'A feeding of a starter'),

@@ -69,7 +69,7 @@ export const nothingWaits: Standing = {
 };
 
 /** Why something is shown that was taken but for a part. */
-const saidOtherwise = 'Somebody said it otherwise meanwhile, and theirs stands.';
+const saidOtherwise = 'Someone changed this first; theirs was kept.';
 
 /** What one tab tells the others. */
 interface Told {

@@ -14,7 +14,7 @@ export interface Settled {
   readonly waits?: true;
 }
 
-const remembered: Settled = { refused: false, says: 'Remembered.' };
+const remembered: Settled = { refused: false, says: 'Saved.' };
 
 /** Says something: it is kept here at once, and on the server as soon as that hears of it. */
 export async function said(entry: NewEntry): Promise<Settled> {
@@ -24,13 +24,13 @@ export async function said(entry: NewEntry): Promise<Settled> {
   if (result?.kind === 'stale')
     return {
       refused: true,
-      says: 'Somebody else changed it meanwhile. What you have is kept beside theirs.',
+      says: 'Someone else changed this too. Both are kept.',
       body: result.body,
     };
   return {
     refused: false,
     waits: true,
-    says: 'The server does not hear it just now: it is kept in this browser and goes out by itself.',
+    says: 'Kept in this browser: it goes out by itself when the server is back.',
   };
 }
 

@@ -35,8 +35,7 @@
           <div class="code" role="img" aria-label="The formula as a code">{@html svg}</div>
         {:else if text.length > most}
           <p role="alert">
-            It is too long for a code: {text.length} letters, where {most} are read off a screen. Take
-            it out as a file.
+            Too long for a code: {text.length} letters, where {most} fit. Save a file instead.
           </p>
         {/if}
       {/await}

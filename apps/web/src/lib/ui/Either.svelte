@@ -33,6 +33,8 @@
 <style>
   :global(.either) {
     display: flex;
+    flex-wrap: wrap;
+    max-width: 100%;
     overflow: hidden;
     border: 1.5px solid var(--rim);
     border-radius: 4px 4px 12px 12px;
@@ -60,7 +62,7 @@
     border: 0;
   }
   :global(.either-large button) {
-    min-height: 3.25rem;
+    min-height: 3.5rem;
     padding: 0 1.1rem;
     border: 2px solid var(--rim);
     border-radius: 4px 4px 14px 14px;

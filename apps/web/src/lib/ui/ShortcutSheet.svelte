@@ -7,12 +7,14 @@
     ['?', 'this sheet'],
     ['Ctrl Z', 'undo'],
     ['Ctrl Shift Z', 'redo'],
-    ['↓ or Enter, ↑', 'next or previous line of the formula'],
+    ['↓ or Enter, ↑', 'next or previous line of the recipe'],
     ['← →', 'next cell of the line'],
     ['Alt ↑, Alt ↓', 'move the line up or down'],
     ['Esc', 'forget what is typed in a cell'],
     ['g then s, n, k, b, p', 'go to Shelf, Bench, Bake day, Book, Pantry'],
-    ['← → on the level', 'feel the dough tighter or looser'],
+    ['← → Home End on the level', 'feel the dough tighter or looser'],
+    ['Space or Page ↓ while baking', 'step done (a page-turner does it too)'],
+    ['Page ↑, ↓ while baking', 'undo, later'],
   ];
 </script>
 

@@ -48,9 +48,8 @@
 <section class="bowl grid content-start gap-3 p-5" aria-labelledby="copies">
   <h2 id="copies" class="text-xl">Copies</h2>
   <p>
-    Every night a copy is made, photos with it; seven days, five weeks and a year of months are
-    kept, on this machine. A disk that dies takes them along: take it all out now and then, and keep
-    that elsewhere.
+    A copy is made every night, on this machine. We keep seven days, five weeks and twelve months. A
+    disk that dies takes them along: take it all out now and then, and keep that elsewhere.
   </p>
   <p>
     <button
@@ -63,7 +62,7 @@
   {#if said}<p role="status">{said}</p>{/if}
   {#if fault}<p role="alert" class="font-semibold text-act">{fault}</p>{/if}
   {#if copies.length === 0}
-    <p class="quiet">There is none yet: the first is made a minute after the program starts.</p>
+    <p class="quiet">None yet. The first is made a minute after the start.</p>
   {:else}
     <ul class="grid max-h-96 gap-1 overflow-y-auto">
       {#each copies as copy (copy.name)}
@@ -83,7 +82,7 @@
             onclick={() => {
               said = '';
               asked = copy;
-            }}>Put it back</button
+            }}>Restore</button
           >
         </li>
       {/each}
@@ -110,7 +109,7 @@
           disabled={busy}
           onclick={() =>
             deed(() => needing('put-back', { body: { name: copy.name } }), 'It is put back.')}
-          >{busy ? 'Putting it back …' : 'Put it back'}</button
+          >{busy ? 'Restoring …' : 'Restore'}</button
         >
         <button class="knob min-h-11" type="button" onclick={() => (asked = undefined)}
           >Leave it</button

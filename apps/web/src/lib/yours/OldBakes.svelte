@@ -43,12 +43,12 @@
     }
     const content = await file.text();
     if (content.includes('\u0000')) {
-      fault = 'That is no text: save the table as CSV first.';
+      fault = 'Save the table as CSV first.';
       return;
     }
     const found = oldTable(content);
     if (found.rows.length === 0) {
-      fault = 'There is a heading in it at most, and no bake.';
+      fault = 'There is no bake in this file.';
       return;
     }
     text = content;
@@ -89,10 +89,7 @@
 
 <section class="bowl grid content-start gap-3 p-5" aria-labelledby="old-bakes" id="old">
   <h2 id="old-bakes" class="text-xl">Bakes from before</h2>
-  <p>
-    From a table of your own, as CSV: one row a bake. Its room, bags and formula are not known, so
-    that they stand in the book as assumed.
-  </p>
+  <p>From your own table, as CSV, one bake a row. Room, bags and recipe are taken as today’s.</p>
   <p>
     <label class="knob min-h-11"
       >Pick the table

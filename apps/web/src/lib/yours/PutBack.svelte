@@ -11,11 +11,10 @@
 </script>
 
 <section class="bowl grid content-start gap-3 p-5" aria-labelledby="put-back">
-  <h2 id="put-back" class="text-xl">Put it back, or bring another kitchen’s in</h2>
+  <h2 id="put-back" class="text-xl">Restore, or bring in another kitchen</h2>
   <p>
-    Every line of the file is checked first, and the whole of it is tried out on a copy of your
-    kitchen. Then you see what is new, what you have already and what differs. Nothing you have is
-    taken away.
+    We check the file on a copy of your kitchen first. Then you see what is new, what you have and
+    what differs. Nothing of yours is removed.
   </p>
   <p>
     <label class="knob min-h-11"
@@ -90,14 +89,11 @@
         </div>
       {/if}
       {#if incoming.look.passedOver}
-        <p>
-          An older version also wrote down which devices may come in. That part is skipped: the
-          devices of this kitchen stay as they are.
-        </p>
+        <p>The list of devices in this older file is skipped. Your devices stay.</p>
       {/if}
       {#if incoming.conflicts}
         <fieldset class="grid gap-1">
-          <legend class="font-semibold">Where both have one of the same name</legend>
+          <legend class="font-semibold">If both have the same name</legend>
           <label class="flex min-h-11 items-center gap-2"
             ><input type="radio" value="ours" bind:group={incoming.stays} /> what is here stays</label
           >
@@ -129,7 +125,7 @@
     <p role="status" class="font-semibold">
       {incoming.came === 0
         ? 'Everything was here already.'
-        : `${incoming.came} ${incoming.came === 1 ? 'thing' : 'things'} came in. The book is learned again with them.`}
+        : `${incoming.came} ${incoming.came === 1 ? 'thing' : 'things'} added. The book learns again with them.`}
     </p>
   {/if}
 </section>

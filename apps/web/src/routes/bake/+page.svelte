@@ -5,10 +5,18 @@
   import { sync } from '$lib/sync/sync.svelte.ts';
   import { timeText } from '$lib/plan/when.ts';
   import PlanView from '$lib/plan/PlanView.svelte';
+  import { later } from '$lib/ui/later.ts';
   import type { PageProps } from './$types';
   import { currentTime } from '$lib/clock.ts';
 
   let { data }: PageProps = $props();
+
+  const howWas = later(() => import('$lib/plan/HowWas.svelte'));
+  /** A loaf was asked about on this page: what became of the answer stays. */
+  let asks = $state(false);
+  $effect(() => {
+    if (data.asked.length > 0) asks = true;
+  });
 
   /** Those that were begun here and that the server has not heard of are being baked as well. */
   const bakes = $derived([
@@ -38,13 +46,18 @@
       id = nanoid();
       await goto(`/bake/${bake.id}`);
     } catch (refusal) {
-      fault = `It could not begin: ${(refusal as Error).message}`;
+      fault = `The bake could not start: ${(refusal as Error).message}`;
     }
   }
 </script>
 
 <svelte:head><title>Bake day · Tender Crumb</title></svelte:head>
 <h1 class="mb-3">Bake day</h1>
+{#if asks}
+  {#await howWas() then { default: HowWas }}
+    <HowWas asked={data.asked} zone={data.plan.zone} now={currentTime()} />
+  {/await}
+{/if}
 {#if bakes.length > 0}
   <ul class="no-print mb-4 flex flex-wrap gap-2" aria-label="Being baked">
     {#each bakes as bake (bake.id)}
@@ -61,26 +74,26 @@
   </ul>
 {:else if sync.planned(data.plan.plans).length === 0}
   <p class="mb-4 max-w-3xl text-lg">
-    Nothing is being baked and nothing is planned. Say when a bread should be on the table: the
-    steps, the oven and the night fall into place. Or choose one on the
-    <a class="link" href="/">Shelf</a> and press “Bake this” on its bench.
+    Nothing is planned. Say when you want the bread: the steps, the oven and the night are worked
+    out. Or choose one on the
+    <a class="link" href="/">Shelf</a> and press “Bake”.
   </p>
 {/if}
 <PlanView data={data.plan} breads={data.breads} first={data.first} />
 
 <p class="no-print mt-6 flex flex-wrap gap-3">
-  <a class="knob min-h-14 text-lg" href="/bake/first">A first loaf, sentence by sentence</a>
+  <a class="knob min-h-14 text-lg" href="/bake/first">A first loaf, step by step</a>
   <a class="knob min-h-14 text-lg" href="/bake/rescue">A dough in trouble</a>
 </p>
 <form class="no-print mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
-  <label class="grid gap-1"
-    ><span class="quiet">Something without a formula here: only how it came out</span>
+  <label class="grid max-w-full gap-1"
+    ><span class="quiet">Log a bake without a recipe</span>
     <input
-      class="field min-w-72"
+      class="field w-72"
       bind:value={name}
       required
       maxlength="200"
-      placeholder="Its name"
+      placeholder="Name"
       autocomplete="off"
     />
   </label>

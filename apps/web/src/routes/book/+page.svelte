@@ -31,6 +31,8 @@
   const filtered = $derived(Object.keys(data.asked).length > 0);
   let picked = $state<string[]>([]);
   const most = 4;
+  /** Of what changed, the largest: the rest stands on the bake's own page. */
+  const told = 2;
   const none: Window = [0, 0];
   let words = $derived(data.asked.words ?? '');
 </script>
@@ -41,26 +43,24 @@
   <h1>
     Book <span class="quiet"
       >{data.total}
-      {data.total === 1 ? 'bake' : 'bakes'}{filtered ? ' that fit' : ''}</span
+      {data.total === 1 ? 'bake' : 'bakes'}{filtered ? ' found' : ''}</span
     >
   </h1>
   {#if data.asked.formula}
-    <a class="link touch" href="/book/helped?formula={data.asked.formula}"
-      >What was changed, and did it help?</a
-    >
+    <a class="link touch" href="/book/helped?formula={data.asked.formula}">What helped?</a>
   {/if}
 </div>
 
 <search class="mb-3 flex flex-wrap items-end gap-2" aria-label="Find a bake">
   <form
-    class="min-w-56 flex-1"
+    class="min-w-[min(14rem,100%)] flex-1"
     onsubmit={(e) => {
       e.preventDefault();
       void ask({ words });
     }}
   >
     <label class="quiet grid gap-0.5"
-      >Words of it
+      >Search
       <input
         class="field w-full"
         type="search"
@@ -113,27 +113,27 @@
   )}
   {@render choice(
     'method',
-    'Made',
+    'How it was made',
     'any way',
     deviceIds.map((id) => [id, devices[id].label] as const),
     data.asked.method,
   )}
   {@render choice(
     'stars',
-    'Came out',
+    'Result',
     'any',
     judgements.map((j, i) => [String(i + 1), j] as const),
     data.asked.stars === undefined ? undefined : String(data.asked.stars),
   )}
-  {#if filtered}<a class="knob" href="/book">All of it</a>{/if}
+  {#if filtered}<a class="knob" href="/book">Show all</a>{/if}
 </search>
 
 {#if data.year !== undefined && data.years}
   {#if data.asksYear}
-    <section class="bowl mb-3 px-4 py-2" aria-label="The year, day by day">
+    <section class="bowl mb-3 px-4 py-2" aria-label="The year">
       <p class="flex items-center justify-between gap-2">
-        <b>The year, day by day{data.asked.day ? `: ${data.asked.day}` : ''}</b>
-        <a class="link touch" href={link({ year: undefined, day: undefined })}>Fold it away</a>
+        <b>The year{data.asked.day ? `: ${data.asked.day}` : ''}</b>
+        <a class="link touch" href={link({ year: undefined, day: undefined })}>Hide</a>
       </p>
       <div class="overflow-x-auto py-2">
         <div class="min-w-[44rem]">
@@ -143,7 +143,7 @@
     </section>
   {:else}
     <p class="mb-3">
-      <a class="link touch" href={link({ year: String(data.year) })}>The year, day by day</a>
+      <a class="link touch" href={link({ year: String(data.year) })}>The year</a>
     </p>
   {/if}
 {/if}
@@ -151,11 +151,11 @@
 {#if data.rows.length === 0}
   <p class="bowl p-6">
     {#if filtered}
-      No bake fits all of that. <a class="link" href="/book">All of the book</a>
+      No bake found. <a class="link" href="/book">Show all</a>
     {:else}
-      Nothing is written here yet. Bake something from the <a class="link" href="/">Shelf</a>, say
-      how the dough felt, and the next forecast of that flour starts from there. Bakes from before
-      can be <a class="link" href="/book/yours#old">brought along</a>.
+      No bakes yet. Bake a recipe from the <a class="link" href="/">Shelf</a> and say how the dough
+      felt: the next forecast starts from there. You can
+      <a class="link" href="/book/yours#old">bring older bakes along</a>.
     {/if}
   </p>
 {:else}
@@ -166,9 +166,9 @@
           <th class="py-2 pl-3 font-normal"><span class="sr-only">Compare</span></th>
           <th class="p-2 font-normal">Day</th>
           <th class="p-2 font-normal">Bread</th>
-          <th class="w-56 p-2 font-normal">Forecast, and felt</th>
-          <th class="p-2 font-normal">Came out</th>
-          <th class="p-2 font-normal">Differs from the one before</th>
+          <th class="w-56 p-2 font-normal">Forecast and felt</th>
+          <th class="p-2 font-normal">Result</th>
+          <th class="p-2 font-normal">What changed</th>
         </tr>
       </thead>
       <tbody>
@@ -212,14 +212,14 @@
                   label="Forecast"
                 />
               {/if}
-              {#if row.aside}<span class="quiet">set aside: it teaches nothing</span>
+              {#if row.aside}<span class="quiet">set aside</span>
               {:else if row.odd}<span class="text-sm font-semibold text-act"
-                  >odd: far from its forecast</span
+                  >far from its forecast</span
                 >{/if}
             </td>
             <td class="p-2">
               {#if row.open}
-                <a class="link touch" href="/bake/{row.id}">still being baked</a>
+                <a class="link touch" href="/bake/{row.id}">under way</a>
               {:else if row.outcome}
                 <b class={row.outcome.stars && row.outcome.stars <= 2 ? 'text-act' : ''}
                   >{row.outcome.stars ? judgements[row.outcome.stars - 1] : 'not judged'}</b
@@ -231,16 +231,18 @@
                     .slice(0, 140)}</span
                 >
               {:else}
-                <span class="quiet">nothing was said</span>
+                <span class="quiet">no result yet</span>
               {/if}
             </td>
             <td class="p-2 text-sm leading-snug">
               {#if row.differs === undefined}
-                <span class="quiet">{row.bread ? 'the first of them' : ''}</span>
+                <span class="quiet">{row.bread ? 'first bake' : ''}</span>
               {:else if row.differs.length === 0}
-                <span class="quiet">made alike</span>
+                <span class="quiet">no change</span>
               {:else}
-                {#each row.differs as d (d.key)}<span class="block">{differs(d)}</span>{/each}
+                {#each row.differs.slice(0, told) as d (d.key)}<span class="block"
+                    >{differs(d)}</span
+                  >{/each}
               {/if}
             </td>
           </tr>
@@ -254,11 +256,11 @@
         class="knob knob-act"
         aria-disabled={picked.length < 2}
         href={picked.length < 2 ? undefined : `/book/compare?of=${picked.join(',')}`}
-        >{picked.length < 2 ? 'Tick another to compare' : `Compare these ${picked.length}`}</a
+        >{picked.length < 2 ? 'Tick one more' : `Compare these ${picked.length}`}</a
       >
       <button class="knob" type="button" onclick={() => (picked = [])}>None</button>
     {:else}
-      <span class="quiet">Tick two to four bakes to see them side by side.</span>
+      <span class="quiet">Tick two or more to compare.</span>
     {/if}
     {#if data.pages > 1}
       <nav class="ml-auto flex items-center gap-3" aria-label="Pages">

@@ -19,7 +19,7 @@ export const load: PageServerLoad = ({ url, locals }) => {
 
 const wrong = {
   wrong:
-    'That is not the code. It stands where the program was started, and in the Pantry of a device that is in.',
+    'Wrong code. Find it where the program was started, or in the Pantry of a connected device.',
   'too-often': 'Too many wrong codes. Wait ten minutes, then try again.',
 } as const;
 

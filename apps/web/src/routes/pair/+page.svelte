@@ -62,8 +62,8 @@
     <p class="mt-2 text-lg">
       {data.forgotten
         ? 'This device was forgotten in the Pantry.'
-        : 'This device is not known here yet.'} Enter the code that stands where the program was started,
-      or in the Pantry of a device that is in already. Once is enough.
+        : 'This device is not known here yet.'} Enter the code, once. Find it where the program was started,
+      or in the Pantry of a connected device.
     </p>
     <form class="mt-5 grid gap-4" method="post">
       <input type="hidden" name="to" value={data.to} />
@@ -104,7 +104,7 @@
       <div><button class="knob knob-act knob-large" type="submit">Come in</button></div>
     </form>
     <p class="quiet mt-5">
-      What you typed on this device before is kept here, and goes out once the device is in.
+      What you typed on this device is kept, and goes out once it is connected.
     </p>
   {/if}
 </section>

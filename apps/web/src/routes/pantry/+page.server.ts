@@ -3,7 +3,6 @@ import { kindOfBag } from '@tender-crumb/core/ingredient';
 import { knownAbsorption } from '@tender-crumb/core/learn';
 import { kitchen } from '$lib/server/kitchen.ts';
 import { listLabels } from '$lib/server/store/own.ts';
-import { bakesMeasuredOtherwise } from '$lib/server/store/kitchens.ts';
 import { readBelief } from '$lib/server/store/belief.ts';
 import { readHousehold } from '$lib/server/store/household.ts';
 import type { PageServerLoad } from './$types';
@@ -18,7 +17,6 @@ export const load: PageServerLoad = async () => {
   return {
     household,
     labels,
-    measuredOtherwise: await bakesMeasuredOtherwise(db, household),
     bags: household.bags
       .filter((b) => kindOfBag(b) === 'flour')
       .map((b) => ({

@@ -15,7 +15,8 @@ export interface Score {
 }
 
 /** A hundredth and a bit: what figures typed to the tenth are held to. */
-const near = (got: number, meant: number): boolean => Math.abs(got - meant) <= 0.012 * meant + 0.06;
+export const near = (got: number, meant: number): boolean =>
+  Math.abs(got - meant) <= 0.012 * meant + 0.06;
 
 /** What became of one recipe. */
 export function scoreOf({

@@ -19,8 +19,8 @@ import {
   kitchenThen,
   labelBody,
   levelMark,
-  settingsBody,
 } from '../boundary/schemas.ts';
+import { settingsBody } from '../boundary/settings-schema.ts';
 import { Problem, type Fault } from '../problem.ts';
 import type { ArchiveTableName, Row } from './tables.ts';
 
@@ -139,6 +139,15 @@ const columns: Readonly<Record<ArchiveTableName, Joi.ObjectSchema>> = {
     height: count(1).max(20_000).required(),
     bytes: count(0).required(),
     digest: Joi.string().max(200).required(),
+  }),
+  page: Joi.object({
+    id: plainId.required(),
+    at: instant.required(),
+    width: count(1).max(20_000).required(),
+    height: count(1).max(20_000).required(),
+    bytes: count(0).required(),
+    digest: Joi.string().max(200).required(),
+    rows: Joi.string().max(1_000_000).required(),
   }),
 };
 

@@ -3,7 +3,7 @@ import { mkdirSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { connect } from '../database/open.ts';
 import { runJob } from '../jobs/job.ts';
-import { photoFolder } from '../store/photos.ts';
+import { photoFolder } from '../store/picture-files.ts';
 import { archiveStream } from './write.ts';
 
 /**

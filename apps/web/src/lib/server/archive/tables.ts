@@ -165,6 +165,12 @@ export const archiveTables = {
     of: [['bake', 'bake_id']],
     meeting: 'joined',
   },
+  page: {
+    says: ['photo of a recipe', 'photos of recipes'],
+    key: ['id'],
+    columns: ['id', 'at', 'width', 'height', 'bytes', 'digest', 'rows'],
+    meeting: 'joined',
+  },
 } as const satisfies Partial<Record<keyof Schema, ArchiveTable>>;
 
 export type ArchiveTableName = keyof typeof archiveTables;
@@ -182,6 +188,11 @@ export function sameRow(name: ArchiveTableName, one: Row, other: Row): boolean {
     (column) => derived.includes(column) || (one[column] ?? null) === (other[column] ?? null),
   );
 }
+
+/** Tables whose rows have a picture each. */
+export const pictured = ['photo', 'page'] as const satisfies readonly ArchiveTableName[];
+export const isPictured = (name: ArchiveTableName): boolean =>
+  pictured.some((table) => table === name);
 
 /** Where a table's rows stand in the file, and where a photo does. */
 export const tableEntry = (name: ArchiveTableName): string => `tables/${name}.jsonl`;

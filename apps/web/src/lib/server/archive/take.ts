@@ -13,7 +13,9 @@ import {
   archiveTable,
   archiveTableNames,
   keyOf,
+  isPictured,
   photoEntryName,
+  pictured,
   sameRow,
   type ArchiveTableName,
   type Row,
@@ -255,13 +257,14 @@ async function takePhoto(folder: string, photos: string, id: string): Promise<bo
 /** Photos of the file that can be kept, put into the household's folder: before any row tells of them. */
 async function takePhotos(folder: string, photos: string, step: Step): Promise<Set<string>> {
   const taken = new Set<string>();
-  for await (const rows of archivedRows(folder, 'photo', { checked: true })) {
-    for (const row of rows) {
-      const id = String(row['id']);
-      if (await takePhoto(folder, photos, id).catch(() => false)) taken.add(id);
-      await step('Photos', taken.size);
+  for (const table of pictured)
+    for await (const rows of archivedRows(folder, table, { checked: true })) {
+      for (const row of rows) {
+        const id = String(row['id']);
+        if (await takePhoto(folder, photos, id).catch(() => false)) taken.add(id);
+        await step('Photos', taken.size);
+      }
     }
-  }
   return taken;
 }
 
@@ -270,14 +273,14 @@ async function takePhotos(folder: string, photos: string, step: Step): Promise<S
  * meanwhile stays. On a copy it is the rehearsal, on the household itself the deed: the same rows by the same way.
  *
  * @param stays which of two things of one name
- * @param pictured photos whose pictures are there
+ * @param hasPicture photos whose pictures are there
  * @returns how many things came
  */
 export const takeRows = (
   db: Database,
   folder: string,
   stays: Stays,
-  pictured: (photo: string) => boolean,
+  hasPicture: (photo: string) => boolean,
   step: Step = noStep,
 ): Promise<number> =>
   inTransaction(db, async (tx) => {
@@ -288,7 +291,7 @@ export const takeRows = (
       const { meeting, part } = archiveTable(table);
       for await (const rows of archivedRows(folder, table, { checked: true })) {
         const fit = rows.filter(
-          (row) => owners.take(table, row) && (table !== 'photo' || pictured(String(row['id']))),
+          (row) => owners.take(table, row) && (!isPictured(table) || hasPicture(String(row['id']))),
         );
         const known = await here(tx, table, fit);
         const fresh = fit.filter((row) => !known.has(keyOf(table, row)));
@@ -327,6 +330,6 @@ export async function takeArchive(
   stays: Stays,
   step: Step = noStep,
 ): Promise<number> {
-  const pictured = await takePhotos(folder, photos, step);
-  return takeRows(db, folder, stays, (id) => pictured.has(id), step);
+  const taken = await takePhotos(folder, photos, step);
+  return takeRows(db, folder, stays, (id) => taken.has(id), step);
 }

@@ -14,6 +14,7 @@ import {
   passedOver,
   photoEntryName,
   photosDigest,
+  pictured,
   tableEntry,
   type ArchiveTableName,
   type Row,
@@ -90,20 +91,21 @@ async function* entries(
     };
   }
   const pictures: string[] = [];
-  for await (const rows of rowsOf(db, 'photo')) {
-    for (const { id } of rows) {
-      for (const small of [false, true]) {
-        const name = photoEntryName(String(id), small);
-        const bytes = await readFile(join(photos, name.slice('photos/'.length))).catch(
-          () => undefined,
-        );
-        // A file that is gone is no reason to keep the rest back.
-        if (!bytes) continue;
-        pictures.push(`${name} ${createHash('sha256').update(bytes).digest('hex')}`);
-        yield { name, packed: false, pieces: once(bytes) };
+  for (const table of pictured)
+    for await (const rows of rowsOf(db, table)) {
+      for (const { id } of rows) {
+        for (const small of [false, true]) {
+          const name = photoEntryName(String(id), small);
+          const bytes = await readFile(join(photos, name.slice('photos/'.length))).catch(
+            () => undefined,
+          );
+          // A file that is gone is no reason to keep the rest back.
+          if (!bytes) continue;
+          pictures.push(`${name} ${createHash('sha256').update(bytes).digest('hex')}`);
+          yield { name, packed: false, pieces: once(bytes) };
+        }
       }
     }
-  }
   // The last of all: whoever has it has the whole file.
   yield {
     name: digestEntry,

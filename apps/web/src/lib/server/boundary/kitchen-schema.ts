@@ -5,7 +5,7 @@ import {
   type Custom,
   type TriedHand,
 } from '@tender-crumb/core/household';
-import { taskWaters } from '@tender-crumb/core/learn';
+import { taskDoughs } from '@tender-crumb/core/learn';
 import {
   applianceKindIds,
   crustIds,
@@ -111,7 +111,7 @@ export const bakersField = Joi.array()
         on: Joi.string().isoDate().max(10).required(),
         points: Joi.array()
           .items(Joi.number().min(-30).max(30))
-          .length(taskWaters.length)
+          .length(taskDoughs.length)
           .required(),
       }),
     }),

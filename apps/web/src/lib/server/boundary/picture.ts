@@ -1,12 +1,11 @@
+import { largestPhoto } from '../../wire/largest-photo.ts';
 import { Problem } from '../problem.ts';
 
-/** The largest photo that is taken, bytes: what a tablet's camera makes, twice over. */
-export const largestPhoto = 15 * 1024 * 1024;
 /** The kept picture's longer side, and the small one's, pixels. */
 const keptSide = 1600;
 const smallSide = 320;
 /** More pixels than this are no kitchen's tablet but a bomb: 64 million take a quarter of a gigabyte while they are read. */
-const mostPixels = 64_000_000;
+export const mostPixels = 64_000_000;
 /** So many wait while one is read; whoever comes then comes again. */
 const mostWaiting = 12;
 

@@ -7,33 +7,18 @@ import {
   type FormulaJson,
   type FormulaJson1,
 } from '@tender-crumb/core/exchange';
-import { frictionSpan } from '@tender-crumb/core/belief';
-import {
-  carbSchools,
-  defaultSettings,
-  percentageSchools,
-  waterSchools,
-  type Settings,
-} from '@tender-crumb/core/household';
+import { carbSchools } from '@tender-crumb/core/household';
 import {
   allergens,
   bagShape,
   catalogue,
-  ownIdPattern,
   type Bag,
   type Label,
 } from '@tender-crumb/core/ingredient';
-import { deviceIds, kneadingIds } from '@tender-crumb/core/machine';
+import { deviceIds } from '@tender-crumb/core/machine';
 import {
-  cupMillilitres,
-  decimalMarks,
-  massSchools,
-  temperatureSchools,
-  eggGrams,
-  fills,
   leastGrams,
   mostGrams,
-  tablespoonMillilitres,
   type Field,
   type Shape,
   type Measures,
@@ -43,20 +28,13 @@ import Joi from 'joi';
 import type { NewBake } from '../store/bakes.ts';
 import { check } from './check.ts';
 import { day, instant, named, plainId as id } from './fields.ts';
-import { appliancesField, bakersField, customField, pansField } from './kitchen-schema.ts';
-import { moneyField, pricesField } from './money-schema.ts';
-import { weekField, zoneField } from './plan-schema.ts';
+import { ingredientId } from './ingredient-fields.ts';
+import { cup, fill, roomC, tablespoon } from './measuring-fields.ts';
+import { settingsBody } from './settings-schema.ts';
 import type { Change } from '../../wire/merge.ts';
 
 const text = (most: number) => Joi.string().max(most).allow('');
 export const formulaId = id.required();
-/** Of the household's own. */
-export const ownId = Joi.string().pattern(ownIdPattern);
-/** In the catalogue, or the household's own; whether it has that one is for {@link knownHere} to say. */
-const ingredientId = Joi.alternatives(
-  Joi.string().valid(...catalogue.map((i) => i.id)),
-  ownId,
-).messages({ 'alternatives.match': 'is not an ingredient of the catalogue' });
 /** Nothing, or what a kitchen can weigh. */
 const grams = Joi.alternatives(Joi.valid(0), Joi.number().min(leastGrams).max(mostGrams))
   .required()
@@ -146,10 +124,6 @@ export interface EvaluateQuery {
   readonly recipe?: number;
 }
 
-const cup = Joi.string().valid(...Object.keys(cupMillilitres));
-const tablespoon = Joi.string().valid(...Object.keys(tablespoonMillilitres));
-const fill = Joi.string().valid(...fills);
-const roomC = Joi.number().min(-10).max(60);
 const humidity = Joi.number().min(0).max(100);
 
 export const evaluateQuery = Joi.object<EvaluateQuery>({
@@ -162,76 +136,9 @@ export const evaluateQuery = Joi.object<EvaluateQuery>({
   recipe: Joi.number().integer().min(1).max(1000),
 }).required();
 
-const weighedCup = Joi.object({
-  weighings: Joi.array().items(Joi.number().min(1).max(1000)).min(1).max(20).required(),
-  millilitres: Joi.number().min(50).max(500).required(),
-});
-
 /** The text of a recipe, as it was pasted. */
 export const sourceBody = Joi.object<{ source: string }>({
   source: Joi.string().min(1).max(formatLimits.source).required(),
-}).required();
-
-export const settingsBody = Joi.object<Settings>({
-  measures: Joi.object({
-    cup: cup.required(),
-    tablespoon: tablespoon.required(),
-    fill: fill.required(),
-    egg: Joi.string()
-      .valid(...Object.keys(eggGrams))
-      .required(),
-    cups: Joi.object().pattern(Joi.string().max(100), weighedCup).max(200),
-  }).required(),
-  scaleStep: Joi.number().min(0.01).max(10).required(),
-  room: Joi.object({ celsius: roomC, humidity: Joi.number().min(0).max(1) }).required(),
-  percentages: Joi.string()
-    .valid(...percentageSchools)
-    .required(),
-  water: Joi.string()
-    .valid(...waterSchools)
-    .default(defaultSettings.water),
-  netCarbs: Joi.string()
-    .valid(...carbSchools)
-    .default(defaultSettings.netCarbs),
-  glutenFree: Joi.boolean().default(false),
-  lowSodium: Joi.boolean().default(false),
-  noProbe: Joi.boolean().default(false),
-  writing: Joi.object({
-    mass: Joi.string()
-      .valid(...massSchools)
-      .required(),
-    temperature: Joi.string()
-      .valid(...temperatureSchools)
-      .required(),
-    decimal: Joi.string()
-      .valid(...decimalMarks)
-      .required(),
-  }).default(defaultSettings.writing),
-  words: Joi.object().pattern(Joi.string().max(120), ingredientId).max(500).default({}),
-  each: Joi.object()
-    .pattern(Joi.string().max(200), Joi.number().min(0.01).max(10_000))
-    .max(500)
-    .default({}),
-  yeastKept: Joi.string().valid(...catalogue.filter((i) => i.yeast).map((i) => i.id)),
-  figures: Joi.object()
-    .pattern(Joi.string().max(120), Joi.number().min(-1000).max(1000))
-    .max(400)
-    .default({}),
-  zone: zoneField,
-  altitude: Joi.number().min(-450).max(6000),
-  week: weekField.default(defaultSettings.week),
-  appliances: appliancesField.default(defaultSettings.appliances),
-  pans: pansField.default(defaultSettings.pans),
-  custom: customField,
-  prices: pricesField.default(defaultSettings.prices),
-  money: moneyField.default(defaultSettings.money),
-  friction: Joi.object(
-    Object.fromEntries(
-      kneadingIds.map((id) => [id, Joi.number().min(frictionSpan[0]).max(frictionSpan[1])]),
-    ),
-  ).default(defaultSettings.friction),
-  people: Joi.number().integer().min(1).max(20).default(defaultSettings.people),
-  bakers: bakersField.default(defaultSettings.bakers),
 }).required();
 
 /** Ranges of what a label can say are the core's to judge; here only that they are numbers. */
@@ -339,12 +246,18 @@ export const photoQuery = Joi.object<{ step: string }>({
   step: Joi.string().min(1).max(120).required(),
 }).required();
 
+const pixels = Joi.number().min(-1000).max(20_000).required();
+/** A part of a picture, pixels from its upper left corner. */
+export const stripQuery = Joi.object<{ x0: number; y0: number; x1: number; y1: number }>({
+  x0: pixels,
+  y0: pixels,
+  x1: pixels,
+  y1: pixels,
+}).required();
+
 export const eventsBody = Joi.object<{ events: BakeEvent[] }>({
   events: Joi.array().items(eventField).min(1).max(500).required(),
 }).required();
-
-/** A part of the settings, as RFC 7396 has it; what it comes to is judged as a whole. */
-export const settingsPatch = Joi.object<Record<string, unknown>>().max(20).required();
 
 /** Fields that somebody changed, as they were and as they are to be; what comes of it is checked as a whole. */
 export const changeBody = Joi.object<Change>({

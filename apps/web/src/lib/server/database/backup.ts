@@ -160,7 +160,7 @@ export function contentsOf(file: string): BackupContents {
     return {
       formulas: count('formula'),
       bakes: count('bake'),
-      photos: count('photo'),
+      photos: count('photo') + count('page'),
       ...(row?.newest ? { newest: row.newest } : {}),
     };
   } finally {

@@ -128,6 +128,19 @@ export interface Schema {
     /** Of what was sent, so that the same photo sent twice is one. */
     digest: string;
   };
+  /** A photo of a recipe; the picture itself is a file beside the database, named after the id. */
+  page: {
+    id: string;
+    at: string;
+    width: number;
+    height: number;
+    /** Of the kept picture. */
+    bytes: number;
+    /** Of what was sent, so that the same photo sent twice is one. */
+    digest: string;
+    /** What was read of it, as JSON. */
+    rows: string;
+  };
   own_ingredient: {
     id: string;
     label: string;

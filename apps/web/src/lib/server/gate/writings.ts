@@ -2,6 +2,7 @@
 const rows: ReadonlyArray<readonly [path: RegExp, what: string]> = [
   [/^\/api\/v1\/formulas/, 'a formula'],
   [/^\/api\/v1\/bakes\/[^/]+\/photos/, 'a photo'],
+  [/^\/api\/v1\/pages/, 'a photo of a recipe'],
   [/^\/api\/v1\/bakes/, 'a bake'],
   [/^\/api\/v1\/bags\/[^/]+\/feedings/, 'a feeding'],
   [/^\/api\/v1\/bags/, 'a bag or leaven'],

@@ -13,7 +13,7 @@ import { lookAt, takeArchive, type Stays, type Step } from '../archive/take.ts';
 import { bookEntries } from '../store/book-entries.ts';
 import { readBelief } from '../store/belief.ts';
 import { readHousehold } from '../store/household.ts';
-import { photoFolder } from '../store/photos.ts';
+import { photoFolder } from '../store/picture-files.ts';
 import type { ArchiveStep, ExpectedAsked, JobName, JobReport } from './job.ts';
 
 let stopped = false;

@@ -1,6 +1,8 @@
 import { deviceFor } from '@tender-crumb/core/process';
 import type { Database } from '../database/open.ts';
 import { readPlanData } from '../plan-data.ts';
+import { currentIso } from '../../clock.ts';
+import { askedLoaves } from '../store/asked-loaves.ts';
 import { listBakes } from '../store/bakes.ts';
 import { listFormulas } from '../store/formulas.ts';
 import { madeBefore } from '../store/made-before.ts';
@@ -11,13 +13,15 @@ const mostTold = 30;
 
 /** All that Bake day shows. */
 export async function dayShown(db: Database) {
-  const [{ rows }, plan, formulas] = await Promise.all([
+  const [{ rows }, plan, formulas, asked] = await Promise.all([
     listBakes(db, { open: true, limit: 30 }),
     readPlanData(db),
     listFormulas(db, { limit: mostOffered }),
+    askedLoaves(db, currentIso()),
   ]);
   return {
     bakes: rows,
+    asked,
     plan,
     breads: await Promise.all(
       formulas.rows.map(async ({ id, formula }, i) => ({

@@ -15,7 +15,7 @@ export interface BookAsked {
   readonly stars?: number | undefined;
   /** ISO date, or a month of it. */
   readonly day?: string | undefined;
-  /** Words of its bread, its outcome, its notes. */
+  /** Searchs bread, its outcome, its notes. */
   readonly words?: string | undefined;
 }
 

@@ -1,5 +1,10 @@
 import { soundFigures } from '@tender-crumb/core/coefficients';
-import { defaultSettings, type Household, type Settings } from '@tender-crumb/core/household';
+import {
+  defaultSettings,
+  houseQuestionIds,
+  type Household,
+  type Settings,
+} from '@tender-crumb/core/household';
 import { catalogue } from '@tender-crumb/core/ingredient';
 import { inTransaction, type Database } from '../database/open.ts';
 import { dayAt } from '../day.ts';
@@ -17,7 +22,11 @@ export async function readSettings(db: Database): Promise<Settings> {
     .select('value')
     .where('key', '=', key)
     .executeTakeFirst();
-  return row ? { ...defaultSettings, ...(JSON.parse(row.value) as Settings) } : defaultSettings;
+  // Who settled things before these were asked is not asked them now.
+  const asked = { settled: houseQuestionIds };
+  return row
+    ? { ...defaultSettings, ...asked, ...(JSON.parse(row.value) as Settings) }
+    : defaultSettings;
 }
 
 /** The household: what it settled and what stands in its pantry, today. */

@@ -1,9 +1,8 @@
 import { createHash } from 'node:crypto';
-import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
 import type { Picture } from '../boundary/picture.ts';
 import { inTransaction, type Database } from '../database/open.ts';
 import { currentIso } from '../../clock.ts';
+import { dropPicture, readPicture, writePicture, type PictureSize } from './picture-files.ts';
 
 /** A photo of a bake. */
 export interface Photo {
@@ -18,12 +17,9 @@ export interface Photo {
 /** So many photos of one bake are enough for anybody. */
 export const mostPhotos = 60;
 
-/** Pictures lie in a folder beside the database. */
-export const photoFolder = (databaseFile: string): string => join(dirname(databaseFile), 'photos');
-const fileOf = (folder: string, id: string, size: 'kept' | 'small'): string =>
-  join(folder, `${id}${size === 'small' ? '.small' : ''}.jpg`);
-
-const digestOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+/** What tells one picture that was sent from another. */
+export const digestOf = (bytes: Uint8Array): string =>
+  createHash('sha256').update(bytes).digest('hex');
 
 /** What became of a photo that was sent. */
 export type PhotoKept = 'kept' | 'no-bake' | 'another' | 'too-many';
@@ -55,16 +51,7 @@ export async function keepPhoto(
   if (!bake) return 'no-bake';
   if ((await listPhotos(db, photo.bakeId)).length >= mostPhotos) return 'too-many';
   const { kept, small, width, height } = await picture();
-  await mkdir(folder, { recursive: true, mode: 0o700 });
-  for (const [size, bytes] of [
-    ['kept', kept],
-    ['small', small],
-  ] as const) {
-    const file = fileOf(folder, photo.id, size);
-    // Whole or not at all, whenever the power goes.
-    await writeFile(`${file}.new`, bytes, { mode: 0o600, flush: true });
-    await rename(`${file}.new`, file);
-  }
+  await writePicture(folder, photo.id, { kept, small });
   return inTransaction(db, async (tx): Promise<PhotoKept> => {
     await tx
       .insertInto('photo')
@@ -102,7 +89,7 @@ export async function readPhoto(
   folder: string,
   bakeId: string,
   id: string,
-  size: 'kept' | 'small',
+  size: PictureSize,
 ): Promise<Uint8Array | undefined> {
   const known = await db
     .selectFrom('photo')
@@ -110,7 +97,7 @@ export async function readPhoto(
     .where('id', '=', id)
     .where('bake_id', '=', bakeId)
     .executeTakeFirst();
-  return known && (await readFile(fileOf(folder, id, size)).catch(() => undefined));
+  return known && (await readPicture(folder, id, size));
 }
 
 /** Takes a photo away. Twice is once. */
@@ -129,6 +116,5 @@ export async function dropPhoto(
       .execute(),
   );
   if (gone.length === 0) return;
-  await rm(fileOf(folder, id, 'kept'), { force: true });
-  await rm(fileOf(folder, id, 'small'), { force: true });
+  await dropPicture(folder, id);
 }

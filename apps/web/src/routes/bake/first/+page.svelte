@@ -62,8 +62,7 @@
   <p><a class="link touch" href="/bake">Bake day</a></p>
   <h1 class="text-3xl">A first loaf</h1>
   <p class="text-lg">
-    Never baked? Choose one. You are led sentence by sentence, from what to buy to when to cut it,
-    and nothing needs to be known before.
+    Never baked? Choose one. We lead you step by step, from shopping to cutting.
   </p>
   <div class="flex flex-wrap gap-2" role="group" aria-label="Which bread">
     {#each offered as { name }, i (name)}

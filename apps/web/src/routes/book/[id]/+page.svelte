@@ -85,7 +85,7 @@
   <div class="no-print flex flex-wrap gap-2">
     <button class="knob knob-act" type="button" onclick={again}>Bake this one again</button>
     <a class="knob" href="/book/helped?formula={record.bread}">What helped</a>
-    <a class="knob" href="/bake/{record.id}">Mend it</a>
+    <a class="knob" href="/bake/{record.id}">Edit</a>
     <a class="knob" href="/api/v1/bakes/{record.id}/sheet" download>As Markdown</a>
     <a class="knob" href="/api/v1/bakes/{record.id}/sheet?as=formula" download>As a formula file</a>
     <button class="knob" type="button" onclick={() => (codeOpen = true)}>As a code</button>
@@ -143,13 +143,12 @@
       {#if record.lesson?.odd || record.state.counts === false}
         <p class="rounded-md bg-act-tint p-3">
           {#if record.state.counts === false}
-            Set aside: the book learns nothing from it.
+            Set aside: the book learns nothing from this bake.
             <button class="knob" type="button" onclick={() => tell('counts', { counts: true })}
               >Let it count again</button
             >
           {:else}
-            <b>Odd:</b> it felt so far from its forecast that something else must have happened. It
-            taught less than another bake.
+            <b>Odd:</b> so far from its forecast that it taught less.
             <button class="knob" type="button" onclick={() => tell('counts', { counts: false })}
               >Set it aside</button
             >
@@ -171,13 +170,13 @@
       <table class="w-full">
         <thead class="quiet text-left"
           ><tr
-            ><th class="font-normal"></th><th class="font-normal">thought</th><th
-              class="font-normal">took</th
+            ><th class="font-normal"></th><th class="font-normal">planned</th><th
+              class="font-normal">actual</th
             ></tr
           ></thead
         >
         <tbody>
-          {#each view.times as row (row.says)}
+          {#each view.times as row, i (i)}
             <tr
               ><td class="py-0.5 pr-3">{row.says}</td>
               <td class="py-0.5 pr-3"
@@ -200,9 +199,7 @@
           record.state.warmth.dough === undefined
             ? ''
             : `dough ${asWarmth(record.state.warmth.dough)}`,
-          record.state.warmth.air === undefined
-            ? ''
-            : `where it stood ${asWarmth(record.state.warmth.air)}`,
+          record.state.warmth.air === undefined ? '' : `room ${asWarmth(record.state.warmth.air)}`,
           room.celsius === undefined ? '' : `room ${asWarmth(room.celsius)}`,
           room.humidity === undefined ? '' : `humidity ${Math.round(100 * room.humidity)} %`,
         ]
@@ -251,8 +248,8 @@
     <section class="no-print grid gap-2">
       {#if leaving}
         <p role="alert">
-          Take this bake out of the book, with its photos? What it taught is unlearned. It is in the
-          nightly copies as long as those are kept.
+          Delete this bake and its photos? The book forgets what it taught. The nightly copies keep
+          it for a while.
         </p>
         <p class="flex gap-2">
           <button class="knob knob-act" type="button" onclick={away}>Take it out</button>

@@ -37,7 +37,7 @@
 <h1 class="mb-3">Side by side</h1>
 {#if records.length < 2}
   <p class="bowl p-6">
-    Two bakes at least stand side by side: tick them in <a class="link" href="/book">the list</a>.
+    Tick at least two bakes in <a class="link" href="/book">the list</a>.
   </p>
 {:else}
   <div class="grid gap-4">
@@ -77,9 +77,9 @@
         {/each}
       </table>
       {#if rows.length === 0}
-        <p>Nothing differs that could be told apart: they were made alike, and came out alike.</p>
+        <p>No difference: made alike, with the same result.</p>
       {/if}
-      <p class="quiet mt-2">Only what differs by more than scale, finger and clock can tell.</p>
+      <p class="quiet mt-2">Only clear differences are shown.</p>
     </section>
     {#if levels.length > 1 && window}
       <section class="bowl grid gap-2 p-4" aria-labelledby="levels">

@@ -112,8 +112,7 @@
 
 {#if points.length < 2}
   <p class="bowl p-6">
-    {points.length === 0 ? 'No bake' : 'One bake'} of this bread has both noted. Measured twice, something
-    can be drawn of it.
+    {points.length === 0 ? 'No bake' : 'One bake'} of this bread has both. Two are needed for a chart.
   </p>
 {:else}
   <section class="bowl p-4" aria-label={question.asks}>

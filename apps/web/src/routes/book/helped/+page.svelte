@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { outcomes, type Effect } from '@tender-crumb/core/book';
+  import { effectText, outcomes, type Effect } from '@tender-crumb/core/book';
   import { styles } from '@tender-crumb/core/style';
-  import type { Asked, Formula } from '@tender-crumb/core/formula';
+  import { trying, type Asked } from '@tender-crumb/core/formula';
+  import { capital } from '@tender-crumb/core/quantity';
   import { nanoid } from 'nanoid';
   import { goto } from '$app/navigation';
   import { draftEntry } from '$lib/sync/kinds.ts';
@@ -28,23 +29,14 @@
   let fault = $state('');
 
   /** Asks beforehand whether a change helps, or ends that. */
-  async function ask(trial: (Pick<Asked, 'key' | 'from' | 'to'> & { of: string }) | undefined) {
+  async function ask(trial: Pick<Asked, 'key' | 'says' | 'from' | 'to'> | undefined) {
     if (!data.head || !data.bread || !outcome) return;
-    const formula: { -readonly [K in keyof Formula]: Formula[K] } = { ...data.head.formula };
-    delete formula.asked;
-    const next: Formula = trial
-      ? {
-          ...formula,
-          asked: {
-            ...{ key: trial.key, says: trial.of, from: trial.from, to: trial.to },
-            ...{ by: outcome, askedOn: data.today ?? '' },
-          },
-        }
-      : formula;
+    const asked = trial && { ...trial, by: outcome, askedOn: data.today ?? '' };
+    const formula = trying(data.head.formula, asked);
     fault = '';
     try {
       await mustSay(
-        draftEntry({ id: data.bread, version: data.head.version, draft: nanoid(), formula: next }),
+        draftEntry({ id: data.bread, version: data.head.version, draft: nanoid(), formula }),
       );
       await refresh();
     } catch (refusal) {
@@ -57,28 +49,23 @@
     const few = Math.min(times, without);
     const rests = `${times} with it, ${without} without`;
     const also = together.join(' and ');
-    const it = also === '' ? 'It' : `It, or ${also} that came with it,`;
-    const tied = also === '' || few < 3 ? '' : ' Which of them it was cannot be told.';
+    const it = also === '' ? 'It' : `It, or ${also},`;
+    const tied = also === '' || few < 3 ? '' : ' We cannot tell which.';
     const says: Record<Effect['conclusion'], string> = {
       helped: `${it} helped (${rests}).`,
-      hurt: `${it} did harm (${rests}).`,
-      'perhaps helped': `${it} may have helped; chance alone would look so now and then (${rests}).`,
-      'perhaps hurt': `${it} may have done harm; chance alone would look so now and then (${rests}).`,
-      'no telling':
-        few < 3
-          ? `Too few to tell (${rests}).`
-          : `No telling: it made no difference that stands out from the rest (${rests}).`,
+      hurt: `${it} made it worse (${rests}).`,
+      'perhaps helped': `${it} may have helped, or it was chance (${rests}).`,
+      'perhaps hurt': `${it} may have made it worse, or it was chance (${rests}).`,
+      'no telling': few < 3 ? `Too few to tell (${rests}).` : `No clear difference (${rests}).`,
     };
     return conclusion === 'no telling' ? says[conclusion] : says[conclusion] + tied;
   };
-  const size = (of: Effect, unit: string): string =>
-    `${asPoints(of.effect)} ${unit}, give or take ${of.giveOrTake.toFixed(1)}`;
 </script>
 
 <svelte:head><title>What helped · Tender Crumb</title></svelte:head>
 
 <div class="mb-3 flex flex-wrap items-center justify-between gap-3">
-  <h1>What did I change, and did it help?</h1>
+  <h1>What helped?</h1>
   {#if data.bread}<BreadPicker
       breads={data.breads}
       find={data.find}
@@ -89,16 +76,14 @@
 
 {#if !data.bread && data.find}
   <FindBread find={data.find} shown={0} total={0} />
-  <p class="bowl mt-3 p-6">No bread that was baked here is called that.</p>
+  <p class="bowl mt-3 p-6">No bread of that name was baked here.</p>
 {:else if !data.bread}
-  <p class="bowl p-6">
-    Once a bread was baked a few times, it stands here what became of each change.
-  </p>
+  <p class="bowl p-6">Bake a bread a few times to see what each change did.</p>
 {:else}
   <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
     <section class="bowl grid gap-3 p-4" aria-labelledby="changes">
       <div class="flex flex-wrap items-center justify-between gap-2">
-        <h2 id="changes" class="text-lg">What was changed</h2>
+        <h2 id="changes" class="text-lg">What you changed</h2>
         {#if there.length > 1 && outcome}
           <Either
             label="By what it is judged"
@@ -110,11 +95,10 @@
       </div>
       {#if !result || !outcome}
         <p>
-          Two judged bakes at least are needed; there {data.bakes === 1 ? 'is' : 'are'}
-          {data.bakes} in the book.
+          This needs two bakes with a result. The book has {data.bakes}.
         </p>
       {:else if result.effects.length === 0}
-        <p>Nothing was changed between these {result.bakes} bakes that could be told apart.</p>
+        <p>These {result.bakes} bakes were made alike.</p>
       {:else}
         <ul class="grid gap-3">
           {#each result.effects as effect (effect.key)}
@@ -127,18 +111,17 @@
                 {say(sentence(effect))}
               </p>
               <p class="quiet">
-                {size(effect, outcomes[outcome].unit)}{effect.alike === undefined ||
-                effect.conclusion === 'no telling'
+                {capital(effectText(outcome, effect.effect, effect.giveOrTake))}{effect.alike ===
+                  undefined || effect.conclusion === 'no telling'
                   ? ''
-                  : `. Where nothing helps, ${effect.alike < 1 ? 'less than 1' : effect.alike} of 100 books look as clear`}.
+                  : `. Chance alone looks as clear in ${effect.alike < 1 ? 'less than 1' : effect.alike} of 100 books`}.
               </p>
             </li>
           {/each}
         </ul>
         <p class="quiet">
-          Every change is weighed against all the others at once, over {result.bakes} judged bakes; one
-          is taken to be small until bakes say otherwise. It is judged again at {result.nextLook} bakes:
-          whoever looks after each bake finds a cause sooner or later.
+          From {result.bakes} bakes, all changes weighed together. We look again at {result.nextLook}
+          bakes: looking too often finds causes by chance.
         </p>
       {/if}
     </section>
@@ -153,14 +136,14 @@
               : say(`${asked.says} ${asked.from}, as usual`)}.
           </p>
           <p>
-            {data.turn.left} more {data.turn.left === 1 ? 'bake' : 'bakes'}, turn about, then the
-            book says what it finds.
+            {data.turn.left} more {data.turn.left === 1 ? 'bake' : 'bakes'}, with and without in
+            turn.
           </p>
           {#if answer}
             <p class={answer.conclusion === 'no telling' ? 'quiet' : 'font-semibold'}>
               So far: {say(sentence(answer))}{answer.alike === undefined
                 ? ''
-                : ` Where nothing helps, ${answer.alike < 1 ? 'less than 1' : answer.alike} of 100 books look as clear.`}
+                : ` Chance alone looks as clear in ${answer.alike < 1 ? 'less than 1' : answer.alike} of 100 books.`}
             </p>
           {/if}
           <div>
@@ -170,20 +153,19 @@
         </section>
       {:else if result?.trial}
         <section class="bowl grid gap-1 p-4" aria-labelledby="trial">
-          <h2 id="trial" class="text-lg">The trial that would tell most</h2>
+          <h2 id="trial" class="text-lg">What to try next</h2>
           <p class="text-lg">{say(result.trial.says)}</p>
           <p class="quiet">
-            It would narrow what is known of that change by about {Math.round(
-              100 * result.trial.narrows,
-            )} in 100; no other single bake would by more.
+            One bake makes this about {Math.round(100 * result.trial.narrows)} % surer, more than any
+            other.
           </p>
           {#if data.head}
             <p>
-              Surest is turn about: with it, without it, until {result.nextLook} bakes are judged.
+              Best in turn: with it, without it, until you have {result.nextLook} bakes.
             </p>
             <div>
-              <button class="knob" type="button" onclick={() => ask(result.trial)}
-                >Try it, turn about</button
+              <button class="knob" type="button" onclick={() => ask(result.trial?.asks)}
+                >Try it in turn</button
               >
             </div>
             {#if fault}<p class="text-act" role="alert">{fault}</p>{/if}
@@ -192,16 +174,16 @@
       {/if}
       {#if style && wanted}
         <section class="bowl grid gap-2 p-4" aria-labelledby="window">
-          <h2 id="window" class="text-lg">Where is this bread right in this house?</h2>
+          <h2 id="window" class="text-lg">Your window for this bread</h2>
           <WindowDots {looks} window={wanted.window} usual={wanted.style} />
           <p>
             {#if wanted.looks === 0}
-              No judged loaf yet: the window is that of {styles[style].inSentence},
+              No loaf with a result yet. The usual window of {styles[style].inSentence} is
               {asPoints(wanted.style[0])} to {asPoints(wanted.style[1])}.
             {:else}
               <b>{asPoints(wanted.window[0])} to {asPoints(wanted.window[1])}</b>, by
               {wanted.looks}
-              {wanted.looks === 1 ? 'loaf' : 'loaves'}; that of {styles[style].inSentence} is
+              {wanted.looks === 1 ? 'loaf' : 'loaves'}. Usual for {styles[style].inSentence}:
               {asPoints(wanted.style[0])} to {asPoints(wanted.style[1])}.
             {/if}
           </p>

@@ -23,9 +23,8 @@
 
 <h1 class="mb-1">What the book has learned</h1>
 <p class="quiet mb-3">
-  Each figure as it is believed now, beside what the tables say; open one to see the bakes that it
-  rests on. Your own figures go over all of them: <a class="link" href="/pantry/figures">figures</a
-  >.
+  What the book learned, beside the tables. Open one to see its bakes. Your own figures go over all
+  of them: <a class="link" href="/pantry/figures">figures</a>.
 </p>
 
 {#if data.pages > 1 || data.find}
@@ -35,7 +34,7 @@
       {#if data.page > 1}<a class="knob" href={pageLink(data.page - 1)}>Back</a>{/if}
       <span class="quiet"
         >{data.total === 0
-          ? 'No bread that was baked here is called that.'
+          ? 'No bread of that name was baked here.'
           : `${data.total} ${data.total === 1 ? 'bread' : 'breads'}, the most often baked first: ${data.page} of ${data.pages}`}</span
       >
       {#if data.page < data.pages}<a class="knob" href={pageLink(data.page + 1)}>Further</a>{/if}
@@ -58,15 +57,14 @@
       {/each}
     </ul>
     <p class="quiet">
-      Corrections of water and flour, taken or not, against how the dough felt. The more often they
-      were wrong, the less sure the next ones are said to be.
+      Water and flour corrections against how the dough felt. If they are often wrong, we call the
+      next ones less sure.
     </p>
   </section>
 {/if}
 {#if rows.length === 0 && windows.length === 0}
   <p class="bowl p-6">
-    Nothing yet. Each bake whose dough is felt, whose rise is noted or whose loaf is weighed teaches
-    something, and it stands here with its evidence.
+    Nothing yet. Feel the dough, note a rise or weigh a loaf, and what it teaches comes here.
   </p>
 {:else}
   <div class="grid items-start gap-4 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
@@ -137,7 +135,7 @@
       <section class="bowl sticky top-2 grid gap-2 p-4" aria-labelledby="evidence">
         <h2 id="evidence" class="text-lg">{open.says}: the evidence</h2>
         {#if data.evidence.length === 0}
-          <p class="quiet">It was measured by hand: no bake stands behind it.</p>
+          <p class="quiet">Measured by hand, not from bakes.</p>
         {:else}
           <ol class="grid max-h-[70vh] gap-1 overflow-y-auto">
             {#each data.evidence as e (e.id)}

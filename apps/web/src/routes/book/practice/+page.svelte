@@ -1,5 +1,6 @@
 <script lang="ts">
   import { settingsOf } from '@tender-crumb/core/household';
+  import { capital } from '@tender-crumb/core/quantity';
   import {
     calls,
     lessons,
@@ -36,7 +37,6 @@
     volume: 'Its height',
     skin: 'Its skin',
   };
-  const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
   const leaning = $derived(practice.leaning);
   let said = $state('');
   const household = $derived(settledHouse(data.household));
@@ -142,8 +142,8 @@
     <h2 id="leaning" class="text-lg">Where your judgement leans</h2>
     {#if leaning.rounds === 0}
       <p class="quiet">
-        Look at the dough, read what the tests say, and call what you would do. After some rounds it
-        stands here whether you lean to water or to flour.
+        Look at the dough, read the tests, and say what you would do. After some rounds you see
+        whether you lean to water or to flour.
       </p>
     {:else}
       <p class="text-2xl font-bold">{leaning.right} of {leaning.rounds} right</p>
@@ -157,8 +157,8 @@
       {#if leaning.early !== undefined && Math.abs(leaning.early) > 0.2}
         <p>
           {leaning.early > 0
-            ? 'Loaves are called riper than they are: too early into the oven.'
-            : 'Loaves are called less ripe than they are: too late into the oven.'}
+            ? 'You bake too early: loaves look riper to you than they are.'
+            : 'You bake too late: loaves look less ripe to you than they are.'}
         </p>
       {/if}
       {#if leaning.lean}

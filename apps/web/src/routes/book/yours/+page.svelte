@@ -20,22 +20,16 @@
   }
 </script>
 
-<svelte:head><title>Yours to keep · Book · Tender Crumb</title></svelte:head>
+<svelte:head><title>Backup and export · Book · Tender Crumb</title></svelte:head>
 
-<h1 class="mb-1">Yours to keep</h1>
-<p class="quiet mb-3">
-  All of it is on this machine and nowhere else. It can be taken out, put back and carried over by
-  anybody who can press a button.
-</p>
+<h1 class="mb-1">Backup and export</h1>
+<p class="quiet mb-3">All of it is on this machine only. Save it, restore it or move it here.</p>
 
 <div class="grid items-start gap-4 lg:grid-cols-2">
   <div class="grid gap-4">
     <section class="bowl grid content-start gap-3 p-5" aria-labelledby="out">
       <h2 id="out" class="text-xl">Take it all out</h2>
-      <p>
-        One file with every formula and its versions, every bake with its events and photos, the
-        pantry and the settings. Inside is plain text that any program can read.
-      </p>
+      <p>One file with all you have: recipes, bakes, photos. Inside is plain text.</p>
       <p class="flex flex-wrap gap-2">
         <a class="knob knob-act min-h-11" href="/api/v1/kitchen" download>Everything, as one file</a
         >
@@ -46,10 +40,7 @@
           >Their lines for a spreadsheet</a
         >
       </p>
-      <p class="quiet">
-        A single bake goes out as Markdown or as a code from its own page; a formula in five
-        formats, or as a code to be photographed, from its bench.
-      </p>
+      <p class="quiet">A bake is saved from its own page, a recipe from its bench.</p>
     </section>
     <PutBack />
     <OldBakes formulas={data.formulas} />
@@ -59,16 +50,16 @@
     <section class="bowl grid content-start gap-2 p-5" aria-labelledby="move">
       <h2 id="move" class="text-xl">To another machine</h2>
       <ol class="ml-5 grid list-decimal gap-1">
-        <li>Here: take everything out, and carry the file over.</li>
-        <li>There: install the program as its read-me says, and start it.</li>
-        <li>There, on this page: pick the file, look at what comes, take it in.</li>
-        <li>Let your tablets in again with the code that it shows.</li>
+        <li>Here: save all, and copy the file over.</li>
+        <li>There: install and start the program (see its read-me).</li>
+        <li>There, on this page: choose the file, check it, restore it.</li>
+        <li>Connect your tablets again with the new code.</li>
       </ol>
     </section>
     <section class="bowl grid content-start gap-2 p-5" aria-labelledby="away">
       <h2 id="away" class="text-xl">Take everything away</h2>
       <p>
-        Every formula, bake, photo and copy on this machine. There is no way back{data.ofDemo
+        All recipes, bakes, photos and copies on this machine. This cannot be undone{data.ofDemo
           ? '; the demo comes anew when it is started again'
           : ''}.
       </p>

@@ -32,18 +32,14 @@
   }
 
   const forget = (id: string, name: string) =>
-    act(
-      () => deed('forget-device', { of: id }),
-      `“${name}” is forgotten, and the code is another one now.`,
-    );
+    act(() => deed('forget-device', { of: id }), `“${name}” is forgotten. There is a new code.`);
   const rename = (id: string, name: string) =>
-    act(() => mustSay(rowEntry('device', { id, row: { name } })), 'Remembered.');
+    act(() => mustSay(rowEntry('device', { id, row: { name } })), 'Saved.');
 </script>
 
-<svelte:head><title>Devices · Pantry · Tender Crumb</title></svelte:head>
+<svelte:head><title>Tablets and phones · Pantry · Tender Crumb</title></svelte:head>
 
-<p><a class="link" href="/pantry">Pantry</a></p>
-<h1>Devices</h1>
+<h1>Tablets and phones</h1>
 <p class="quiet min-h-6" role="status">
   {said}{#if fault}<span class="text-act">{fault}</span>{/if}
 </p>
@@ -53,9 +49,9 @@
     <h2 id="let-in">Let a tablet or phone in</h2>
     {#if data.addresses.length === 0}
       <p class="mt-2">
-        The program listens to this machine alone, so that no other device can reach it. To open it
-        to the house, start it with <code>HOST=0.0.0.0</code>; the addresses and the code then stand
-        here.
+        Only this machine can use the program. To open it to the house, start it with <code
+          >HOST=0.0.0.0</code
+        >; the addresses and the code then stand here.
       </p>
     {:else}
       <div class="mt-2 flex flex-wrap items-center gap-5">
@@ -63,7 +59,7 @@
           <img class="drawing" src={data.drawing} alt="Address and code, drawn for a camera" />
         {/if}
         <div class="grid flex-1 basis-56 gap-2">
-          <p>Point its camera here, or open one of these and enter the code:</p>
+          <p>Point the camera here, or open one of these and enter the code:</p>
           <ul>
             {#each data.addresses as address (address)}<li><code>{address}</code></li>{/each}
           </ul>
@@ -79,7 +75,7 @@
       </div>
     {/if}
     <p class="quiet mt-3">
-      Whoever has the code can read and write everything in this kitchen. Give it to nobody outside.
+      Who has the code can see and change all. Do not share it outside the house.
     </p>
   </section>
 
@@ -126,9 +122,20 @@
         {/each}
       </ul>
       <p class="quiet mt-2">
-        A device that is forgotten reads and writes nothing any more, and stays out whatever copy is
-        put back. What it has not sent yet can be saved there as a file.
+        A forgotten device is locked out, even after a restore. It can still save what it has not
+        sent.
       </p>
+    {/if}
+  </section>
+
+  <section class="bowl p-4" aria-labelledby="home-screen">
+    <h2 id="home-screen">On the home screen</h2>
+    <p class="mt-2">
+      Open this page on the tablet. In the browser’s menu choose <i>Add to home screen</i> or
+      <i>Install app</i>. Tender Crumb then opens like an app, also while the server is away.
+    </p>
+    {#if data.trust}
+      <p class="quiet mt-2">Trust the certificate of this house first.</p>
     {/if}
   </section>
 

@@ -4,6 +4,7 @@
   import { catalogue } from '@tender-crumb/core/ingredient';
   import { numberIn } from '$lib/pantry/faults.ts';
   import { saidOfHouse } from '$lib/sync/said.ts';
+  import { untrack } from 'svelte';
   import { SvelteSet } from 'svelte/reactivity';
   import type { PageProps } from './$types';
 
@@ -12,8 +13,15 @@
   const groups = $derived(
     figureGroups([...catalogue, ...data.household.own], data.household.figures),
   );
-  /** A group’s rows are laid out once somebody looks into it. */
-  const opened = new SvelteSet<string>();
+  const first = untrack(() => groups[0]?.title ?? '');
+  const unfolded = new SvelteSet([first]);
+  /** A group’s rows are laid out once somebody looks into it, and stay: something may be typed in them. */
+  const laidOut = new SvelteSet([first]);
+  function fold(title: string, open: boolean) {
+    if (!open) return void unfolded.delete(title);
+    unfolded.add(title);
+    laidOut.add(title);
+  }
 
   let said = $state('');
   let faults = $state<Record<string, string>>({});
@@ -43,23 +51,21 @@
 
 <svelte:head><title>Figures · Pantry · Tender Crumb</title></svelte:head>
 
-<p><a class="link" href="/pantry">Pantry</a></p>
-<h1>The figures that everything rests on</h1>
+<h1>Model figures</h1>
 <p class="mt-1 max-w-3xl">
-  The figures of the dough model, each with its spread and where it comes from. Yours go over ours:
-  type one, and every level, correction and lesson follows it. Empty the field, and ours is back.
+  The figures of the dough model, with their spread and source. Type your own and everything follows
+  it. Empty the field to get ours back.
 </p>
 <p class="quiet min-h-6" role="status">{said}</p>
 
 <div class="grid gap-4">
-  {#each groups as group, i (group.title)}
+  {#each groups as group (group.title)}
     <details
       class="bowl p-4"
-      open={i === 0}
-      ontoggle={(e) => e.currentTarget.open && opened.add(group.title)}
+      bind:open={() => unfolded.has(group.title), (open) => fold(group.title, open)}
     >
       <summary class="text-lg font-semibold">{group.title}</summary>
-      {#if i === 0 || opened.has(group.title)}
+      {#if laidOut.has(group.title)}
         <div class="overflow-x-auto">
           <table class="mt-2 w-full text-sm">
             <thead class="quiet text-left">

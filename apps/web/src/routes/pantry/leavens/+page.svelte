@@ -30,19 +30,16 @@
     bag.bestBefore !== undefined && bag.bestBefore < (household.today ?? '');
 </script>
 
-<svelte:head><title>Leavens · Tender Crumb</title></svelte:head>
+<svelte:head><title>Starters and yeast · Tender Crumb</title></svelte:head>
 
-<p><a class="link touch" href="/pantry">Pantry</a></p>
-<h1>Leavens</h1>
-<p class="quiet mb-3">
-  Starters and packets of yeast, each told apart: bound to a formula, each learns its own pace.
-</p>
+<h1>Starters and yeast</h1>
+<p class="quiet mb-3">Choose one in a recipe, and the book learns its pace.</p>
 <div class="grid items-start gap-4 lg:grid-cols-2">
   <div class="grid gap-4">
     {#if starters.length === 0}
       <p class="bowl p-4 text-lg">
-        No starter is kept here yet. Say what yours is fed: then it tells you when to feed it for a
-        bake, and with how much.
+        No starter yet. Add yours and what you feed it. Then we tell you when to feed it for a bake,
+        and how much.
       </p>
     {/if}
     {#each starters as bag (bag.id)}
@@ -62,7 +59,7 @@
     <section class="bowl grid gap-2 p-4" aria-labelledby="yeasts">
       <h2 id="yeasts">Yeast</h2>
       {#if packets.length === 0}
-        <p>No packet is told apart: what is noted of a rise is learned for its kind.</p>
+        <p>No packet yet: rises are learned for each kind of yeast.</p>
       {/if}
       <ul>
         {#each packets as bag (bag.id)}
@@ -78,7 +75,7 @@
                 {#if bag.bestBefore}
                   <span class={past(bag) ? 'text-act' : 'quiet'}
                     >best before {bag.bestBefore}{past(bag)
-                      ? ': try a pinch in warm water with sugar, it should foam in ten minutes'
+                      ? ': test a pinch in warm sugar water; it should foam in ten minutes'
                       : ''}</span
                   >
                 {/if}

@@ -84,7 +84,6 @@
 
 <div class="mb-3 flex flex-wrap items-baseline gap-4">
   <h1>Prices and power</h1>
-  <a class="link touch" href="/pantry">Pantry</a>
 </div>
 {#if said}<p role="status" class="mb-2">{said}</p>{/if}
 
@@ -103,7 +102,7 @@
     }}
     onsubmit={(e) => e.preventDefault()}
   >
-    <b class="min-w-44 flex-1 self-center">{name}</b>
+    <b class="min-w-[min(11rem,100%)] flex-1 self-center">{name}</b>
     <label class="quiet grid"
       >{first[0]}
       <input
@@ -154,9 +153,7 @@
         )}
       {/if}
     {/each}
-    {#if data.used.length === 0}<p class="quiet">
-        Ingredients stand here once a formula stands on the shelf.
-      </p>{/if}
+    {#if data.used.length === 0}<p class="quiet">Ingredients appear once you have a recipe.</p>{/if}
   </section>
   <div class="grid gap-4">
     <section class="bowl flex flex-wrap content-start gap-3 p-4" aria-labelledby="power">
@@ -180,9 +177,8 @@
         >
       {/each}
       <p class="quiet w-full">
-        When power is cheap, or the sun gives it, is said among the <a
-          class="link"
-          href="/pantry/kitchen">hours of the house</a
+        Set the hours of cheap power under <a class="link" href="/pantry/kitchen"
+          >hours of the house</a
         >.
       </p>
     </section>

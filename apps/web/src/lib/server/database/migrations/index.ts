@@ -14,6 +14,8 @@ import { houseTime } from './0012-house-time.ts';
 import { largeKitchen } from './0013-large-kitchen.ts';
 import { beliefBlocks } from './0014-belief-blocks.ts';
 import { ovensThen } from './0015-ovens-then.ts';
+import { pages } from './0016-page.ts';
+import { settled } from './0017-settled.ts';
 
 /** In order of their names. A migration that has been released is never changed. */
 export const migrations: Record<string, Migration> = {
@@ -32,4 +34,6 @@ export const migrations: Record<string, Migration> = {
   '0013-large-kitchen': largeKitchen,
   '0014-belief-blocks': beliefBlocks,
   '0015-ovens-then': ovensThen,
+  '0016-page': pages,
+  '0017-settled': settled,
 };

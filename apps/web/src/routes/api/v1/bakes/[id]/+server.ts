@@ -5,7 +5,7 @@ import { route } from '$lib/server/route.ts';
 import { databaseFile, kitchen } from '$lib/server/kitchen.ts';
 import { learnSoon } from '$lib/server/jobs/learning.ts';
 import { dropBake } from '$lib/server/store/drop-bake.ts';
-import { photoFolder } from '$lib/server/store/photos.ts';
+import { photoFolder } from '$lib/server/store/picture-files.ts';
 import { readBake } from '$lib/server/store/bakes.ts';
 
 export const GET = route(async ({ params }) => {

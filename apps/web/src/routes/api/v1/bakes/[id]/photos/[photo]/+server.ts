@@ -6,11 +6,11 @@ import { photoQuery } from '$lib/server/boundary/schemas.ts';
 import { databaseFile, kitchen } from '$lib/server/kitchen.ts';
 import { Problem } from '$lib/server/problem.ts';
 import { route } from '$lib/server/route.ts';
+import { photoFolder } from '$lib/server/store/picture-files.ts';
 import {
   dropPhoto,
   keepPhoto,
   mostPhotos,
-  photoFolder,
   readPhoto,
   type PhotoKept,
 } from '$lib/server/store/photos.ts';

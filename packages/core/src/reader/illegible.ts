@@ -1,0 +1,2 @@
+/** Stands in a text for a row that is there in its picture, and of which nothing could be read. */
+export const illegible = '[?]';
