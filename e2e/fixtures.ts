@@ -57,11 +57,11 @@ export async function serve(
  * Each browser worker has the demo household to itself: no test waits for another, two runs neither.
  * What is baked to its end teaches a household, and moves the figures of every bread with that
  * flour: tests that bake have one of their own, those of the book another, those
- * that read figures a third.
+ * that read figures a third. Those that plan give up what is under way, and have a fourth.
  */
 export const test = base.extend<
   { bench: 'plain' | 'whole' },
-  { household: 'read' | 'baking' | 'book'; server: Served }
+  { household: 'read' | 'baking' | 'book' | 'plan'; server: Served }
 >({
   household: ['read', { option: true, scope: 'worker' }],
   /** How much of the bench stands open. */

@@ -3,6 +3,8 @@ import { expect, giveUpAll, test, toStep, unfoldMore, visit, setClock } from './
 import { plan, row } from './plan-page.ts';
 import { thursday } from './thursday.ts';
 
+test.use({ household: 'plan' });
+
 /** A Thursday morning, by the clock of the pages. */
 const morning = thursday('09:00:00Z');
 
