@@ -1,4 +1,4 @@
-import { expect, serve, test, type Served, recipeBox } from './fixtures.ts';
+import { expect, serve, test, toStep, type Served, recipeBox } from './fixtures.ts';
 
 /** The bake that is led is the bake that was written: a recipe's own method, from the paste to the lid that comes off. */
 let server: Served;
@@ -64,10 +64,13 @@ test('each sentence of a method is placed, and a bake goes by its parts: lid on,
   await page.getByRole('button', { name: 'Bake this' }).click();
   await expect(page).toHaveURL(/\/bake\/.+/);
   await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-  await page
-    .getByRole('navigation', { name: 'Steps of the bake' })
-    .getByRole('button', { name: /^Bake/ })
-    .click();
+  // Where a step takes another time than its recipe says, it says so beside the recipe's words.
+  await toStep(page, /^First rise/);
+  await expect(page.getByText('“Let it rise for 1 hour.”')).toBeVisible();
+  await expect(page.getByText(/^Changed: .* more, by this dough/)).toBeVisible();
+  await toStep(page, /^Bake/);
+  await expect(page.getByText(/^“Bake covered/)).toBeVisible();
+  await expect(page.getByText(/^Changed:/)).toHaveCount(0);
   await page.getByRole('button', { name: 'In the oven', exact: true }).click();
   const parts = page.getByRole('list', { name: 'Its parts' });
   await expect(parts.locator('[aria-current]')).toContainText('lid on');

@@ -21,7 +21,7 @@ const loaves: readonly FirstLoaf[] = [
   {
     name: 'White tin loaf',
     style: 'pan',
-    notes: 'Knead 10 minutes, rise till doubled, shape, rise again, bake at 200 °C for 35 minutes.',
+    notes: 'Knead 10 minutes, rise till doubled, shape, rise again, bake at 190 °C for 35 minutes.',
     dough: [
       ['bread-flour', 500],
       ['water', 310],
@@ -94,12 +94,12 @@ const loaves: readonly FirstLoaf[] = [
   {
     name: 'Hearth loaf without kneading',
     style: 'hearth-white',
-    notes: 'Time does the kneading: 12 to 18 hours of it.',
+    notes: 'Time does the kneading. Start in the morning, and it is baked by evening.',
     steps: [
       'Stir everything together without kneading.',
-      'Let it rise for 12 to 18 hours at room temperature, until doubled.',
+      'Let it rise at room temperature until doubled.',
       'Fold it over itself and shape it into a ball.',
-      'Proof for about an hour, until puffy.',
+      'Proof until puffy.',
       'Bake in a hot lidded pot.',
     ],
     dough: [

@@ -37,7 +37,7 @@ export const checkKinds = {
   },
   slack: {
     label: 'slack dough',
-    when: 'After the first fold, with a wet hand.',
+    when: 'After the first fold, or after half an hour’s rest. Use a wet hand.',
     touch: 'Lift an edge: it stretches like a curtain before it tears.',
     right: 'It should stick to the bottom of the bowl but not to the sides.',
     within: false,

@@ -255,7 +255,14 @@
                 : 'Before'}
           </p>
           <h2 id="step" tabindex="-1" bind:this={heading}>{run.step.label}</h2>
-          <StepHead {run} step={run.step} timed={timeOf(run.step)} now={planning.now} {time} />
+          <StepHead
+            {run}
+            step={run.step}
+            timed={timeOf(run.step)}
+            recipe={planning.recipes[planId]}
+            now={planning.now}
+            {time}
+          />
           {#if speech.can}
             <button
               class="knob say no-print min-h-14"

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RunStep, Sentence } from '@tender-crumb/core/lead';
+  import type { RunStep, Sentence, SentenceLed } from '@tender-crumb/core/lead';
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
   import type { TimedStep } from '@tender-crumb/core/schedule';
   import { hoursText } from '@tender-crumb/core/quantity';
@@ -14,12 +14,15 @@
     run,
     step,
     timed,
+    recipe = [],
     now,
     time,
   }: {
     run: Run;
     step: RunStep;
     timed: TimedStep | undefined;
+    /** The recipe's sentences beside the plan. */
+    recipe?: readonly SentenceLed[] | undefined;
     now: Date;
     time: (iso: string) => string;
   } = $props();
@@ -37,6 +40,9 @@
   /** A part of what is timed has no time of its own: a look into the machine has the kneading's. */
   const isPart = $derived(step.kind === 'weigh' || step.kind === 'check');
   const lookAt = $derived(step.kind === 'check' ? run.view.lookAt : undefined);
+  /** Why a sentence that stands here is not gone by. */
+  const changed = (words: string) =>
+    recipe.find(({ says, led }) => led === 'changed' && says === words)?.why;
   const over = $derived(step.standing === 'done' || step.standing === 'skipped');
   /** Sentences of a guided step that were read. */
   const read = $derived(Math.min(run.view.state.read[step.id] ?? 0, sentences.length - 1));
@@ -124,6 +130,7 @@
   {/if}
   {#each run.view.words.get(step.kind) ?? [] as words, i (i)}
     <p class="italic">“{words}”</p>
+    {#if changed(words) && !over}<p class="quiet">Changed: {say(changed(words)!)}</p>{/if}
   {/each}
   {#if outside.length > 0}
     <div>

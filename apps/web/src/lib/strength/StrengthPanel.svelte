@@ -111,7 +111,7 @@
       {:else}
         <p>
           The flours bring <b>{totals.proteinPercent.toFixed(1)} %</b> protein; this bread wants
-          <b>{aim.toFixed(1)}</b> to {bench.view.style.protein[1]} %{totals.wholeShare > 0.2
+          <b>{Number(aim.toFixed(1))}</b> to {bench.view.style.protein[1]} %{totals.wholeShare > 0.2
             ? ', with extra for the bran'
             : ''}.
         </p>
@@ -145,7 +145,7 @@
       {/if}
     </section>
     <section class="grid content-start gap-2">
-      <h2>Mixing that it stands</h2>
+      <h2>How long to mix it</h2>
       <ul class="grid gap-1">
         {#each mixing as m (m.by)}
           <li class:text-act={m.tooLong}>
