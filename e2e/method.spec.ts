@@ -67,7 +67,7 @@ test('each sentence of a method is placed, and a bake goes by its parts: lid on,
   // Where a step takes another time than its recipe says, it says so beside the recipe's words.
   await toStep(page, /^First rise/);
   await expect(page.getByText('“Let it rise for 1 hour.”')).toBeVisible();
-  await expect(page.getByText(/^Changed: .* more, by this dough/)).toBeVisible();
+  await expect(page.getByText(/^Changed: .* more, for this dough/)).toBeVisible();
   await toStep(page, /^Bake/);
   await expect(page.getByText(/^“Bake covered/)).toBeVisible();
   await expect(page.getByText(/^Changed:/)).toHaveCount(0);

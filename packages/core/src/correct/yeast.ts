@@ -290,7 +290,7 @@ export function yeastFoodCorrection(context: CorrectionContext): Correction | un
   if (asInstant(context) === 0 || !starves(context)) return undefined;
   return makeCorrection(context, {
     kind: 'yeast',
-    reason: `There is no starch here for the yeast to live on: ${gramsText(yeastFood.value)} of sugar feeds it, and it eats nearly all of it.`,
+    reason: `There is no starch here for the yeast to live on: ${gramsText(yeastFood.value)} of sugar feeds it, and the yeast eats nearly all of that.`,
     basis: commonPractice,
     certainty: 0.8,
     ifLeft: 'A weak rise and a dense slice. Sweeteners do not feed yeast.',

@@ -33,6 +33,10 @@ const harmless =
 const mayDecide = ({ text, grams }: UnreadLine, { flourGrams }: Totals): boolean =>
   grams === undefined ? !harmless.test(text) : grams > unreadMost * flourGrams;
 
+/** From what to what a dough may come out, where that is not one word. */
+const between = (low: string, high: string): string =>
+  low === high ? '' : `: this dough could be anything from ${low} to ${high}`;
+
 /** What would make an unsure level surer, by what its largest doubt is of. */
 function whatToDo({ doubts }: Level, lines: readonly ResolvedLine[]): string {
   const [worst] = doubts;
@@ -65,7 +69,7 @@ export function cannotTell(
   if (open) {
     return {
       code: 'unread',
-      says: `“${open.text.slice(0, 80)}” was not read and may matter most: say what it is.`,
+      says: `“${open.text.slice(0, 80)}” was not read and may matter a lot: say what it is.`,
     };
   }
   const base = lines.filter((l) => l.grams > 0 && partOfBase(l, totals) > 0);
@@ -91,7 +95,7 @@ export function cannotTell(
   if (Math.sqrt(sd ** 2 - pastTouchDoubt(points) ** 2) > unsureAbove) {
     return {
       code: 'unsure',
-      says: `The amounts are too uncertain to tell: this dough could be anything from ${stateAt(low).short} to ${stateAt(high).short}. ${whatToDo(level, lines)}`,
+      says: `The amounts are too uncertain to tell${between(stateAt(low).short, stateAt(high).short)}. ${whatToDo(level, lines)}`,
     };
   }
   return undefined;

@@ -5,6 +5,8 @@ export interface DoughState {
   readonly id: string;
   /** One word, for the scale. */
   readonly short: string;
+  /** After “it felt”, where that one word does not go there. */
+  readonly felt?: string;
   /** Ends here, in points; the next state begins. */
   readonly below: number;
   readonly says: string;
@@ -17,7 +19,13 @@ export const states: readonly DoughState[] = [
   { id: 'tacky ball', short: 'tacky', below: 4, says: 'a tacky ball that lets go of a finger' },
   { id: 'soft', short: 'soft', below: 8, says: 'soft: it sticks, then lets go' },
   { id: 'slack', short: 'slack', below: 14, says: 'slack: wet hands or a basket' },
-  { id: 'batter', short: 'batter', below: Infinity, says: 'so wet that it pools like batter' },
+  {
+    id: 'batter',
+    short: 'batter',
+    felt: 'like batter',
+    below: Infinity,
+    says: 'so wet that it pools like batter',
+  },
 ];
 
 /** The state where nothing can be told. */

@@ -21,8 +21,8 @@ const packs: Partial<Record<Role, string>> = {
   flour: 'a bag of a kilo; “strong” or “bread” on it where the name says so',
   leaven: 'a packet of 7 g',
   salt: 'any fine salt',
-  fat: 'what stands in the kitchen',
-  sugar: 'what stands in the kitchen',
+  fat: 'whatever you have',
+  sugar: 'whatever you have',
   liquid: 'a carton',
 };
 

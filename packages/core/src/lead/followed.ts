@@ -20,11 +20,11 @@ const sameShare = 0.1;
 
 /** Why a step takes another time than its recipe says. */
 const reasons: Readonly<Partial<Record<StepKindId, string>>> = {
-  'first-rise': 'by this dough, its leaven and the warmth here',
-  'final-proof': 'by this dough, its leaven and the warmth here',
-  bake: 'by your oven’s own pace',
+  'first-rise': 'for this dough, its leaven and how warm it is here',
+  'final-proof': 'for this dough, its leaven and how warm it is here',
+  bake: 'at your oven’s own pace',
   mix: 'as it is made here',
-  cool: 'by what it weighs',
+  cool: 'for what it weighs',
 };
 
 /** Matters that no clock tells: they stand with their step, in the recipe's words. */

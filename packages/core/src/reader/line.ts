@@ -595,7 +595,7 @@ function leftOver(
 /** "320-340 g": read at the middle, which is said. */
 function ofRange(sum: readonly ReadAmount[]): string | undefined {
   const range = sum.find((a) => a.between);
-  return range && `${range.between!.join(' to ')}: its middle is taken`;
+  return range && `${range.between!.join(' to ')}: we took the middle`;
 }
 
 /**

@@ -1150,7 +1150,7 @@ class Reading {
     if (weighed === 0) {
       this.#assume(
         this.#percents[0]!.row,
-        `percentages alone: they are read of ${usualFlour} g of flour`,
+        `percentages only: grams are for ${usualFlour} g of flour`,
       );
     }
     for (const { stage, line, percent } of this.#percents) {

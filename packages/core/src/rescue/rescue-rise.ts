@@ -79,7 +79,7 @@ export function rescueRise(of: Bread, seen: NoRise, way: WayId = writtenWay(of))
   const causes = ranked([
     {
       id: 'early',
-      says: 'It is early: such a dough shows little yet.',
+      says: 'It is early: a dough like this shows little yet.',
       weight: alive * (1 - colderChance) * unseen(bread.room),
     },
     {
@@ -101,11 +101,11 @@ export function rescueRise(of: Bread, seen: NoRise, way: WayId = writtenWay(of))
   const forecast = first && isForecast(first.forecast) ? first.forecast : undefined;
   const warm = `Put it somewhere warm, about ${warmPlace.value} °C, covered.`;
   const wait = forecast
-    ? `Look at it again in ${hoursText(Math.max(0.5, forecast.high - seen.hours))}: by then it has risen, 9 times in 10.`
+    ? `Look again in ${hoursText(Math.max(0.5, forecast.high - seen.hours))}: 9 times in 10 it has risen by then.`
     : 'Look again in an hour.';
   const feed = sour
     ? 'If nothing has moved by then, knead in a level teaspoon of instant yeast, dissolved in a spoon of warm water. It will be a milder bread.'
-    : `If nothing has moved by then: dissolve a fresh packet of yeast in ${dissolvedIn} g of warm water with a pinch of flour. Does it foam in ten minutes, knead it in; the dough takes it up in two minutes.`;
+    : `If nothing has moved by then: dissolve a fresh packet of yeast in ${dissolvedIn} g of warm water with a pinch of flour. If it foams in ten minutes, knead it in: two minutes of kneading are enough.`;
   return {
     now:
       lives >= ratherLives

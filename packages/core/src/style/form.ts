@@ -2,6 +2,14 @@
 export const forms = ['loaf', 'rolls', 'rings', 'balls', 'plait', 'sticks', 'flat'] as const;
 export type Form = (typeof forms)[number];
 
+/**
+ * Whether a bread of a form is cut into slices all alike: what is high and long, and not what is flat, small or thin.
+ *
+ * @example isSliced('plait') // true
+ * @example isSliced('flat') // false
+ */
+export const isSliced = (form: Form): boolean => form === 'loaf' || form === 'plait';
+
 /** What a piece of a form usually weighs, raw grams, least and most. Handbook section 12; common practice, no source. */
 export const usualPiece: Readonly<Record<Form, readonly [least: number, most: number]>> = {
   loaf: [250, 1200],

@@ -57,6 +57,7 @@ import type { Window } from '../style/style.ts';
 import { choicesFor, substitute } from '../substitute/substitute.ts';
 import { lazily } from './lazily.ts';
 import { coolingOf, type Cooling } from '../style/cooling.ts';
+import { isSliced } from '../style/form.ts';
 import { styles } from '../style/style.ts';
 import { tenth } from '../quantity/tenth.ts';
 
@@ -121,6 +122,8 @@ export interface BakeView extends Omit<RunView, 'bread'> {
   readonly doughGrams: number;
   readonly shaping: Shaping;
   readonly loaves: number;
+  /** It is one bread that is cut into slices. */
+  readonly sliced: boolean;
   readonly stages: ReturnType<typeof weighingList>;
   readonly items: readonly WeighingItem[];
   /** What goes in at the signal or at the end of the kneading. */
@@ -255,6 +258,7 @@ export function bakeOf({
     doughGrams: ({ lines }) => sumGrams(lines),
     shaping: () => bread.shaping,
     loaves: ({ shaping }) => loavesOf(shaping),
+    sliced: ({ loaves, shaping }) => loaves === 1 && isSliced(shaping.form),
     stages: ({ pantry }) => weighingList(formula, device, pantry),
     items: ({ stages }) => stages.flatMap((s) => s.items),
     atSignal: ({ stages }) => (stages.at(-1)?.items ?? []).filter((i) => i.role === 'addIn'),

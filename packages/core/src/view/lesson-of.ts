@@ -13,7 +13,7 @@ export interface LessonView {
   /** What it taught of a flour, and how that is called. */
   readonly main: Lesson['taught'][number] | undefined;
   readonly named: LearnedName;
-  /** What was added, each with its name. */
+  /** What was added, each thing once, with its name. */
   readonly added: ReadonlyArray<{ readonly name: string; readonly grams: number }>;
 }
 
@@ -33,9 +33,13 @@ export const lessonViewOf = (
       windowIn(style, lesson.dryness ?? 0, { figures: household.figures, belief }).window,
     main: () => lesson.taught.find((t) => t.ingredient !== undefined),
     named: ({ main }) => learnedName(main?.key ?? '', household),
-    added: () =>
-      lesson.added.map(({ ingredient, grams }) => ({
+    added: () => {
+      const sums = new Map<string, number>();
+      for (const { ingredient, grams } of lesson.added)
+        sums.set(ingredient, (sums.get(ingredient) ?? 0) + grams);
+      return [...sums].map(([ingredient, grams]) => ({
         name: pantryIn(household).ingredient(ingredient).name,
         grams,
-      })),
+      }));
+    },
   });

@@ -43,9 +43,9 @@ describe('what cannot be told is said', () => {
   });
 
   it('a level that is in doubt by more than 10 points, with what to do', () => {
-    const strange = (psyllium: number) =>
+    const strange = (psyllium: number, water = 200 + 10 * psyllium) =>
       evaluate(
-        build({ 'rice-flour': 300, psyllium, water: 200 + 10 * psyllium }, 'gluten-free'),
+        build({ 'rice-flour': 300, psyllium, water }, 'gluten-free'),
         defaultHousehold,
         nothingLearned,
       )!;
@@ -56,5 +56,10 @@ describe('what cannot be told is said', () => {
     expect(unsure.cannotTell).to.include({ code: 'unsure' });
     expect(unsure.cannotTell!.says).to.contain('psyllium');
     expect(water(unsure)).to.deep.equal([]);
+    // From what to what, where these are two words; where one word has it all, nothing of the kind.
+    const says = [300, 400, 500, 600].map((wet) => strange(30, wet).cannotTell?.says ?? '');
+    expect(says.some((s) => /anything from (\w+) to (?!\1\b)\w+/.test(s))).to.equal(true);
+    expect(says.filter((s) => /from (\w+) to \1\b/.test(s))).to.deep.equal([]);
+    expect(says.some((s) => /too uncertain to tell\. /.test(s))).to.equal(true);
   });
 });

@@ -22,9 +22,9 @@ describe('breads to begin with', () => {
       expect(changed).to.deep.equal([]);
       // A note is not a step, and says nothing else than what is led.
       const { minutes, celsius } = steps.find((step) => step.kind === 'bake')!;
-      const noted = ovenHeat(formula.notes);
+      const noted = ovenHeat(formula.notes ?? '');
       if (noted !== undefined) expect(celsius!.value).to.be.closeTo(noted, 5);
-      const forSoLong = / for (\d+) minutes\.$/.exec(formula.notes)?.[1];
+      const forSoLong = / for (\d+) minutes\.$/.exec(formula.notes ?? '')?.[1];
       if (forSoLong) expect(minutes.value).to.be.closeTo(Number(forSoLong), 5);
     });
 

@@ -4,6 +4,7 @@ import { defaultHousehold } from '@tender-crumb/core/household';
 import { cooledAt, timeOfStep } from '@tender-crumb/core/lead';
 import type { DeviceId } from '@tender-crumb/core/machine';
 import type { TimedStep } from '@tender-crumb/core/schedule';
+import type { Form } from '@tender-crumb/core/style';
 import { bakeOf } from '@tender-crumb/core/view';
 import { read } from '../build.ts';
 
@@ -44,6 +45,26 @@ describe('a bread that cools', () => {
     expect(cooledAt({ begunAt: at(9) }, undefined, { outOfPan: 0, cut: 0 }, at(9))).to.deep.equal({
       ready: true,
     });
+  });
+  it('is measured into slices where it is one high bread; what is flat or small is not', () => {
+    const sliced = (shape: string) =>
+      bake(`${shape} Bake at 220 °C for 25 minutes.`, 'hand').sliced;
+    expect(sliced('Shape it into a loaf.')).to.equal(true);
+    expect(sliced('Shape into 8 rolls.')).to.equal(false);
+    expect(sliced('Divide in two and shape two loaves.')).to.equal(false);
+    const shaped = (form: Form, pieces: number) =>
+      bakeOf({
+        id: 'b',
+        formula: read('Weir loaf\n\n500 g bread flour\n330 g water\n10 g salt\n5 g instant yeast')
+          .formula,
+        method: 'hand',
+        events: [{ id: 'd', at: at(9), kind: 'divided', data: { form, pieces } }],
+        household: defaultHousehold,
+        belief: nothingLearned,
+      }).sliced;
+    expect(shaped('plait', 3)).to.equal(true);
+    expect(shaped('flat', 1)).to.equal(false);
+    expect(shaped('loaf', 1)).to.equal(true);
   });
   it('is cut when its plan is over: after as long as its recipe says', () => {
     const cut = (method: string) => {

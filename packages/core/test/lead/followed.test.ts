@@ -35,7 +35,7 @@ describe('a recipe’s method beside the bake that is led', () => {
       'not-used',
     ]);
     // 1 % instant yeast needs over an hour in a usual kitchen: handbook, customary rises.
-    expect(sentences[1]!.why).to.match(/(?:min|h) more, by this dough/);
+    expect(sentences[1]!.why).to.match(/(?:min|h) more, for this dough/);
     expect(sentences[4]!.why).to.match(/Nothing here for a step/);
   });
 

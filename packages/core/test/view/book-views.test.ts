@@ -69,6 +69,11 @@ describe('a bake in the book, as it is shown', () => {
   it('names what was added in what it taught, and keeps to the window of its bread', () => {
     const lesson = lessonViewOf(one.lesson!, 'pan', household, nothingLearned);
     expect(lesson.added).to.deep.equal([{ name: view.beside[0]!.name, grams: 8 }]);
+    const { added } = one.lesson!;
+    const twice = { ...one.lesson!, added: [...added, ...added] };
+    expect(lessonViewOf(twice, 'pan', household, nothingLearned).added).to.deep.equal([
+      { name: view.beside[0]!.name, grams: 16 },
+    ]);
     expect(lesson.window).to.deep.equal(view.wanted.window);
     expect(lesson.main?.key).to.equal('thirst:bread-flour');
   });

@@ -84,8 +84,8 @@
   <h2 id="method">The method</h2>
   {#if steps.length === 0}
     <p class="quiet">
-      No method yet: the bake is led as {styles[bench.formula.style].inSentence} usually is. Write your
-      own steps, one a line.
+      No method yet. The bake goes the usual way for {styles[bench.formula.style].inSentence}. Write
+      your own steps, one a line.
     </p>
   {/if}
   <div class="overflow-x-auto">

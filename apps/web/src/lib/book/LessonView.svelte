@@ -45,15 +45,13 @@
     {#if lesson.felt === undefined}
       The dough was not felt, so there was nothing to learn.
     {:else}
-      It felt {stateAt(lesson.felt).short} ({asPoints(lesson.felt)}), where {asPoints(
-        lesson.mixed.points,
-      )} was forecast{view.added.length > 0
-        ? `, with ${view.added.map((a) => `${asMass(a.grams)} ${a.name}`).join(' and ')} added`
+      It felt {stateAt(lesson.felt).felt ?? stateAt(lesson.felt).short} ({asPoints(lesson.felt)}).
+      The forecast was {asPoints(lesson.mixed.points)}{view.added.length > 0
+        ? `, with ${view.added.map((a) => `${asMass(a.grams)} of ${a.name}`).join(' and ')} added`
         : ''}.
       {#if view.main}
-        {view.named.says} <b>{view.named.text(view.main.after.value)}</b>, as is thought now (it was {view.named.text(
-          view.main.before.value,
-        )}).
+        We now think {view.named.says} <b>{view.named.text(view.main.after.value)}</b> (it was
+        {view.named.text(view.main.before.value)}).
         <a class="link" href="/book/learned?of={encodeURIComponent(view.main.key)}">The evidence</a>
       {/if}
     {/if}

@@ -79,7 +79,7 @@
   {#if rescue.view.noRise.expected}
     {@const { low, high } = rescue.view.noRise.expected}
     <p class="quiet">
-      Such a dough has most likely risen after {hoursText(low)} to {hoursText(high)}.
+      A dough like this has most likely risen after {hoursText(low)} to {hoursText(high)}.
     </p>
   {/if}
   <Causes causes={rescue.view.noRise.causes} />

@@ -197,7 +197,7 @@
     {/if}
     <p class="quiet">
       {rising.view.noted > 0
-        ? `By ${rising.view.noted} noted rises of this leaven.`
+        ? `From ${rising.view.noted} rises that you noted with this leaven.`
         : 'From the model alone: tell the bake’s page when it is ready, and this gets surer.'}
       This says when to look. Go by the dough, not by the clock.
     </p>

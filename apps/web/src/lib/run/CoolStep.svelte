@@ -21,7 +21,6 @@
 
   const { outOfPan, cut, ready } = $derived(run.view.cooled(step, timed?.start, now.toISOString()));
   let thick = $state(12);
-  const sliced = $derived(run.view.loaves === 1 && run.view.formula.style !== 'pizza');
 </script>
 
 <div class="grid gap-4">
@@ -38,7 +37,7 @@
     {/if}
     {run.view.cooling.says}
   </p>
-  {#if sliced}
+  {#if run.view.sliced}
     <section class="grid gap-2" aria-label="Slices">
       <label class="flex flex-wrap items-center gap-3 text-lg">
         Slices

@@ -31,7 +31,7 @@
   </ol>
   <p class="quiet mt-2">
     It gives {asMass(wanted)} for the dough, and some to keep.{jar
-      ? ` It is written down for ${jar.name} too.`
+      ? ` It goes into the record of ${jar.name} too.`
       : ''}
   </p>
 {:else}
