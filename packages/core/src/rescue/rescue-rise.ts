@@ -1,4 +1,5 @@
 import { isForecast, riseForecast } from '../ferment/rise-doubt.ts';
+import { capital } from '../quantity/capital.ts';
 import { hoursText } from '../quantity/duration.ts';
 import { normalBelow } from '../quantity/normal.ts';
 import type { Bread } from '../schedule/bread.ts';
@@ -104,13 +105,13 @@ export function rescueRise(of: Bread, seen: NoRise, way: WayId = writtenWay(of))
     ? `Look again in ${hoursText(Math.max(0.5, forecast.high - seen.hours))}: 9 times in 10 it has risen by then.`
     : 'Look again in an hour.';
   const feed = sour
-    ? 'If nothing has moved by then, knead in a level teaspoon of instant yeast, dissolved in a spoon of warm water. It will be a milder bread.'
-    : `If nothing has moved by then: dissolve a fresh packet of yeast in ${dissolvedIn} g of warm water with a pinch of flour. If it foams in ten minutes, knead it in: two minutes of kneading are enough.`;
+    ? 'knead in a level teaspoon of instant yeast, dissolved in a spoon of warm water. It will be a milder bread.'
+    : `dissolve a fresh packet of yeast in ${dissolvedIn} g of warm water with a pinch of flour. If it foams in ten minutes, knead it in: two minutes of kneading are enough.`;
   return {
     now:
       lives >= ratherLives
-        ? [warm, wait, feed]
-        : [feed.replace('If nothing has moved by then: ', ''), warm],
+        ? [warm, wait, `If nothing has moved by then, ${feed}`]
+        : [capital(feed), warm],
     causes,
     ...(forecast
       ? { expected: { low: forecast.low, middle: forecast.middle, high: forecast.high } }

@@ -132,7 +132,16 @@ describe('a rise that does not come', () => {
 
   it('waits first where it may still live, acts first where it hardly does', () => {
     expect(rescueRise(bread(exact), seen({ hours: 0.5 })).now[0]).to.match(/somewhere warm/);
-    expect(rescueRise(bread(exact), seen({ hours: 9 })).now[0]).to.match(/dissolve a fresh packet/);
+    expect(rescueRise(bread(exact), seen({ hours: 0.5 })).now[2]).to.match(/^If nothing .*, dis/);
+    expect(rescueRise(bread(exact), seen({ hours: 9 })).now[0]).to.match(
+      /^Dissolve a fresh packet/,
+    );
+    const sour = build({ 'bread-flour': 450, water: 300, salt: 9 }, 'hearth-white', {
+      'bread-flour': 50,
+      water: 50,
+    });
+    const late = rescueRise(bread(sour), seen({ hours: 30, leaven: 'old' })).now;
+    expect(late[0]).to.match(/^Knead in a level teaspoon/);
   });
 
   it('a sourdough takes its hours, and no yeast at all is said so', () => {

@@ -199,9 +199,11 @@
           record.state.warmth.dough === undefined
             ? ''
             : `dough ${asWarmth(record.state.warmth.dough)}`,
-          record.state.warmth.air === undefined ? '' : `room ${asWarmth(record.state.warmth.air)}`,
+          record.state.warmth.air === undefined
+            ? ''
+            : `air around it ${asWarmth(record.state.warmth.air)}`,
           room.celsius === undefined ? '' : `room ${asWarmth(room.celsius)}`,
-          room.humidity === undefined ? '' : `humidity ${Math.round(100 * room.humidity)} %`,
+          room.humidity === undefined ? '' : `humidity ${Math.round(100 * room.humidity)}\u00a0%`,
         ]
           .filter(Boolean)
           .join(', ')}{record.circumstances.assumed ? ' (assumed)' : ''}
