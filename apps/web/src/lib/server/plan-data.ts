@@ -20,9 +20,10 @@ export interface PlanData extends PlanGiven {
   readonly trials?: Readonly<Record<string, string>>;
 }
 
-export async function readPlanData(db: Database): Promise<PlanData> {
+/** @param own a bake that is looked at: its times are among those that are planned */
+export async function readPlanData(db: Database, own?: string): Promise<PlanData> {
   const [plans, household, { belief }, timers] = await Promise.all([
-    plansWithBakes(db),
+    plansWithBakes(db, own),
     readHousehold(db),
     knownBelief(db),
     listTimers(db),

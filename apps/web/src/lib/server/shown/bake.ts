@@ -22,7 +22,7 @@ export async function bakeShown(db: Database, id: string) {
   const [household, { belief }, plan, lastNotes] = await Promise.all([
     readHousehold(db),
     knownBelief(db),
-    readPlanData(db),
+    readPlanData(db, id),
     notesBefore(db, bake),
   ]);
   // A trial goes by the bread as it stands now: it may have been asked since.

@@ -2,8 +2,8 @@ import { mostBreads, type PlannedBake, type PlannedBody } from '@tender-crumb/co
 import type { PlannedWithBake } from '@tender-crumb/core/view';
 import { changedOrMade, type Change, type Clash } from '../../wire/merge.ts';
 import { inTransaction, type Database } from '../database/open.ts';
-import { withEvents } from './bake-events.ts';
-import { listBakes, readBake } from './bakes.ts';
+import { readBake } from './bakes.ts';
+import { underWay } from './under-way.ts';
 import { currentIso, currentTime } from '../../clock.ts';
 
 const ofRow = (row: {
@@ -45,28 +45,13 @@ export async function isWatched(db: Database): Promise<boolean> {
   return (await underWay(db, currentTime())).length > 0;
 }
 
-/** A bake that nobody has touched for so long is forgotten, and stands on no line of time, ms. */
-const forgotten = 4 * 24 * 60 * 60 * 1000;
-
-/** Bakes that are being made now, with what was noted of them. */
-async function underWay(db: Database, now: Date) {
-  const { rows } = await listBakes(db, { open: true, limit: mostBreads });
-  const since = new Date(now.getTime() - forgotten).toISOString();
-  const bakes = await withEvents(
-    db,
-    rows.filter((b) => b.formulaId !== undefined),
-  );
-  return bakes.filter((b) => b.startedAt > since || b.events.some((e) => e.at > since));
-}
-
 /**
  * What is planned with what was noted of the bakes that have begun. A bake that was begun without a plan stands
  * among them, under its own id.
+ *
+ * @param own a bake whose times are wanted: it is among them, however many are planned and left open
  */
-export async function plansWithBakes(
-  db: Database,
-  now = currentTime(),
-): Promise<PlannedWithBake[]> {
+export async function plansWithBakes(db: Database, own?: string): Promise<PlannedWithBake[]> {
   const plans = await listPlans(db);
   const planned = await Promise.all(
     plans.map(async (plan): Promise<PlannedWithBake> => {
@@ -75,17 +60,18 @@ export async function plansWithBakes(
     }),
   );
   const known = new Set(plans.map((p) => p.bakeId));
-  const others = (await underWay(db, now))
-    .filter((b) => !known.has(b.id))
-    .slice(0, Math.max(0, mostBreads - plans.length))
-    .map((bake): PlannedWithBake => ({
-      id: bake.id,
-      formulaId: bake.formulaId!,
-      version: 0,
-      bakeId: bake.id,
-      begun: begunOf(bake),
-    }));
-  return [...others, ...planned];
+  const begun = (await underWay(db, currentTime(), own)).filter((b) => !known.has(b.id));
+  const left = Math.max(0, mostBreads - plans.length);
+  const places = own !== undefined && begun[0]?.id === own ? Math.max(1, left) : left;
+  const others = begun.slice(0, places).map((bake): PlannedWithBake => ({
+    id: bake.id,
+    formulaId: bake.formulaId!,
+    version: 0,
+    bakeId: bake.id,
+    begun: begunOf(bake),
+  }));
+  // It stands in the place of what was planned last.
+  return [...others, ...(others.length > left ? planned.slice(0, mostBreads - 1) : planned)];
 }
 
 type Begun = NonNullable<PlannedWithBake['begun']>;
