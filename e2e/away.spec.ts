@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import {
+  reload,
   allFetched,
   expect,
   serve,
@@ -124,7 +125,7 @@ test.describe('a browser that forgets, or has much to say', () => {
           return bake.events.filter((e: { kind: string }) => e.kind === 'weighed').length;
         };
         await expect.poll(weighed).toBe(2);
-        await page.reload();
+        await reload(page);
         await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(2);
       } finally {
         await server.stop();
@@ -155,8 +156,7 @@ test.describe('a browser that forgets, or has much to say', () => {
           await new Promise((done) => (tx.oncomplete = done));
           db.close();
         }, id);
-        await page.reload();
-        await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+        await reload(page);
         await page.locator('button.tick').first().click();
         const events = async () =>
           (await (await page.request.get(`${server.url}/api/v1/bakes/${id}`)).json())
@@ -235,7 +235,7 @@ test.describe('two devices', () => {
       await expect(told).toBeVisible();
       await page.getByRole('button', { name: 'All right' }).click();
       await expect(told).toBeHidden();
-      await page.reload();
+      await reload(page);
       await unfoldMore(page);
       await page.getByRole('button', { name: 'Lead me sentence by sentence' }).click();
       const events = async () =>

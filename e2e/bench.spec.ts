@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, toLine, visit } from './fixtures.ts';
+import { reload, expect, test, toLine, visit } from './fixtures.ts';
 import { tooLow } from './too-low.ts';
 
 const lines = (...of: ReadonlyArray<readonly [string, number]>) =>
@@ -42,10 +42,10 @@ test.describe('a newcomer’s bench', () => {
     await expect(page.getByRole('tab', { name: 'How sure' })).toHaveCount(0);
     await page.getByRole('button', { name: 'Show everything' }).click();
     await expect(page.getByLabel('Percent of honey')).toBeVisible();
-    await page.reload();
+    await reload(page);
     await expect(page.getByRole('tab', { name: 'How sure' })).toBeVisible();
     await page.getByRole('button', { name: 'Show less' }).click();
-    await page.reload();
+    await reload(page);
     await expect(page.getByLabel('Percent of honey')).toBeHidden();
   });
 
@@ -125,7 +125,7 @@ test('parts are added, named, moved and removed; the starter’s water is told f
   await page.getByRole('menuitem', { name: 'Move the part up' }).click();
   await expect(name.first()).toHaveValue('Oats overnight');
   await saved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Grams of rolled oats, Oats overnight')).toHaveValue('80');
   await page.getByRole('button', { name: 'What to do with the part Oats overnight' }).click();
   await page.getByRole('menuitem', { name: 'Remove the part and its lines' }).click();
@@ -165,7 +165,7 @@ test('a line is dragged to another place and another part, and by its menu', asy
   await drag('fine salt', 'water, Levain');
   await expect.poll(() => order(page)).toContain('fine salt, Levain');
   await saved(page);
-  await page.reload();
+  await reload(page);
   await expect.poll(() => order(page)).toContain('fine salt, Levain');
   // A part is dragged by its name above the sheet.
   const part = (name: string) => page.getByLabel(`Drag the part ${name}`, { exact: true });
@@ -253,7 +253,7 @@ test('ounces, degrees Fahrenheit and decimal commas, where the household settles
   await page.request.patch('/api/v1/household', {
     data: { writing: { mass: 'g', temperature: 'C', decimal: 'point' } },
   });
-  await page.reload();
+  await reload(page);
   await expect(salt).toHaveValue('11');
 });
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { testTime } from '../scripts/test-clock.mjs';
-import { expect, serve, test, visit, type Served } from './fixtures.ts';
+import { reload, expect, serve, test, visit, type Served } from './fixtures.ts';
 
 test.use({ household: 'book' });
 
@@ -89,7 +89,7 @@ test.describe('a season is walked through', () => {
     await expect(answer('New sack')).toHaveAttribute('aria-pressed', 'true');
     await answer('Something else was different').click();
     await expect(answer('Something else was different')).toHaveAttribute('aria-pressed', 'true');
-    await page.reload();
+    await reload(page);
     await expect(answer('Something else was different')).toHaveAttribute('aria-pressed', 'true');
     await expect(answer('New sack')).toHaveAttribute('aria-pressed', 'false');
   });
@@ -256,7 +256,7 @@ test.describe('a season is walked through', () => {
       await expect(page.getByRole('group', { name: 'What do you do?' })).toBeVisible();
     }
     await expect(page.getByText(/\d of 7 right/)).toBeVisible();
-    await page.reload();
+    await reload(page);
     await expect(page.getByText(/\d of 7 right/)).toBeVisible();
     await page.getByRole('radio', { name: 'A loaf before the oven' }).click();
     await expect(page.getByText('The poke', { exact: true })).toBeVisible();

@@ -157,6 +157,12 @@ export const visit = async (page: Page, path: string): Promise<void> => {
   await page.locator('html[data-ready]').waitFor({ state: 'attached' });
 };
 
+/** Loads a page again, and waits as {@link visit} does: what is clicked before that is lost. */
+export const reload = async (page: Page): Promise<void> => {
+  await page.reload();
+  await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+};
+
 /** The field for a recipe; an empty kitchen has it behind its first door. */
 export const recipeBox = async (page: Page): Promise<Locator> => {
   const box = page.getByRole('textbox', { name: 'One ingredient a line' });

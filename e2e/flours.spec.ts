@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { alarm, expect, serve, test, visit, toLine, toStep } from './fixtures.ts';
+import { reload, alarm, expect, serve, test, visit, toLine, toStep } from './fixtures.ts';
 
 const level = (page: Page) => page.getByRole('img', { name: /^Dough level/ }).first();
 const bubble = async (of: Locator) => (await of.locator('.bubble').boundingBox())!;
@@ -161,7 +161,7 @@ test('an ingredient of one’s own from its label stands in a formula', async ({
     /\+\d+\sg water/,
   );
   await saved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Grams of Towpath nettle meal')).toHaveValue('60');
 });
 
@@ -228,7 +228,7 @@ test('something in a line’s place: refused with the reason, or side by side wi
   await dialog.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByRole('rowheader', { name: 'Starter' })).toBeVisible();
   await saved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('rowheader', { name: 'Starter' })).toBeVisible();
   await toLine(page, 'strong bread flour, Starter', 'Something in its place');
   await dialog.getByRole('button', { name: 'instant yeast instead of the starter' }).click();
@@ -336,7 +336,7 @@ test('slices and both schools: every figure and label follows', async ({ page })
   await expect(hydration).toContainText('effective water, of all flour');
   await page.getByRole('radio', { name: '% of added flour' }).click();
   await expect(hydration).toContainText('effective water, of added flour');
-  await page.reload();
+  await reload(page);
   await expect(hydration).toContainText('effective water, of added flour');
   await page.getByRole('radio', { name: '% of all flour' }).click();
   await page.getByRole('radio', { name: 'poured water' }).click();

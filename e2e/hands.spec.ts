@@ -1,6 +1,6 @@
 import { testTime } from '../scripts/test-clock.mjs';
 import type { Page } from '@playwright/test';
-import { expect, giveUpAll, test, toStep, visit } from './fixtures.ts';
+import { reload, expect, giveUpAll, test, toStep, visit } from './fixtures.ts';
 
 test.use({ household: 'baking' });
 
@@ -34,7 +34,7 @@ test.describe('the hands that bake, and the thermometer', () => {
     await expect(form.getByLabel('Also').last()).toHaveValue('Wim');
     const kept = async () => (await page.request.get('/api/v1/household')).text();
     await expect.poll(kept).toContain('Wim');
-    await page.reload();
+    await reload(page);
     await expect(form.getByLabel('Also').last()).toHaveValue('Wim');
 
     await visit(page, '/bench/porridge-rolls');

@@ -7,7 +7,7 @@ import {
 } from '@playwright/test';
 import { readFileSync, rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
-import { expect, serve, test, visit, type Served, toStep, unfoldMore } from './fixtures.ts';
+import { reload, expect, serve, test, visit, type Served, toStep, unfoldMore } from './fixtures.ts';
 import { launchOptions } from '../scripts/chromium.mjs';
 
 const saved = (page: Page, state = 'saved') =>
@@ -215,7 +215,7 @@ test('what was typed while the server was away is there after a reload, from ben
   await saved(page, 'waiting');
   await expect(page.getByTestId('sync')).toContainText('2 things wait');
   await page.unroute('**/api/v1/**');
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Grams of water')).toHaveValue('322');
   await saved(page);
   await visit(page, `/bench/${one}`);
@@ -335,7 +335,7 @@ test('lines are moved by keys, notes are kept, and a formula is found by what is
   await expect(grams.nth(1)).toHaveValue('60');
   await page.getByLabel('Notes').fill('The cold pantry next time');
   await saved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Notes')).toHaveValue('The cold pantry next time');
   await expect(grams.nth(1)).toHaveValue('60');
   for (const words of ['nuts', 'cold pantry quay', 'tin loaf nuts']) {
@@ -374,7 +374,7 @@ test('a recipe that was pasted and not put anywhere is there again', async ({ pa
   const text = 'Kept loaf\n\n500 g bread flour\n300 g water';
   await page.getByLabel('One ingredient a line').fill(text);
   await expect.poll(() => keptText(page, 'pasted')).toMatchObject({ text });
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('One ingredient a line')).toHaveValue(text);
   await page.getByRole('button', { name: 'Open this recipe' }).click();
   await expect(page).toHaveURL(/\/bench\/.+/);
@@ -438,7 +438,7 @@ test('a form that was half filled is there again, whatever else was kept meanwhi
   await expect(page.getByText('Saved.')).toBeVisible();
   await expect(label.getByLabel('New ingredient')).toHaveValue('');
   await expect(page.getByLabel('New bag')).toHaveValue('Half a thought');
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('New bag')).toHaveValue('Half a thought');
   await page.getByLabel('New bag').fill('');
 
@@ -466,7 +466,7 @@ test.describe('a bake', () => {
     await page.locator('button.tick').first().click();
     await toStep(page, 'Result');
     await page.getByLabel('In your own words').fill('Kept while it was written.');
-    await page.reload();
+    await reload(page);
     await toStep(page, 'Result');
     await expect(page.getByLabel('In your own words')).toHaveValue('Kept while it was written.');
     await page.getByRole('button', { name: 'Save the bake' }).dblclick();

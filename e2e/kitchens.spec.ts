@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { Baker } from './baker.ts';
 import {
+  reload,
   alarm,
   expect,
   giveUpAll,
@@ -62,7 +63,7 @@ test.describe('kitchens as they are', () => {
     await expect(flour).toContainText(/4[34]\d\sg/);
     // A reload finds what is in, and the scale as it stands.
     await written(page);
-    await page.reload();
+    await reload(page);
     await expect(flour).toContainText(/4[34]\d\sg/);
     await expect(page.getByText(/257\sg in/)).toBeVisible();
   });
@@ -82,7 +83,7 @@ test.describe('kitchens as they are', () => {
     await expect(list.locator('.tick', { hasText: 'milk powder' })).toBeVisible();
     await expect(list.locator('.tick', { hasText: 'whole milk' })).toHaveCount(0);
     await written(page);
-    await page.reload();
+    await reload(page);
     await expect(list.locator('.tick', { hasText: 'milk powder' })).toBeVisible();
     await page.getByRole('button', { name: 'Not so' }).click();
     await expect(list.locator('.tick', { hasText: 'whole milk' })).toBeVisible();
@@ -118,7 +119,7 @@ test.describe('kitchens as they are', () => {
     await page.getByLabel('Note for next time').fill('Six strands next time 🥖');
     await page.getByLabel('Note for next time').blur();
     await written(page);
-    await page.reload();
+    await reload(page);
     await toStep(page, 'Divide and shape');
     await expect(page.getByLabel('Note for next time')).toHaveValue('Six strands next time 🥖');
   });
@@ -147,7 +148,7 @@ test.describe('kitchens as they are', () => {
     await page.unroute('**/api/v1/**');
     await expect(page.getByText('waits to be sent')).toHaveCount(0);
     await written(page);
-    await page.reload();
+    await reload(page);
     await expect(shown).toHaveCount(2);
     for (const img of await shown.all())
       await expect.poll(() => img.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBe(320);
@@ -178,7 +179,7 @@ test.describe('kitchens as they are', () => {
     await expect(step(other)).toHaveText('Weigh, mix and knead');
     await other.getByRole('button', { name: 'Start kneading' }).click();
     await expect.poll(said).toBe(2);
-    await page.reload();
+    await reload(page);
     // It is looked at while it is kneaded.
     await expect(step(page)).toHaveText('Dough check');
     // Both tap it: it is over once.
@@ -186,7 +187,7 @@ test.describe('kitchens as they are', () => {
     await other.getByRole('button', { name: 'Looks right, carry on' }).click();
     await expect.poll(said).toBe(4);
     for (const tablet of [page, other]) {
-      await tablet.reload();
+      await reload(tablet);
       await expect(step(tablet)).toHaveText('Weigh, mix and knead');
       await expect(tablet.getByRole('button', { name: 'Kneaded' })).toBeVisible();
     }
@@ -202,12 +203,12 @@ test.describe('kitchens as they are', () => {
     await baker.taps('The power went out');
     await expect(page.getByText('The power is out.')).toBeVisible();
     await written(page);
-    await page.reload();
+    await reload(page);
     await expect(page.getByText('The power is out.')).toBeVisible();
     await baker.waits(4);
     await baker.taps('The power is back');
     await written(page);
-    await page.reload();
+    await reload(page);
     await expect(page.getByText(/minute (?:59|6[0-2]) of/)).toBeVisible();
     await expect(page.getByText(/12:4\d|11:4\d|11:3\d/).first()).toBeVisible();
   });
@@ -224,7 +225,7 @@ test.describe('kitchens as they are', () => {
     await expect(page.locator('.when b')).toHaveText(/^Fri 0[01]:\d\d$/);
     await written(page);
     await baker.waits(110);
-    await page.reload();
+    await reload(page);
     await expect(page.locator('.when b')).toHaveText(/^0[01]:\d\d$/);
     await baker.taps('It has risen');
     await baker.at('Divide and shape');
@@ -274,7 +275,7 @@ test.describe('kitchens as they are', () => {
     await page.getByRole('button', { name: 'Next sentence' }).click();
     await expect(page.getByText(/One at a time/)).toBeVisible();
     await written(page);
-    await page.reload();
+    await reload(page);
     await expect(page.getByText(/One at a time/)).toBeVisible();
     await toStep(page, 'First rise');
     await page
@@ -374,8 +375,7 @@ test.describe('a kitchen whose server dies', () => {
         await expect(step(page)).toHaveText(then);
         server = await serve({ PORT: port }, server.folder);
         await written(page);
-        await page.reload();
-        await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+        await reload(page);
         await expect(step(page), String(tap)).toHaveText(then);
       }
       const bake = await (await page.request.get(`/api/v1/bakes/${id}`)).json();

@@ -1,5 +1,5 @@
 import { testTime } from '../scripts/test-clock.mjs';
-import { expect, test, visit } from './fixtures.ts';
+import { reload, expect, test, visit } from './fixtures.ts';
 
 test('a starter is revived for Sunday: its feedings backwards from then, and written down', async ({
   page,
@@ -35,7 +35,7 @@ test('a starter is revived for Sunday: its feedings backwards from then, and wri
   await expect(lock).toContainText('rising: fed not long ago');
   await lock.getByRole('button', { name: 'It stands highest now' }).click();
   await expect(lock).toContainText('highest after');
-  await page.reload();
+  await reload(page);
   await expect(lock).toContainText('22 g + ');
 });
 
@@ -79,7 +79,7 @@ test('two jars: fed alike, seen at their highest, and what that says is drawn', 
       data: { at: new Date(fed.getTime() + hours * 3_600_000).toISOString() },
     });
   }
-  await page.reload();
+  await reload(page);
   await jar.getByText('Test it with two jars').click();
   await expect(warm).toContainText('stood highest after 3 h 30 min');
   await expect(cool).toContainText('stood highest after 8 h');

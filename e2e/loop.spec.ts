@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { alarm, expect, test, toStep, visit } from './fixtures.ts';
+import { reload, alarm, expect, test, toStep, visit } from './fixtures.ts';
 
 test.use({ household: 'baking' });
 
@@ -77,7 +77,7 @@ test('paste, adjust, bake, feel, record: the next level has moved and its bubble
 
   // Closing the page loses nothing.
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.locator('button.tick[aria-pressed="true"]')).toHaveCount(await ticks.count());
   await page.getByRole('button', { name: /^All in/ }).click();
   await toStep(page, 'Dough check');
@@ -203,7 +203,7 @@ test('undo and redo are there after a reload, also of what was not sent; what an
   await says('320');
   await undo.click();
   // The page goes at once, before anything was sent.
-  await page.reload();
+  await reload(page);
   await expect(water).toHaveValue('310');
   await redo.click();
   await expect(water).toHaveValue('320');
@@ -260,7 +260,7 @@ test('the sheet is edited in percent, grams and measures with spreadsheet keys',
   await expect(page.getByText('100 % = 510 g flour')).toBeVisible();
   await page.getByRole('radio', { name: '% of added flour' }).click();
   await expect(page.getByText('100 % = 450 g flour')).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByText('100 % = 450 g flour')).toBeVisible();
   await page.getByRole('radio', { name: '% of all flour' }).click();
 });

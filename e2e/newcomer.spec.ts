@@ -1,4 +1,4 @@
-import { expect, serve, test, toStep, type Served, recipeBox } from './fixtures.ts';
+import { reload, expect, serve, test, toStep, type Served, recipeBox } from './fixtures.ts';
 import type { Browser, Page } from '@playwright/test';
 
 /**
@@ -205,7 +205,7 @@ test('tells of two ovens: each is set by its own offset, and the bake keeps to t
     await expect(chosen).toHaveText('Small');
     await expect(main.getByText('220 °C', { exact: true })).toBeVisible();
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-    await page.reload();
+    await reload(page);
     await toStep(page, 'Bake');
     await expect(chosen).toHaveText('Small');
     await page.getByRole('button', { name: /^Undo: / }).click();

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { useFonts } from '../apps/web/test/cards/fonts.ts';
-import { expect, test, visit } from './fixtures.ts';
+import { reload, expect, test, visit } from './fixtures.ts';
 
 useFonts();
 test.use({ household: 'baking' });
@@ -65,7 +65,7 @@ test('a card is photographed: each row beside its strip, the doubtful one asked,
   await expect
     .poll(() => photo.evaluate((img: HTMLImageElement) => img.naturalWidth))
     .toBeGreaterThan(100);
-  await page.reload();
+  await reload(page);
   await expect(photo).toBeVisible();
 });
 
@@ -86,7 +86,7 @@ test('front and back are one text; a photo that is removed leaves what was read 
   const photos = page.getByRole('list', { name: 'Photos of the recipe' });
   await expect(photos.getByRole('img')).toHaveCount(2);
   // What was read survives a page that is loaded anew.
-  await page.reload();
+  await reload(page);
   await expect(photos.getByRole('img')).toHaveCount(2);
   await photos.getByRole('button', { name: 'Remove photo 2' }).click();
   await expect(photos.getByRole('img')).toHaveCount(1);

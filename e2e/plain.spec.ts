@@ -2,7 +2,7 @@ import type { Locator } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { rmSync } from 'node:fs';
 import { testTime } from '../scripts/test-clock.mjs';
-import { expect, serve, test, toStep, visit, type Served } from './fixtures.ts';
+import { reload, expect, serve, test, toStep, visit, type Served } from './fixtures.ts';
 import { doors, firstMinute } from './first-minute.ts';
 
 /** What a newcomer meets first, and what hands, ears and eyes ask of every page. */
@@ -88,7 +88,7 @@ test.describe('an empty kitchen', () => {
     await expect(page.getByText(/[Ww]ater at/)).toContainText('°F');
     await toStep(page, 'Dough check');
     await answer('Does anyone else bake here?', 'Only me');
-    await page.reload();
+    await reload(page);
     await expect(page.locator('#step')).toBeVisible();
     await expect(asked).toHaveCount(0);
     const house = (await (await page.request.get('/api/v1/household')).json()) as {
@@ -141,7 +141,7 @@ test('a question is put off, and is not asked again meanwhile', async ({ page })
   await expect(asked).toBeVisible();
   await page.getByRole('button', { name: 'Ask me later' }).click();
   await expect(asked).toHaveCount(0);
-  await page.reload();
+  await reload(page);
   await expect(page.getByTestId('verdict')).toBeVisible();
   await expect(asked).toHaveCount(0);
 });

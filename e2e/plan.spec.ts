@@ -1,5 +1,14 @@
 import type { Page } from '@playwright/test';
-import { expect, giveUpAll, test, toStep, unfoldMore, visit, setClock } from './fixtures.ts';
+import {
+  reload,
+  expect,
+  giveUpAll,
+  test,
+  toStep,
+  unfoldMore,
+  visit,
+  setClock,
+} from './fixtures.ts';
 import { plan, row } from './plan-page.ts';
 import { thursday } from './thursday.ts';
 
@@ -137,7 +146,7 @@ test.describe('a plan', () => {
     await expect(row(page, 'Feed the starter')).toHaveCount(1);
     await expect(card).not.toContainText('wakes it first');
     await awake();
-    await page.reload();
+    await reload(page);
     await expect(row(page, 'Feed the starter')).toHaveCount(1);
   });
 
@@ -230,7 +239,7 @@ test.describe('a plan', () => {
       expect(await time(page, 'Weigh')).not.toBe(before[0]);
       expect(await time(page, 'Bake')).not.toBe(before[1]);
     }).toPass();
-    await page.reload();
+    await reload(page);
     await expect(row(page, 'Weigh').getByLabel('held fast')).toBeVisible();
     await row(page, 'Weigh').getByRole('button').first().click();
     await row(page, 'Weigh').getByRole('button', { name: 'Let it move' }).click();
@@ -313,7 +322,7 @@ test.describe('a plan', () => {
     await timers.getByLabel('Minutes').fill('1 h 30 min');
     await timers.getByRole('button', { name: 'Set' }).click();
     await expect(timers.getByRole('listitem')).toContainText('Soak the oats · 10:30');
-    await page.reload();
+    await reload(page);
     await expect(timers.getByRole('listitem')).toContainText('in 1 h 30 min');
     await timers.getByRole('button', { name: 'Stop Soak the oats' }).click();
     await expect(timers.getByRole('listitem')).toHaveCount(0);

@@ -1,4 +1,4 @@
-import { expect, test, visit, toStep } from './fixtures.ts';
+import { reload, expect, test, visit, toStep } from './fixtures.ts';
 
 test.use({ bench: 'whole' });
 
@@ -110,7 +110,7 @@ test('a starter is made stiffer, and a dough is said to rise in the fridge', asy
   const cold = page.getByRole('checkbox', { name: 'First rise in the fridge' });
   await cold.check();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  await page.reload();
+  await reload(page);
   await page.getByRole('tab', { name: 'Leaven' }).click();
   await expect(cold).toBeChecked();
   await cold.uncheck();
@@ -165,6 +165,6 @@ test('a rise is noted on the bake’s page: it leads by the clock, and the leave
   await expect(page.getByRole('heading', { name: 'First rise' })).toBeVisible();
   // It is written down: a reload has it.
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByText('done about')).toBeVisible();
 });

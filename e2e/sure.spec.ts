@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, visit } from './fixtures.ts';
+import { reload, expect, test, visit } from './fixtures.ts';
 
 test.use({ household: 'book' });
 
@@ -41,7 +41,7 @@ test.describe('what is sure, and what is asked', () => {
     await answers.first().click();
     await expect(question).toHaveCount(0);
     await saved(page);
-    await page.reload();
+    await reload(page);
     await expect(page.getByTestId('verdict')).toBeVisible();
     await expect(question).toHaveCount(0);
     const { formula } = (await (await page.request.get(`/api/v1/formulas/${id}`)).json()) as {
@@ -114,12 +114,12 @@ test.describe('hands and trials', () => {
     await task.getByRole('button', { name: 'This is how they feel' }).click();
     const tried = form.locator('summary', { hasText: 'Joris’s touch was tried on' });
     await expect(tried).toContainText('+1.0, +3.0, +5.0');
-    await page.reload();
+    await reload(page);
     await expect(tried).toContainText('+1.0, +3.0, +5.0');
     await tried.click();
     await form.getByRole('button', { name: 'Forget it' }).click();
     await expect(tried).toHaveCount(0);
-    await page.reload();
+    await reload(page);
     await expect(form.locator('summary', { hasText: 'Try Joris’s touch' })).toBeVisible();
   });
 

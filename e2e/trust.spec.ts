@@ -4,7 +4,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { launchOptions } from '../scripts/chromium.mjs';
-import { expect, serve, test } from './fixtures.ts';
+import { reload, expect, serve, test } from './fixtures.ts';
 
 /** A home in which a browser trusts the house's authority, as a tablet does that was told to. */
 function homeThatTrusts(certificate: string): string {
@@ -46,7 +46,7 @@ test(
       expect(await worker()).toBe('active');
       expect(await page.evaluate(() => 'wakeLock' in navigator && isSecureContext)).toBe(true);
       // What was opened opens without the server, after a reload too.
-      await page.reload();
+      await reload(page);
       await page.locator('html[data-ready]').waitFor({ state: 'attached' });
       await expect
         .poll(() => page.evaluate(async () => (await caches.match('/bench/lockside-white'))?.ok))
@@ -55,7 +55,7 @@ test(
         .poll(() => page.evaluate(async () => (await caches.match('/bake/kept'))?.ok))
         .toBe(true);
       await server.stop();
-      await page.reload();
+      await reload(page);
       await expect(page.getByRole('textbox', { name: 'Name of the recipe' })).toHaveValue(
         'Lockside tin loaf, white',
       );
@@ -65,7 +65,7 @@ test(
       const tick = page.locator('button.tick').first();
       await tick.click();
       await expect(tick).toHaveAttribute('aria-pressed', 'true');
-      await page.reload();
+      await reload(page);
       await expect(tick).toHaveAttribute('aria-pressed', 'true');
       await expect(page.getByText('The server is away.')).toBeVisible();
       const bake = page.url().split('/').at(-1)!;
@@ -80,7 +80,7 @@ test(
             await page.evaluate((id) => fetch(`/api/v1/bakes/${id}`).then((r) => r.status), bake),
           ).toBe(200);
         }).toPass();
-        await page.reload();
+        await reload(page);
         await expect(tick).toHaveAttribute('aria-pressed', 'true');
         const other = await warned.newPage();
         await expect(other.goto(again.url)).rejects.toThrow(/ERR_CERT_AUTHORITY_INVALID/);

@@ -1,4 +1,4 @@
-import { expect, setClock } from './fixtures.ts';
+import { reload, expect, setClock } from './fixtures.ts';
 import type { Page } from '@playwright/test';
 
 const step = (page: Page) => page.locator('#step');
@@ -42,8 +42,7 @@ export async function walks(page: Page, from: string): Promise<Seen[]> {
         if (over < now) over.setUTCDate(over.getUTCDate() + 1);
         now = over;
         await setClock(page, now);
-        await page.reload();
-        await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+        await reload(page);
         await expect(page.locator('.when b').first()).toBeVisible();
         await looks();
       }
@@ -74,8 +73,7 @@ export async function walks(page: Page, from: string): Promise<Seen[]> {
       now = new Date(now.getTime() + minutes * 60_000);
       await setClock(page, now);
       if (minutes > 2) {
-        await page.reload();
-        await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+        await reload(page);
       }
       if ((await step(page).textContent())!.trim() === at) await looks();
     }
